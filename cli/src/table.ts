@@ -1,0 +1,66 @@
+import {
+  findRow,
+  say,
+  showText,
+  type Build,
+  type Kind,
+  type Pantry,
+  type Plan,
+  type UnitSystem,
+} from '@pyrgotect/core';
+
+/** The plan as lines of text: what a decorator reads off before starting. */
+export function planTable(build: Build, plan: Plan, pantry: Pantry, system: UnitSystem): string {
+  const lines: string[] = [];
+  const row = (label: string, value: number | null, kind: Kind): void => {
+    lines.push(
+      `  ${label.padEnd(44)} ${(value === null ? '–' : showText(value, kind, system)).padStart(16)}`,
+    );
+  };
+  const { tally } = plan;
+  lines.push(build.name, '');
+  row('finished height', tally.heightMm, 'span');
+  row('finished width', tally.widthMm, 'span');
+  row('weight on the board', tally.massG, 'weight');
+  row(`servings (${build.brief.servings} wanted)`, tally.servings, 'count');
+  row('filling and frosting to make', tally.frostingG, 'bowl');
+  row('hands-on', tally.handsOnMin, 'minutes');
+
+  build.tiers.forEach((tier, t) => {
+    const planned = plan.tiers[t]!;
+    lines.push('', `${tier.name}: ${tier.layers.length} layers, ${tier.gaps.length} fillings`);
+    if (planned.bake.ok) {
+      const tin = findRow(pantry, 'tins', tier.tinId);
+      for (const cake of planned.bake.value.cakes) {
+        row(`${tin.name}, cake ${cake.index + 1}: batter`, cake.batterG, 'bowl');
+        if (cake.inclusionG > 0) row('  pieces folded in', cake.inclusionG, 'bowl');
+        for (const cut of cake.cuts) row(`  knife, ${cut.kind}`, cut.atMm, 'thickness');
+        row('  offcuts', cake.domeG + cake.trimG, 'bowl');
+      }
+    } else lines.push(`  ${planned.bake.problem}`);
+  });
+
+  if (plan.bowls.ok)
+    for (const bowl of plan.bowls.value) {
+      lines.push('', `${bowl.name}: ${bowl.mixes} mixing${bowl.mixes === 1 ? '' : 's'}`);
+      for (const use of bowl.uses) row(`  ${use.label}`, use.massG, 'small');
+      for (const loss of bowl.losses) row(`  lost: ${loss.label}`, loss.massG, 'small');
+      row('  make', bowl.makeG, 'bowl');
+      row('  left over', bowl.leftG, 'small');
+    }
+  else lines.push('', plan.bowls.problem);
+
+  if (plan.ingredients.ok) {
+    lines.push('', 'Ingredients');
+    for (const i of plan.ingredients.value)
+      row(`  ${i.name}`, i.massG, i.massG < 20 ? 'small' : 'bowl');
+  }
+  if (plan.allergens.length > 0) lines.push('', `Holds ${plan.allergens.join(', ')}`);
+  for (const caution of plan.cautions)
+    lines.push(
+      '',
+      `${caution.severity}: ${say(caution.title, system)}`,
+      `  ${say(caution.todo, system)}`,
+    );
+  return lines.join('\n');
+}

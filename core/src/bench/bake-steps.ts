@@ -1,0 +1,203 @@
+import type { Tier } from '../build/types.ts';
+import { handsOn, topScale } from '../labour/minutes.ts';
+import { widthMm } from '../outline/outline.ts';
+import type { Recipe, Sponge, Tin } from '../pantry/types.ts';
+import type { ScaledRecipe } from '../recipes/scale.ts';
+import type { BakePlan } from '../tins/bake.ts';
+import { phrase } from '../units/phrase.ts';
+import { knifeCaution, ovenCaution, step, type Amount, type Step } from './steps.ts';
+
+export interface BakeContext {
+  tier: Tier;
+  sponge: Sponge;
+  tin: Tin;
+  recipe: Recipe;
+  scaled: ScaledRecipe;
+  bake: BakePlan;
+}
+
+/** From the ingredients to cold, level, split layers. */
+export function bakeSteps({ tier, sponge, tin, recipe, scaled, bake }: BakeContext): Step[] {
+  const at = `${tier.id}/cake`;
+  const many = bake.cakes.length;
+  const tins = many === 1 ? 'the tin' : `${many} tins`;
+  const scale = topScale(tier.outline);
+  const steps: Step[] = [
+    step(`${tier.id}/weigh`, 'Bake', `Weigh out for ${recipe.name}`, handsOn.weigh, {
+      part: at,
+      list: [
+        ...scaled.ingredients.map((i) => ({
+          label: i.name,
+          value: i.massG,
+          kind: i.massG < 20 ? ('small' as const) : ('bowl' as const),
+          note: i.pieces === null ? null : `open ${i.pieces}`,
+        })),
+        ...(tier.inclusion
+          ? [
+              {
+                label: `${tier.inclusion.name}, to fold in`,
+                value: bake.inclusionG,
+                kind: 'bowl' as const,
+                note: 'dust with flour',
+              },
+            ]
+          : []),
+      ],
+      checks: ['Butter and eggs are at room temperature, or the batter will look grainy'],
+    }),
+    step(
+      `${tier.id}/line`,
+      'Bake',
+      `Line ${tins} and heat the oven`,
+      (handsOn.lineTins / 2) * many,
+      {
+        part: at,
+        lead: phrase(
+          `${tin.name}, {depth} deep. Grease, line the bottom and the sides, and dust.`,
+          {
+            depth: [tin.depthMm, 'thickness'],
+          },
+        ),
+        amounts: recipe.bake
+          ? [{ label: 'oven', value: recipe.bake.ovenC, kind: 'temperature', figure: null }]
+          : [],
+        checks: ['The oven is hot before the batter is mixed'],
+        cautions: [ovenCaution],
+      },
+    ),
+    step(
+      `${tier.id}/mix`,
+      'Bake',
+      'Mix the batter',
+      handsOn.batter * Math.max(1, Math.sqrt(scale)),
+      {
+        part: at,
+        lead: phrase(recipe.steps.join(' ')),
+        amounts: [
+          {
+            label: 'batter in all',
+            value: bake.batterG + bake.inclusionG,
+            kind: 'bowl',
+            figure: `${tier.id}/batter`,
+          },
+        ],
+        checks: ['No dry flour shows', 'The batter is smooth, not grainy'],
+        cautions: recipe.caution ? [phrase(recipe.caution)] : [],
+        record: {
+          kind: 'mass',
+          label: 'batter in the bowl',
+          planned: bake.batterG + bake.inclusionG,
+          show: 'bowl',
+        },
+      },
+    ),
+    step(
+      `${tier.id}/divide`,
+      'Bake',
+      many === 1 ? 'Fill the tin' : 'Divide the batter',
+      handsOn.divide,
+      {
+        part: at,
+        lead: phrase(
+          many === 1
+            ? 'Set the tin on the scale, tare, and pour.'
+            : 'Set each tin on the scale, tare, and pour. Equal weights bake to equal heights.',
+        ),
+        amounts: bake.cakes.map((cake): Amount => ({
+          label: many === 1 ? 'into the tin' : `tin ${cake.index + 1}`,
+          value: cake.batterG + cake.inclusionG,
+          kind: 'bowl',
+          figure: `${tier.id}/cake/${cake.index}/batter`,
+        })),
+        checks: bake.cakes.some((c) => c.fillShare > 2 / 3)
+          ? ['Fuller than the customary two thirds: put a tray on the shelf below']
+          : ['The tins are no more than two thirds full'],
+      },
+    ),
+  ];
+  if (recipe.bake) {
+    const look = recipe.bake.minutes * 0.85;
+    steps.push(
+      step(`${tier.id}/bake`, 'Bake', 'Bake', 5, {
+        part: at,
+        lead: phrase(
+          'The recipe’s own time, for a tin {tin} across and {deep} deep. Yours is {own} across: look from {look} on, and go by the tests.',
+          {
+            tin: [recipe.bake.tinMm, 'size'],
+            deep: [recipe.bake.depthMm, 'thickness'],
+            own: [widthMm(tin.outline), 'size'],
+            look: [look, 'minutes'],
+          },
+        ),
+        amounts: [
+          { label: 'oven', value: recipe.bake.ovenC, kind: 'temperature', figure: null },
+          { label: 'first look after', value: look, kind: 'minutes', figure: null },
+        ],
+        checks: [
+          'A skewer comes out clean',
+          'It springs back',
+          'It is golden and leaves the side of the tin',
+        ],
+        cautions: [ovenCaution],
+        timer: { label: 'bake', minutes: recipe.bake.minutes, lookMin: look },
+        record: {
+          kind: 'minutes',
+          label: 'minutes in the oven',
+          planned: recipe.bake.minutes,
+          show: 'minutes',
+        },
+      }),
+    );
+  }
+  const tallest = bake.cakes.reduce((a, b) => (b.edgeMm > a.edgeMm ? b : a));
+  steps.push(
+    step(`${tier.id}/cool`, 'Bake', 'Turn out and cool right through', handsOn.turnOut, {
+      part: at,
+      lead: phrase('Ten minutes in the tin, then on a rack. Warm cake melts every frosting.'),
+      checks: [
+        'No warmth at the middle of the underside',
+        'Wrapped, and chilled overnight if there is time',
+      ],
+      timer: { label: 'cool', minutes: 120, lookMin: null },
+      record: {
+        kind: 'height',
+        label: 'height at the edge',
+        planned: tallest.edgeMm,
+        show: 'thickness',
+      },
+    }),
+    ...bake.cakes.map((cake) =>
+      step(
+        `${tier.id}/cut/${cake.index}`,
+        'Fill and stack',
+        many === 1 ? 'Level and split the cake' : `Level and split cake ${cake.index + 1}`,
+        (handsOn.levelAndSplit / many) * Math.max(1, scale),
+        {
+          part: `${tier.id}/layer/${cake.layers[0]!}`,
+          lead: phrase('Blade at these heights above the board, in this order.'),
+          amounts: cake.cuts.map((cut, i) => ({
+            label: cut.kind === 'level' ? `${i + 1}. take the dome off at` : `${i + 1}. split at`,
+            value: cut.atMm,
+            kind: 'thickness' as const,
+            figure: `${tier.id}/cake/${cake.index}/edge`,
+          })),
+          checks: [
+            'Same height at four points round the rim',
+            `Layers marked on one side, bottom ${cake.layers[0]! + 1} to top ${cake.layers.at(-1)! + 1}`,
+            'Offcuts kept, in a covered bowl',
+          ],
+          cautions: [knifeCaution],
+          record: {
+            kind: 'mass',
+            label: 'offcuts',
+            planned: cake.domeG + cake.trimG,
+            show: 'bowl',
+          },
+        },
+      ),
+    ),
+  );
+  if (sponge.minSliceMm > Math.min(...tier.layers.map((l) => l.heightMm)))
+    steps.at(-1)!.checks.push('Thin slices: slide a cake card under each before lifting it');
+  return steps;
+}

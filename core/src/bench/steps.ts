@@ -1,0 +1,77 @@
+import type { NoteKind } from '../build/types.ts';
+import type { Kind } from '../units/kinds.ts';
+import { phrase, type Phrase } from '../units/phrase.ts';
+
+export const chapters = ['Bake', 'Bowls', 'Fill and stack', 'Coat', 'Serve'] as const;
+export type Chapter = (typeof chapters)[number];
+
+/** An amount to weigh or measure at a step, shown large. `figure` names its working in the plan. */
+export interface Amount {
+  label: string;
+  value: number;
+  kind: Kind;
+  figure: string | null;
+}
+
+/** One line of a list to work down, for instance an ingredient to weigh. */
+export interface ListItem {
+  label: string;
+  value: number;
+  kind: Kind;
+  note: string | null;
+}
+
+/** What can be noted down at a step, beside the planned figure. */
+export interface Recordable {
+  kind: NoteKind;
+  label: string;
+  planned: number;
+  show: Kind;
+}
+
+/** One thing to do at the bench. Texts carry figures and are put into the reader's units on screen. */
+export interface Step {
+  /** Stays the same while the build changes, so that ticks and notes stay with their step. */
+  key: string;
+  chapter: Chapter;
+  part: string | null;
+  title: string;
+  lead: Phrase | null;
+  amounts: Amount[];
+  list: ListItem[];
+  checks: string[];
+  cautions: Phrase[];
+  timer: { label: string; minutes: number; lookMin: number | null } | null;
+  handsOnMin: number;
+  record: Recordable | null;
+}
+
+/** A step with nothing but its title, to be filled in. */
+export const step = (
+  key: string,
+  chapter: Chapter,
+  title: string,
+  handsOnMin: number,
+  more: Partial<Step> = {},
+): Step => ({
+  key,
+  chapter,
+  part: null,
+  title,
+  lead: null,
+  amounts: [],
+  list: [],
+  checks: [],
+  cautions: [],
+  timer: null,
+  handsOnMin,
+  record: null,
+  ...more,
+});
+
+export const knifeCaution = phrase(
+  'Long serrated knife: cake on a board that cannot slip, and cut away from the hand that holds it.',
+);
+export const ovenCaution = phrase(
+  'Hot tins and oven: dry cloths or gloves, and a rack cleared before the door opens.',
+);

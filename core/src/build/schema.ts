@@ -1,0 +1,226 @@
+import {
+  array,
+  boolean,
+  lazy,
+  mixed,
+  number,
+  object,
+  string,
+  type ISchema,
+  type ObjectSchema,
+} from 'yup';
+import type { Outline } from '../outline/outline.ts';
+import { allergens } from '../pantry/types.ts';
+import { coatStyles } from '../pantry/styles.ts';
+import type { Range } from '../units/field.ts';
+import { limits } from './limits.ts';
+import {
+  cuttings,
+  levellings,
+  noteKinds,
+  portions,
+  type Bench,
+  type Brief,
+  type Build,
+  type Coat,
+  type Gap,
+  type Inclusion,
+  type Layer,
+  type Tier,
+} from './types.ts';
+
+/* Building blocks. Messages begin after the field's name, which the reader puts before them. */
+
+export const figure = (range: Range) =>
+  number()
+    .strict()
+    .typeError('must be a number')
+    .required('is missing')
+    .test('finite', 'must be a finite number', (n) => n === undefined || Number.isFinite(n))
+    .min(range.min, `must be at least ${range.min}`)
+    .max(range.max, `must be at most ${range.max}`);
+export const wholeFigure = (range: Range) => figure(range).integer('must be a whole number');
+export const words = (max: number, min = 0) =>
+  string()
+    .strict()
+    .typeError('must be text')
+    .defined('is missing')
+    .min(min, 'is empty')
+    .max(max, `is longer than ${max} characters`)
+    .test(
+      'plain',
+      'holds control characters',
+      // line breaks and tabs are fine in notes
+      (s) =>
+        s === undefined ||
+        !/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\u202a-\u202e\u2066-\u2069]/.test(s), // eslint-disable-line no-control-regex
+    );
+export const name = () => words(limits.nameLength.max, 1);
+export const id = () =>
+  string()
+    .strict()
+    .typeError('must be text')
+    .required('is missing')
+    .matches(/^[A-Za-z0-9_-]{1,64}$/, 'is no identifier (letters, digits, - and _)');
+export const oneOf = <T extends string>(values: readonly T[]) =>
+  mixed<T>()
+    .strict()
+    .required('is missing')
+    .oneOf(values, `must be one of: ${values.join(', ')}`);
+export const list = <T>(of: ISchema<T>, max: number) =>
+  array()
+    .of(of as never)
+    .strict()
+    .typeError('must be a list')
+    .required('is missing')
+    .max(max, `has more than ${max} entries`) as unknown as ISchema<T[]>;
+export const allergenList = () => list(oneOf(allergens), allergens.length);
+export const flag = () =>
+  boolean().strict().typeError('must be true or false').required('is missing');
+const whatNot = { typeError: 'must be an object', missing: 'is missing' };
+export const record = <T extends object>(fields: Record<keyof T, unknown>): ObjectSchema<T> =>
+  object(fields as never)
+    .strict()
+    .typeError(whatNot.typeError)
+    .required(whatNot.missing) as unknown as ObjectSchema<T>;
+export const orNull = <T>(schema: ISchema<T>): ISchema<T | null> =>
+  lazy((value: unknown) =>
+    value === null ? (mixed().nullable() as never) : (schema as never),
+  ) as unknown as ISchema<T | null>;
+const isoTime = () =>
+  string()
+    .strict()
+    .typeError('must be text')
+    .required('is missing')
+    .matches(/^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)?$/, 'is no date and time')
+    .test('real', 'is no date and time', (s) => s === undefined || !Number.isNaN(Date.parse(s)));
+
+const outlines: Record<Outline['kind'], ISchema<Outline>> = {
+  round: record({ kind: oneOf(['round']), diameterMm: figure(limits.sideMm) }) as never,
+  square: record({
+    kind: oneOf(['square']),
+    sideMm: figure(limits.sideMm),
+    cornerMm: figure(limits.cornerMm),
+  }) as never,
+  rectangle: record({
+    kind: oneOf(['rectangle']),
+    widthMm: figure(limits.sideMm),
+    depthMm: figure(limits.sideMm),
+    cornerMm: figure(limits.cornerMm),
+  }) as never,
+};
+export const outlineSchema = lazy((value: unknown) => {
+  const kind = (value as { kind?: unknown } | null | undefined)?.kind;
+  if (typeof kind === 'string' && Object.hasOwn(outlines, kind))
+    return outlines[kind as Outline['kind']] as never;
+  return record<{ kind: string }>({ kind: oneOf(Object.keys(outlines)) }) as never;
+}) as unknown as ISchema<Outline>;
+
+const briefSchema = record<Brief>({
+  occasion: words(limits.nameLength.max),
+  place: words(limits.nameLength.max),
+  servings: wholeFigure(limits.servings),
+  portion: oneOf(portions),
+  cutting: oneOf(cuttings),
+  halves: flag(),
+  look: oneOf(coatStyles),
+  serveAt: orNull(isoTime() as never),
+  keepOut: allergenList(),
+  notes: words(limits.noteLength.max),
+});
+
+const tierSchema = record<Tier>({
+  id: id(),
+  name: name(),
+  outline: outlineSchema,
+  spongeId: id(),
+  tinId: id(),
+  slicesPerCake: wholeFigure(limits.slicesPerCake),
+  levelling: oneOf(levellings),
+  layers: list(record<Layer>({ heightMm: figure(limits.layerMm) }) as never, limits.layers.max),
+  gaps: list(
+    record<Gap>({
+      heightMm: figure(limits.gapMm),
+      spreadId: id(),
+      damMm: figure(limits.damMm),
+    }) as never,
+    limits.layers.max - 1,
+  ),
+  inclusion: orNull(
+    record<Inclusion>({
+      name: name(),
+      gPerKg: figure(limits.inclusionGPerKg),
+      densityGPerMl: figure(limits.inclusionDensity),
+      allergens: allergenList(),
+    }) as never,
+  ),
+  coat: record<Coat>({
+    style: oneOf(coatStyles),
+    spreadId: id(),
+    crumbMm: orNull(figure(limits.coatMm) as never),
+    sideMm: orNull(figure(limits.coatMm) as never),
+    topMm: orNull(figure(limits.coatMm) as never),
+  }),
+  bowl: orNull(
+    record<{ fullG: number; emptyG: number }>({
+      fullG: figure(limits.bowlG),
+      emptyG: figure(limits.bowlG),
+    }) as never,
+  ),
+})
+  .test('some layers', 'has no layers', (tier) => tier.layers.length > 0)
+  .test(
+    'gaps',
+    'needs one gap fewer than layers',
+    (tier) => tier.gaps.length === tier.layers.length - 1,
+  )
+  .test('gap below cake', 'has a filling thicker than the whole cake', (tier) => {
+    const cakeMm = tier.layers.reduce((sum, layer) => sum + layer.heightMm, 0);
+    return tier.gaps.every((gap) => gap.heightMm <= cakeMm);
+  });
+
+const benchSchema = record<Bench>({
+  stepKey: orNull(words(200) as never),
+  done: list(record<Bench['done'][number]>({ stepKey: words(200), at: isoTime() }) as never, 2000),
+  checks: list(words(200) as never, 5000),
+  notes: list(
+    record<Bench['notes'][number]>({
+      id: id(),
+      stepKey: words(200),
+      at: isoTime(),
+      kind: oneOf(noteKinds),
+      value: orNull(figure({ min: -1e6, max: 1e6 }) as never),
+      text: words(limits.noteLength.max),
+    }) as never,
+    2000,
+  ),
+  timers: list(
+    record<Bench['timers'][number]>({
+      id: id(),
+      stepKey: words(200),
+      label: words(120),
+      startedAt: isoTime(),
+      minutes: figure({ min: 0, max: 20000 }),
+      stoppedAt: orNull(isoTime() as never),
+    }) as never,
+    500,
+  ),
+});
+
+/** A whole build, strict about what it knows and silent about fields it does not know. */
+export const buildSchema: ObjectSchema<Build> = record<Build>({
+  id: id(),
+  name: name(),
+  createdAt: isoTime(),
+  brief: briefSchema,
+  tiers: list(tierSchema as never, limits.tiers.max),
+  boardId: id(),
+  pipingG: figure(limits.pipingG),
+  reserveShare: figure(limits.reserveShare),
+  bench: benchSchema,
+})
+  .test('some tiers', 'has no tiers', (build) => build.tiers.length > 0)
+  .test('tier ids', 'has two tiers with the same id', (build) => {
+    const ids = build.tiers.map((tier) => tier.id);
+    return new Set(ids).size === ids.length;
+  });

@@ -1,0 +1,56 @@
+/**
+ * The one public entry of the core. `planBuild` gives the whole plan; every model below can also be
+ * called on its own with plain data. Lengths in mm, masses in g, volumes in mL, temperatures in C,
+ * times in min, forces in N, pressures in Pa, unless a name says otherwise.
+ */
+export * from './plan.ts';
+export type * from './plan-types.ts';
+
+export * from './units/kinds.ts';
+export * from './units/parse.ts';
+export * from './units/format.ts';
+export * from './units/field.ts';
+export * from './units/phrase.ts';
+
+export * from './outline/outline.ts';
+export * from './outline/clip.ts';
+
+export * from './pantry/types.ts';
+export * from './pantry/styles.ts';
+export * from './pantry/find.ts';
+export * from './pantry/schema.ts';
+export * from './pantry/starting/index.ts';
+
+export * from './build/types.ts';
+export * from './build/limits.ts';
+export * from './build/schema.ts';
+export * from './build/create.ts';
+export * from './build/edit.ts';
+export * from './build/migrate.ts';
+export * from './build/read-file.ts';
+export * from './build/write-file.ts';
+export * from './build/merge-rows.ts';
+export * from './build/json-schema.ts';
+
+export * from './working/figures.ts';
+export * from './working/cautions.ts';
+export * from './working/staged.ts';
+
+export * from './brief/draft.ts';
+export * from './servings/blocks.ts';
+export * from './servings/wedges.ts';
+export * from './servings/servings.ts';
+export * from './tins/volume.ts';
+export * from './tins/knife.ts';
+export * from './tins/bake.ts';
+export * from './stack/stack.ts';
+export * from './stack/board.ts';
+export * from './fill/gaps.ts';
+export * from './fill/squeeze.ts';
+export * from './coat/shell.ts';
+export * from './coat/coat.ts';
+export * from './bowls/bowls.ts';
+export * from './recipes/scale.ts';
+export * from './labour/minutes.ts';
+export * from './section/section.ts';
+export * from './bench/steps.ts';

@@ -1,0 +1,62 @@
+import { areaMm2, perimeterMm, type Outline } from '../outline/outline.ts';
+import type { CoatStyle } from '../pantry/styles.ts';
+
+/** Hands-on minutes for a 20 cm tier, 100 mm high (data appendix, estimates). */
+export const handsOn = {
+  weigh: 10,
+  lineTins: 6,
+  batter: 20,
+  divide: 4,
+  turnOut: 4,
+  levelAndSplit: 12,
+  fillAndStack: 12,
+  crumbCoat: 10,
+  box: 5,
+  washUp: 15,
+  pipingPer100G: 8,
+} as const;
+
+const coatMinutes: Record<CoatStyle, number> = {
+  naked: 0,
+  'semi-naked': 12,
+  'crumb coat only': 10,
+  smooth: 25,
+  rustic: 12,
+  combed: 15,
+  thick: 20,
+  'under fondant': 20,
+  'ganache shell': 25,
+};
+
+/** Minutes to make one mixing, by the id of the spread's own recipe; 12 for what the table lacks. */
+const makeMinutes: Record<string, number> = {
+  buttercream: 15,
+  meringue: 25,
+  yolk: 25,
+  cheese: 12,
+  cream: 8,
+  firmcream: 10,
+  ganache: 10,
+  softganache: 10,
+  whippedganache: 15,
+  fudge: 15,
+  compote: 15,
+  curd: 15,
+  caramel: 15,
+};
+
+export const mixMinutes = (spreadId: string): number => makeMinutes[spreadId] ?? 12;
+
+const referenceSide = Math.PI * 200 * 100;
+const referenceTop = (Math.PI * 200 ** 2) / 4;
+
+/** How much larger than the 20 cm tier a side is: perimeter times height. */
+export const sideScale = (outline: Outline, heightMm: number): number =>
+  (perimeterMm(outline) * heightMm) / referenceSide;
+
+/** How much larger than the 20 cm tier a top is. */
+export const topScale = (outline: Outline): number => areaMm2(outline) / referenceTop;
+
+/** Minutes to spread and finish the coat of a style. */
+export const coatMin = (style: CoatStyle, outline: Outline, heightMm: number): number =>
+  coatMinutes[style] * ((2 * sideScale(outline, heightMm) + topScale(outline)) / 3);

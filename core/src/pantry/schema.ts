@@ -1,0 +1,165 @@
+import type { ISchema, ObjectSchema } from 'yup';
+import {
+  allergenList,
+  figure,
+  flag,
+  id,
+  list,
+  name,
+  oneOf,
+  orNull,
+  outlineSchema,
+  record,
+  wholeFigure,
+  words,
+} from '../build/schema.ts';
+import {
+  boardMaterials,
+  keepingClasses,
+  tones,
+  type Board,
+  type Ingredient,
+  type Kitchen,
+  type Pantry,
+  type PantryTable,
+  type Recipe,
+  type Source,
+  type Spread,
+  type Sponge,
+  type Tin,
+} from './types.ts';
+
+const sources: readonly Source[] = ['textbook', 'trade custom', 'estimate', 'own'];
+
+/** Least and greatest of each number in the pantry, used by the file, the forms and the tables alike. */
+export const pantryLimits = {
+  batterDensityGPerMl: { min: 0.2, max: 1.6 },
+  rise: { min: 1, max: 3 },
+  ovenLoss: { min: 0, max: 0.4 },
+  crownOverRadius: { min: 0, max: 0.5 },
+  minSliceMm: { min: 3, max: 50 },
+  allowableKPa: { min: 0.2, max: 100 },
+  densityGPerMl: { min: 0.1, max: 2.5 },
+  stressPa: { min: 0, max: 1e6 },
+  mixerShare: { min: 0.05, max: 1 },
+  tinDepthMm: { min: 15, max: 300 },
+  flareMm: { min: 0, max: 60 },
+  owned: { min: 0, max: 50 },
+  boardMm: { min: 1, max: 40 },
+  boardG: { min: 1, max: 20000 },
+  yieldG: { min: 10, max: 50000 },
+  ingredientG: { min: 0.1, max: 20000 },
+  ovenC: { min: 60, max: 300 },
+  bakeMin: { min: 3, max: 600 },
+  mixerMl: { min: 300, max: 60000 },
+  kerfMm: { min: 0, max: 3 },
+  dabG: { min: 0, max: 200 },
+  lossShare: { min: 0, max: 0.6 },
+  bagResidueG: { min: 0, max: 200 },
+  bagG: { min: 50, max: 2000 },
+  roughnessMm: { min: 0, max: 5 },
+} as const;
+const at = pantryLimits;
+
+const ranges = () => record<Record<string, never>>({}) as unknown as ISchema<Sponge['ranges']>;
+const common = () => ({ id: id(), name: name(), source: oneOf(sources), ranges: ranges() });
+
+const spongeSchema = record<Sponge>({
+  ...common(),
+  batterDensityGPerMl: figure(at.batterDensityGPerMl),
+  rise: figure(at.rise),
+  ovenLoss: figure(at.ovenLoss),
+  crownOverRadius: figure(at.crownOverRadius),
+  minSliceMm: figure(at.minSliceMm),
+  allowableKPa: figure(at.allowableKPa),
+  tone: oneOf(tones),
+  recipeId: id(),
+});
+
+const spreadSchema = record<Spread>({
+  ...common(),
+  densityGPerMl: figure(at.densityGPerMl),
+  stress21Pa: figure(at.stressPa),
+  stress4Pa: figure(at.stressPa),
+  canFill: flag(),
+  canCoat: flag(),
+  keeping: oneOf(keepingClasses),
+  tone: oneOf(tones),
+  recipeId: id(),
+  mixerShare: orNull(figure(at.mixerShare) as never),
+});
+
+const tinSchema = record<Tin>({
+  ...common(),
+  outline: outlineSchema,
+  depthMm: figure(at.tinDepthMm),
+  flareMm: figure(at.flareMm),
+  owned: wholeFigure(at.owned),
+});
+
+const boardSchema = record<Board>({
+  ...common(),
+  outline: outlineSchema,
+  thicknessMm: figure(at.boardMm),
+  massG: figure(at.boardG),
+  material: oneOf(boardMaterials),
+});
+
+const recipeSchema = record<Recipe>({
+  ...common(),
+  yieldG: figure(at.yieldG),
+  ingredients: list(
+    record<Ingredient>({
+      name: name(),
+      massG: figure(at.ingredientG),
+      pieceG: figure({ min: 1, max: 2000 }).notRequired(),
+      allergens: allergenList(),
+    }) as never,
+    60,
+  ),
+  steps: list(words(400) as never, 40),
+  bake: orNull(
+    record<NonNullable<Recipe['bake']>>({
+      ovenC: figure(at.ovenC),
+      minutes: figure(at.bakeMin),
+      tinMm: figure({ min: 30, max: 900 }),
+      depthMm: figure({ min: 10, max: 300 }),
+    }) as never,
+  ),
+  caution: orNull(words(600) as never),
+})
+  .test('some ingredients', 'has no ingredients', (recipe) => recipe.ingredients.length > 0)
+  .test('yield', 'yields more than its ingredients weigh', (recipe) => {
+    const total = recipe.ingredients.reduce((sum, i) => sum + i.massG, 0);
+    return recipe.yieldG <= total + 0.5;
+  });
+
+export const kitchenSchema: ObjectSchema<Kitchen> = record<Kitchen>({
+  mixerMl: figure(at.mixerMl),
+  kerfMm: figure(at.kerfMm),
+  dabG: figure(at.dabG),
+  scrapingsShare: figure(at.lossShare),
+  toolsShare: figure(at.lossShare),
+  bagResidueG: figure(at.bagResidueG),
+  bagG: figure(at.bagG),
+  roughnessMm: figure(at.roughnessMm),
+});
+
+/** One schema for each table: the built-in rows, the user's own and those in files all pass through it. */
+export const rowSchemas = {
+  sponges: spongeSchema,
+  spreads: spreadSchema,
+  tins: tinSchema,
+  boards: boardSchema,
+  recipes: recipeSchema,
+} as const satisfies { [T in PantryTable]: ObjectSchema<Pantry[T][number]> };
+
+/** The rows that travel in a build file. */
+export type CarriedRows = Pick<Pantry, PantryTable>;
+export const carriedRowsSchema: ObjectSchema<CarriedRows> = record<CarriedRows>({
+  sponges: list(spongeSchema as never, 200),
+  spreads: list(spreadSchema as never, 200),
+  tins: list(tinSchema as never, 200),
+  boards: list(boardSchema as never, 200),
+  recipes: list(recipeSchema as never, 200),
+});

@@ -1,0 +1,357 @@
+import type { Allergen, Ingredient, Recipe } from '../types.ts';
+
+const gluten: Allergen[] = ['gluten cereals'];
+const milk: Allergen[] = ['milk'];
+const eggs: Allergen[] = ['eggs'];
+const nuts: Allergen[] = ['tree nuts'];
+
+const of = (name: string, massG: number, allergens: Allergen[] = []): Ingredient => ({
+  name,
+  massG,
+  allergens,
+});
+const whole = (count: number): Ingredient => ({
+  name: 'eggs, medium, shelled',
+  massG: count * 50,
+  pieceG: 50,
+  allergens: eggs,
+});
+const whites = (count: number): Ingredient => ({
+  name: 'egg whites',
+  massG: count * 33,
+  pieceG: 33,
+  allergens: eggs,
+});
+const yolks = (count: number): Ingredient => ({
+  name: 'egg yolks',
+  massG: count * 17,
+  pieceG: 17,
+  allergens: eggs,
+});
+const flour = (g: number): Ingredient => of('plain flour', g, gluten);
+const butter = (g: number): Ingredient => of('butter, unsalted', g, milk);
+const sugar = (g: number): Ingredient => of('caster sugar', g);
+const icing = (g: number): Ingredient => of('icing sugar', g);
+const dark = (g: number): Ingredient => of('dark chocolate 55 %', g, ['soy', 'milk']);
+const cream = (g: number): Ingredient => of('whipping cream 35 %', g, milk);
+const lift = (g: number): Ingredient => of('baking powder', g);
+
+interface Extra {
+  bake?: Recipe['bake'];
+  caution?: string;
+  /** What is lost by scraping and by boiling away, as a share. */
+  loss?: number;
+}
+
+function recipe(
+  id: string,
+  name: string,
+  ingredients: Ingredient[],
+  steps: string[],
+  extra: Extra = {},
+): Recipe {
+  const total = ingredients.reduce((sum, i) => sum + i.massG, 0);
+  return {
+    id: `recipe-${id}`,
+    name,
+    source: 'estimate',
+    ranges: {},
+    yieldG: Math.round(total * (1 - (extra.loss ?? 0.02))),
+    ingredients,
+    steps,
+    bake: extra.bake ?? null,
+    caution: extra.caution ?? null,
+  };
+}
+
+const baked = (ovenC: number, minutes: number, depthMm = 50): Recipe['bake'] => ({
+  ovenC,
+  minutes,
+  tinMm: 200,
+  depthMm,
+});
+
+const batters: Recipe[] = [
+  recipe(
+    'butter',
+    'Night-watch butter sponge',
+    [
+      butter(225),
+      sugar(225),
+      whole(4),
+      flour(230),
+      lift(9),
+      of('milk', 60, milk),
+      of('fine salt', 2),
+    ],
+    [
+      'Cream butter and sugar until pale.',
+      'Beat in the eggs a little at a time.',
+      'Fold in flour and baking powder, then the milk. Stop when no dry flour shows.',
+    ],
+    { bake: baked(175, 30) },
+  ),
+  recipe(
+    'chocolate',
+    'Dark-sky chocolate cake',
+    [
+      flour(240),
+      of('cocoa', 70),
+      sugar(330),
+      lift(6),
+      of('baking soda', 5),
+      whole(3),
+      of('sunflower oil', 150),
+      of('buttermilk', 240, milk),
+      of('hot coffee', 180),
+    ],
+    [
+      'Sift the dry things together.',
+      'Whisk eggs, oil and buttermilk and stir them in.',
+      'Stir in the hot coffee. The batter is thin; that is right.',
+    ],
+    { bake: baked(170, 36) },
+  ),
+  recipe(
+    'carrot',
+    'Keeper’s carrot cake',
+    [
+      flour(220),
+      of('walnuts, chopped', 100, nuts),
+      of('grated carrot', 300),
+      of('soft brown sugar', 240),
+      whole(4),
+      of('sunflower oil', 190),
+      lift(8),
+      of('mixed spice', 6),
+    ],
+    [
+      'Whisk eggs, sugar and oil.',
+      'Stir in flour, baking powder and spice.',
+      'Fold in carrot and walnuts.',
+    ],
+    { bake: baked(170, 42) },
+  ),
+  recipe(
+    'foam',
+    'Whisked meridian sponge',
+    [whole(6), sugar(180), flour(180), butter(40)],
+    [
+      'Whisk eggs and sugar over warm water to 43 °C, then until a ribbon holds.',
+      'Fold in the sifted flour in three parts.',
+      'Fold in the melted butter with a little of the foam.',
+    ],
+    { bake: baked(180, 26) },
+  ),
+  recipe(
+    'chiffon',
+    'Cloud chiffon',
+    [
+      yolks(6),
+      whites(7),
+      sugar(220),
+      flour(180),
+      of('sunflower oil', 90),
+      of('water', 120),
+      lift(5),
+    ],
+    [
+      'Whisk yolks, oil, water and half the sugar; stir in flour and baking powder.',
+      'Whisk the whites with the rest of the sugar to soft peaks.',
+      'Fold together in three parts.',
+    ],
+    { bake: baked(165, 38) },
+  ),
+  recipe(
+    'mud',
+    'Harbour mud cake',
+    [
+      butter(260),
+      dark(260),
+      of('soft brown sugar', 340),
+      of('water', 210),
+      whole(4),
+      flour(280),
+      of('cocoa', 40),
+      lift(6),
+    ],
+    [
+      'Melt butter, chocolate, sugar and water together and let it cool to lukewarm.',
+      'Whisk in the eggs.',
+      'Stir in flour, cocoa and baking powder.',
+    ],
+    { bake: baked(155, 62) },
+  ),
+  recipe(
+    'nutfoam',
+    'Walnut foam',
+    [whites(7), yolks(6), sugar(190), of('ground walnuts', 240, nuts), of('potato starch', 40)],
+    [
+      'Whisk yolks with half the sugar.',
+      'Whisk whites with the rest to firm peaks.',
+      'Fold together with nuts and starch.',
+    ],
+    { bake: baked(170, 32) },
+  ),
+  recipe(
+    'fruit',
+    'Jubilee fruit cake',
+    [
+      of('mixed dried fruit', 900, ['sulphites']),
+      butter(230),
+      of('dark brown sugar', 230),
+      whole(5),
+      flour(260),
+      of('ground almonds', 80, nuts),
+      of('black tea', 120),
+      of('mixed spice', 6),
+    ],
+    [
+      'Soak the fruit in the tea overnight.',
+      'Cream butter and sugar; beat in the eggs.',
+      'Stir in flour, almonds and spice, then the fruit.',
+    ],
+    { bake: baked(145, 150, 60) },
+  ),
+];
+
+const syrup =
+  'Sugar syrup above 100 °C sticks to the skin and burns. Heatproof bowl, long sleeves, children and pets out of the kitchen.';
+const raw =
+  'Raw or lightly cooked egg: use pasteurised egg for guests at risk, and follow the local food code.';
+
+const spreads: Recipe[] = [
+  recipe(
+    'buttercream',
+    'Sugar-and-butter buttercream',
+    [butter(500), icing(900), cream(60), of('vanilla extract', 8)],
+    [
+      'Beat the butter until pale, about 5 minutes.',
+      'Add the icing sugar in three parts.',
+      'Loosen with the cream and beat until smooth.',
+    ],
+  ),
+  recipe(
+    'meringue',
+    'Meringue buttercream',
+    [whites(8), sugar(450), butter(680), of('vanilla extract', 8)],
+    [
+      'Warm whites and sugar over water to 71 °C, stirring.',
+      'Whisk until cool and stiff.',
+      'Add the butter by the piece. It looks split midway and comes together.',
+    ],
+    { caution: raw },
+  ),
+  recipe(
+    'yolk',
+    'Egg-yolk buttercream',
+    [yolks(10), sugar(300), of('water', 90), butter(560)],
+    [
+      'Boil sugar and water to 117 °C.',
+      'Pour onto the whisking yolks; whisk until cool.',
+      'Beat in the butter by the piece.',
+    ],
+    { caution: syrup, loss: 0.05 },
+  ),
+  recipe(
+    'cheese',
+    'Cream-cheese frosting',
+    [of('cream cheese', 600, milk), butter(250), icing(420), of('lemon juice', 15)],
+    ['Beat butter and sugar until pale.', 'Add the cold cream cheese and beat just until smooth.'],
+  ),
+  recipe(
+    'cream',
+    'Whipped cream',
+    [cream(1000), icing(60)],
+    ['Whip cold cream and sugar to firm peaks, and stop there.'],
+  ),
+  recipe(
+    'firmcream',
+    'Stabilised whipped cream',
+    [cream(900), of('mascarpone', 250, milk), icing(90)],
+    ['Loosen the mascarpone with a little cream.', 'Add the rest and whip to firm peaks.'],
+  ),
+  recipe(
+    'ganache',
+    'Ganache, firm set',
+    [dark(700), cream(350)],
+    [
+      'Heat the cream to a simmer and pour over the chopped chocolate.',
+      'Wait 2 minutes and stir from the middle.',
+    ],
+    { caution: 'Hot cream scalds: pour from a low height, heatproof bowl.' },
+  ),
+  recipe(
+    'softganache',
+    'Ganache, soft set',
+    [dark(500), cream(500)],
+    [
+      'Heat the cream to a simmer and pour over the chopped chocolate.',
+      'Wait 2 minutes and stir from the middle.',
+    ],
+    { caution: 'Hot cream scalds: pour from a low height, heatproof bowl.' },
+  ),
+  recipe(
+    'whippedganache',
+    'Whipped ganache',
+    [dark(400), cream(600)],
+    [
+      'Make a soft ganache and chill it to 10 °C.',
+      'Whip until it holds, no longer: it turns grainy.',
+    ],
+    { caution: 'Hot cream scalds: pour from a low height, heatproof bowl.' },
+  ),
+  recipe(
+    'fudge',
+    'Cooked chocolate fudge frosting',
+    [dark(300), butter(220), icing(420), of('milk', 140, milk), of('cocoa', 40)],
+    ['Warm milk, butter and chocolate to 60 °C.', 'Beat in sugar and cocoa; cool until it holds.'],
+    { caution: syrup },
+  ),
+  recipe(
+    'nutspread',
+    'Hazelnut spread',
+    [
+      of('hazelnuts, roasted', 420, nuts),
+      of('milk chocolate', 300, ['milk', 'soy']),
+      of('sunflower oil', 60),
+      icing(120),
+    ],
+    ['Grind the nuts until the oil runs.', 'Stir in melted chocolate, oil and sugar.'],
+    { loss: 0.05 },
+  ),
+  recipe(
+    'compote',
+    'Blackcurrant compote',
+    [of('blackcurrants', 700), sugar(220), of('cornflour', 25), of('water', 60)],
+    [
+      'Cook fruit and sugar for 8 minutes.',
+      'Stir in the cornflour in the water, boil 1 minute, cool.',
+    ],
+    { caution: syrup, loss: 0.12 },
+  ),
+  recipe(
+    'curd',
+    'Lemon curd',
+    [of('lemon juice', 240), sugar(320), whole(4), yolks(4), butter(220)],
+    [
+      'Whisk everything but the butter over water until 82 °C.',
+      'Strain, beat in the butter, chill under film.',
+    ],
+    { caution: raw, loss: 0.05 },
+  ),
+  recipe(
+    'caramel',
+    'Soft caramel',
+    [sugar(500), cream(420), butter(120), of('fine salt', 4)],
+    [
+      'Melt the sugar dry to amber.',
+      'Add the warm cream slowly, at arm’s length.',
+      'Stir in butter and salt; cook to 108 °C; cool.',
+    ],
+    { caution: `${syrup} Add the cream slowly, in a deep pan.`, loss: 0.08 },
+  ),
+];
+
+/** Recipes of the house, invented for Pyrgotect. */
+export const startingRecipes: Recipe[] = [...batters, ...spreads];

@@ -1,0 +1,61 @@
+import type { Sponge, Tone } from '../types.ts';
+
+/** Starting values for sponges: model table 2; the spreads of rise and loss are estimates. */
+function sponge(
+  id: string,
+  name: string,
+  [batterDensityGPerMl, rise, ovenLoss, crownOverRadius]: [number, number, number, number],
+  [minSliceMm, allowableKPa]: [number, number],
+  allowable: [number, number],
+  tone: Tone,
+): Sponge {
+  const about = (n: number, by: number): [number, number] => [
+    Number((n * (1 - by)).toFixed(3)),
+    Number((n * (1 + by)).toFixed(3)),
+  ];
+  return {
+    id,
+    name,
+    source: 'trade custom',
+    ranges: {
+      batterDensityGPerMl: about(batterDensityGPerMl, 0.1),
+      rise: about(rise, 0.1),
+      ovenLoss: about(ovenLoss, 0.25),
+      crownOverRadius: about(crownOverRadius, 0.4),
+      allowableKPa: allowable,
+    },
+    batterDensityGPerMl,
+    rise,
+    ovenLoss,
+    crownOverRadius,
+    minSliceMm,
+    allowableKPa,
+    tone,
+    recipeId: `recipe-${id}`,
+  };
+}
+
+export const startingSponges: Sponge[] = [
+  sponge(
+    'butter',
+    'Creamed butter sponge',
+    [0.85, 1.75, 0.1, 0.12],
+    [12, 2.5],
+    [1.8, 3.5],
+    'butter',
+  ),
+  sponge('chocolate', 'Chocolate, oil-based', [1.05, 1.8, 0.1, 0.08], [15, 2], [1.4, 2.8], 'cocoa'),
+  sponge(
+    'carrot',
+    'Carrot and nut, oil-based',
+    [1.05, 1.5, 0.09, 0.08],
+    [15, 3.5],
+    [2.5, 5],
+    'spice',
+  ),
+  sponge('foam', 'Whisked foam', [0.45, 1.6, 0.1, 0.04], [12, 2], [1.2, 3], 'pale'),
+  sponge('chiffon', 'Oil foam', [0.4, 1.7, 0.1, 0.04], [15, 1.5], [1, 2.5], 'pale'),
+  sponge('mud', 'Dense mud cake', [1.15, 1.3, 0.07, 0.05], [12, 6], [4, 9], 'cocoa'),
+  sponge('nutfoam', 'Nut foam', [0.55, 1.5, 0.1, 0.04], [15, 2], [1.4, 2.8], 'nut'),
+  sponge('fruit', 'Rich fruit cake', [1.2, 1.05, 0.04, 0.02], [10, 15], [10, 20], 'spice'),
+];

@@ -1,0 +1,130 @@
+import type { KeepingClass, Source, Spread, Tone } from '../types.ts';
+
+type Use = 'both' | 'fill' | 'coat';
+
+/** Starting values for fillings and frostings: model table 5. */
+function spread(
+  id: string,
+  name: string,
+  densityGPerMl: number,
+  [stress21Pa, stress4Pa]: [number, number],
+  use: Use,
+  keeping: KeepingClass,
+  tone: Tone,
+  mixerShare: number | null,
+  source: Source = 'estimate',
+): Spread {
+  return {
+    id,
+    name,
+    source,
+    ranges: {
+      densityGPerMl: [
+        Number((densityGPerMl * 0.93).toFixed(3)),
+        Number((densityGPerMl * 1.07).toFixed(3)),
+      ],
+      stress21Pa: [stress21Pa / 2, stress21Pa * 2],
+      stress4Pa: [stress4Pa / 2, stress4Pa * 2],
+    },
+    densityGPerMl,
+    stress21Pa,
+    stress4Pa,
+    canFill: use !== 'coat',
+    canCoat: use !== 'fill',
+    keeping,
+    tone,
+    recipeId: `recipe-${id}`,
+    mixerShare,
+  };
+}
+
+const sugar = 'sugar buttercream, fudge, firm ganache, caramel';
+
+export const startingSpreads: Spread[] = [
+  spread(
+    'buttercream',
+    'Sugar-and-butter buttercream',
+    0.95,
+    [300, 15000],
+    'both',
+    sugar,
+    'ivory',
+    0.55,
+  ),
+  spread(
+    'meringue',
+    'Meringue buttercream',
+    0.75,
+    [200, 25000],
+    'both',
+    'meringue buttercream',
+    'ivory',
+    0.55,
+  ),
+  spread(
+    'yolk',
+    'Egg-yolk buttercream',
+    0.85,
+    [200, 25000],
+    'both',
+    'yolk buttercream, cream cheese',
+    'cream',
+    0.55,
+  ),
+  spread(
+    'cheese',
+    'Cream-cheese frosting',
+    0.98,
+    [150, 2000],
+    'both',
+    'yolk buttercream, cream cheese',
+    'cream',
+    0.55,
+  ),
+  spread('cream', 'Whipped cream', 0.48, [30, 100], 'both', 'whipped cream', 'cream', 0.5),
+  spread(
+    'firmcream',
+    'Stabilised whipped cream',
+    0.5,
+    [110, 180],
+    'both',
+    'stabilised cream',
+    'cream',
+    0.5,
+  ),
+  spread('ganache', 'Ganache, firm set', 1.18, [25000, 120000], 'both', sugar, 'ganache', null),
+  spread(
+    'softganache',
+    'Ganache, soft set',
+    1.15,
+    [500, 15000],
+    'both',
+    'soft ganache',
+    'ganache',
+    null,
+  ),
+  spread(
+    'whippedganache',
+    'Whipped ganache',
+    0.7,
+    [150, 1500],
+    'both',
+    'soft ganache',
+    'ganache',
+    0.5,
+  ),
+  spread(
+    'fudge',
+    'Cooked chocolate fudge frosting',
+    1.15,
+    [500, 4000],
+    'both',
+    sugar,
+    'ganache',
+    0.55,
+  ),
+  spread('nutspread', 'Hazelnut spread', 1.22, [60, 400], 'fill', 'jam, nut spread', 'nut', null),
+  spread('compote', 'Blackcurrant compote', 1.1, [15, 25], 'fill', 'compote', 'berry', null),
+  spread('curd', 'Lemon curd', 1.15, [40, 120], 'fill', 'curd', 'curd', null),
+  spread('caramel', 'Soft caramel', 1.3, [20, 200], 'fill', sugar, 'caramel', null),
+];

@@ -1,0 +1,59 @@
+import type { Step } from './bench/steps.ts';
+import type { Bowl } from './bowls/bowls.ts';
+import type { CoatPlan } from './coat/coat.ts';
+import type { GapPlan } from './fill/gaps.ts';
+import type { Allergen } from './pantry/types.ts';
+import type { ScaledIngredient, ScaledRecipe } from './recipes/scale.ts';
+import type { Section } from './section/section.ts';
+import type { StackPlan } from './stack/stack.ts';
+import type { BakePlan } from './tins/bake.ts';
+import type { Caution } from './working/cautions.ts';
+import type { Figures } from './working/figures.ts';
+import type { Staged } from './working/staged.ts';
+
+/** Everything computed for one tier. */
+export interface TierPlan {
+  tierId: string;
+  stack: StackPlan;
+  bake: Staged<BakePlan>;
+  batterRecipe: Staged<ScaledRecipe>;
+  gaps: Staged<GapPlan[]>;
+  coat: Staged<CoatPlan>;
+  dabG: number;
+  /** Servings from this tier. */
+  servings: number;
+  /** Layers, fillings and coat, g; null where a part could not be computed. */
+  massG: number | null;
+}
+
+export interface ServingsPlan {
+  count: number;
+  /** Servings over the number asked for; negative when short. */
+  spare: number;
+  /** What one portion weighs on average, g. */
+  portionG: number | null;
+}
+
+/** What the foot of every screen shows. Null where it could not be computed. */
+export interface Tally {
+  heightMm: number;
+  widthMm: number;
+  massG: number | null;
+  servings: number;
+  frostingG: number | null;
+  handsOnMin: number | null;
+}
+
+/** The whole plan of a build. */
+export interface Plan {
+  tiers: TierPlan[];
+  servings: ServingsPlan;
+  bowls: Staged<Bowl[]>;
+  steps: Staged<Step[]>;
+  ingredients: Staged<ScaledIngredient[]>;
+  allergens: Allergen[];
+  section: Section;
+  tally: Tally;
+  figures: Figures;
+  cautions: Caution[];
+}

@@ -1,0 +1,132 @@
+import type { Tier } from '../build/types.ts';
+import type { CoatPlan } from '../coat/coat.ts';
+import { widthMm } from '../outline/outline.ts';
+import type { Board, Spread, Sponge, Tone } from '../pantry/types.ts';
+import type { StackPlan } from '../stack/stack.ts';
+
+export type PartKind = 'board' | 'coat' | 'crumb' | 'dab' | 'layer' | 'gap' | 'dam';
+
+/**
+ * A rectangle of the section, in mm: x from the axis to the right, y up from the top of the board.
+ * `tone` is the material's hatch; parts come in the order they are drawn, back to front.
+ */
+export interface SectionPart {
+  id: string;
+  kind: PartKind;
+  tierId: string | null;
+  label: string;
+  tone: Tone | 'board';
+  x0: number;
+  x1: number;
+  y0: number;
+  y1: number;
+}
+
+/** The cut through a cake: its parts, the height of each tier, and how far everything reaches. */
+export interface Section {
+  parts: SectionPart[];
+  tiers: { tierId: string; fromMm: number; toMm: number; widthMm: number }[];
+  halfWidthMm: number;
+  heightMm: number;
+  boardMm: number;
+}
+
+export interface TierDrawing {
+  tier: Tier;
+  stack: StackPlan;
+  coat: CoatPlan | null;
+  sponge: Sponge | null;
+  coatSpread: Spread | null;
+  fillings: (Spread | null)[];
+}
+
+/** The section of the whole cake, true to scale, tiers standing on each other. */
+export function drawSection(tiers: readonly TierDrawing[], board: Board | null): Section {
+  const parts: SectionPart[] = [];
+  const boardMm = board?.thicknessMm ?? 0;
+  let halfWidthMm = 0;
+  if (board) {
+    halfWidthMm = widthMm(board.outline) / 2;
+    parts.push({
+      id: 'board',
+      kind: 'board',
+      tierId: null,
+      label: board.name,
+      tone: 'board',
+      x0: -halfWidthMm,
+      x1: halfWidthMm,
+      y0: -boardMm,
+      y1: 0,
+    });
+  }
+  let base = 0;
+  const spans: Section['tiers'] = [];
+  for (const drawing of tiers) {
+    parts.push(...tierParts(drawing, base));
+    const toMm = base + drawing.stack.finishedMm;
+    const wide = widthMm(drawing.coat?.finished ?? drawing.tier.outline);
+    spans.push({ tierId: drawing.tier.id, fromMm: base, toMm, widthMm: wide });
+    halfWidthMm = Math.max(halfWidthMm, wide / 2);
+    base = toMm;
+  }
+  return { parts, tiers: spans, halfWidthMm, heightMm: base, boardMm };
+}
+
+function tierParts(
+  { tier, stack, coat, sponge, coatSpread, fillings }: TierDrawing,
+  base: number,
+): SectionPart[] {
+  const half = widthMm(tier.outline) / 2;
+  const parts: SectionPart[] = [];
+  const add = (
+    id: string,
+    kind: PartKind,
+    label: string,
+    tone: Tone,
+    [x0, x1]: [number, number],
+    [y0, y1]: [number, number],
+  ): void => {
+    parts.push({
+      id: `${tier.id}/${id}`,
+      kind,
+      tierId: tier.id,
+      label,
+      tone,
+      x0,
+      x1,
+      y0: base + y0,
+      y1: base + y1,
+    });
+  };
+  const coatTone = coatSpread?.tone ?? 'ivory';
+  if (coat && (coat.sideMm > 0 || coat.topMm > 0)) {
+    const out = half + coat.crumbMm + coat.sideMm;
+    add('coat', 'coat', 'coat', coatTone, [-out, out], [0, stack.finishedMm]);
+  }
+  if (coat && coat.crumbMm > 0) {
+    const out = half + coat.crumbMm;
+    add('crumb', 'crumb', 'crumb coat', coatTone, [-out, out], [0, stack.stackMm + coat.crumbMm]);
+  }
+  add('dab', 'dab', 'dab', coatTone, [-half, half], [0, stack.dabMm]);
+  stack.layers.forEach(({ fromMm, toMm }, i) => {
+    add(
+      `layer/${i}`,
+      'layer',
+      `layer ${i + 1}`,
+      sponge?.tone ?? 'butter',
+      [-half, half],
+      [fromMm, toMm],
+    );
+  });
+  stack.gaps.forEach(({ fromMm, toMm }, i) => {
+    const gap = tier.gaps[i]!;
+    const inner = Math.max(0, half - gap.damMm);
+    const span: [number, number] = [fromMm, toMm];
+    if (gap.damMm > 0) {
+      add(`gap/${i}/dam-left`, 'dam', `dam ${i + 1}`, coatTone, [-half, -inner], span);
+      add(`gap/${i}/dam-right`, 'dam', `dam ${i + 1}`, coatTone, [inner, half], span);
+    }
+    add(`gap/${i}`, 'gap', `filling ${i + 1}`, fillings[i]?.tone ?? 'cream', [-inner, inner], span);
+  });
+  return parts;
+}

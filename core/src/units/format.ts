@@ -1,0 +1,147 @@
+import {
+  G_PER_OZ,
+  MM_PER_IN,
+  OZ_PER_LB,
+  TBSP_PER_CUP,
+  TSP_PER_TBSP,
+  type Kind,
+  type UnitSystem,
+} from './kinds.ts';
+
+/** A figure as shown: its number and its unit apart, so that a screen can set them apart. */
+export interface Shown {
+  number: string;
+  unit: string;
+}
+
+const trim = (n: number, decimals: number): string => {
+  const text = n.toFixed(decimals);
+  return decimals > 0 ? text.replace(/\.?0+$/, '') : text;
+};
+const roundTo = (n: number, step: number): number => Math.round(n / step) * step;
+
+/** 5.75 as "5 3/4", to the nearest 1/`parts`. */
+function asFraction(n: number, parts: number): string {
+  const all = Math.round(Math.abs(n) * parts);
+  const sign = n < 0 && all > 0 ? '-' : '';
+  const whole = Math.floor(all / parts);
+  let top = all % parts;
+  let bottom = parts;
+  while (top > 0 && top % 2 === 0 && bottom % 2 === 0) {
+    top /= 2;
+    bottom /= 2;
+  }
+  if (top === 0) return `${sign}${whole}`;
+  return whole === 0 ? `${sign}${top}/${bottom}` : `${sign}${whole} ${top}/${bottom}`;
+}
+
+function length(mm: number, kind: Kind, system: UnitSystem): Shown {
+  if (system.length === 'in') {
+    const parts = kind === 'size' ? 4 : 16;
+    return { number: asFraction(mm / MM_PER_IN, parts), unit: 'in' };
+  }
+  if (kind === 'thickness')
+    return { number: trim(mm < 10 ? roundTo(mm, 0.5) : Math.round(mm), 1), unit: 'mm' };
+  if (kind === 'size') return { number: trim(roundTo(mm, 5) / 10, 1), unit: 'cm' };
+  return { number: (Math.round(mm) / 10).toFixed(1), unit: 'cm' };
+}
+
+function mass(g: number, kind: Kind, system: UnitSystem): Shown {
+  if (system.mass === 'oz') {
+    const oz = g / G_PER_OZ;
+    if (kind === 'weight') return { number: trim(oz / OZ_PER_LB, 1), unit: 'lb' };
+    const step = kind === 'small' || oz < 4 ? 0.05 : 0.25;
+    const rounded = roundTo(oz, step);
+    if (rounded < OZ_PER_LB)
+      return { number: step < 0.25 ? trim(rounded, 2) : asFraction(rounded, 4), unit: 'oz' };
+    const quarter = roundTo(oz, 0.25);
+    const lb = Math.floor(quarter / OZ_PER_LB);
+    const left = quarter - lb * OZ_PER_LB;
+    if (left === 0) return { number: `${lb}`, unit: 'lb' };
+    return { number: `${lb} lb ${asFraction(left, 4)}`, unit: 'oz' };
+  }
+  if (kind === 'weight') return { number: trim(g / 1000, 1), unit: 'kg' };
+  const rounded = kind === 'bowl' ? roundTo(g, 5) : Math.round(g);
+  if (rounded >= 1000) return { number: trim(rounded / 1000, 3), unit: 'kg' };
+  return { number: trim(rounded, 0), unit: 'g' };
+}
+
+function volume(ml: number, system: UnitSystem): Shown {
+  if (system.volume === 'cups') {
+    const cups = ml / system.cupMl;
+    if (cups >= 0.2) {
+      const number = asFraction(cups, 4);
+      return { number, unit: number === '1' || !/^\d/.test(number) || cups < 1 ? 'cup' : 'cups' };
+    }
+    const tbsp = cups * TBSP_PER_CUP;
+    if (tbsp >= 0.9) return { number: asFraction(tbsp, 2), unit: 'tbsp' };
+    return { number: asFraction(tbsp * TSP_PER_TBSP, 4), unit: 'tsp' };
+  }
+  const rounded = ml < 100 ? Math.round(ml) : roundTo(ml, 5);
+  if (rounded >= 1000) return { number: trim(rounded / 1000, 2), unit: 'L' };
+  return { number: trim(rounded, 0), unit: 'mL' };
+}
+
+function minutes(min: number): Shown {
+  const all = Math.round(min);
+  if (all < 120) return { number: `${all}`, unit: 'min' };
+  if (all < 2880) {
+    const left = all % 60;
+    return left === 0
+      ? { number: `${Math.floor(all / 60)}`, unit: 'h' }
+      : { number: `${Math.floor(all / 60)} h ${String(left).padStart(2, '0')}`, unit: 'min' };
+  }
+  const hours = Math.round(all / 60);
+  return hours % 24 === 0
+    ? { number: `${hours / 24}`, unit: 'd' }
+    : { number: `${Math.floor(hours / 24)} d ${hours % 24}`, unit: 'h' };
+}
+
+/**
+ * A value (mm, g, mL, C, min, or a plain number) as a person reads it: in their units, rounded as
+ * its kind says.
+ */
+export function show(value: number, kind: Kind, system: UnitSystem): Shown {
+  if (!Number.isFinite(value)) return { number: '–', unit: '' };
+  switch (kind) {
+    case 'size':
+    case 'span':
+    case 'thickness':
+      return length(value, kind, system);
+    case 'bowl':
+    case 'small':
+    case 'weight':
+      return mass(value, kind, system);
+    case 'volume':
+      return volume(value, system);
+    case 'temperature':
+      return system.temperature === 'F'
+        ? { number: trim(Math.round((value * 9) / 5 + 32), 0), unit: '°F' }
+        : { number: trim(Math.round(value), 0), unit: '°C' };
+    case 'minutes':
+      return minutes(value);
+    case 'share':
+      return { number: trim(value * 100, Math.abs(value) < 0.1 ? 1 : 0), unit: '%' };
+    case 'density':
+      return { number: trim(value, 2), unit: 'g/mL' };
+    case 'pressure':
+      return value >= 1000
+        ? { number: trim(value / 1000, 1), unit: 'kPa' }
+        : { number: trim(value, 0), unit: 'Pa' };
+    case 'area':
+      return system.length === 'in'
+        ? { number: trim(value / MM_PER_IN ** 2, 1), unit: 'sq in' }
+        : { number: trim(value / 100, 0), unit: 'cm²' };
+    case 'count':
+      return { number: trim(value, 0), unit: '' };
+    case 'factor':
+      return { number: trim(value, 3), unit: '' };
+  }
+}
+
+/** The same as one text, "11.5 cm". */
+export function showText(value: number, kind: Kind, system: UnitSystem): string {
+  const { number, unit } = show(value, kind, system);
+  if (unit === '') return number;
+  return `${number} ${unit}`;
+}

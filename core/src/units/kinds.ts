@@ -1,0 +1,81 @@
+/**
+ * What a figure measures and how finely it is shown. Inside the program a length is always in
+ * millimetres, a mass in grams, a volume in millilitres, a temperature in degrees Celsius and a
+ * time in minutes; a kind only decides the unit and the rounding that people see and type.
+ */
+export type Dimension =
+  | 'length'
+  | 'mass'
+  | 'volume'
+  | 'temperature'
+  | 'time'
+  | 'count'
+  | 'share'
+  | 'density'
+  | 'area'
+  | 'pressure';
+
+export type Kind =
+  | 'size' // finished sizes: half centimetres or quarter inches
+  | 'span' // figures on a drawing: millimetres in cm, or sixteenths
+  | 'thickness' // layers and fillings: millimetres or sixteenths
+  | 'bowl' // 5 g
+  | 'small' // 1 g
+  | 'weight' // a whole cake: 0.1 kg
+  | 'volume' // 5 mL, or cups, tablespoons and teaspoons
+  | 'temperature'
+  | 'minutes'
+  | 'count'
+  | 'share'
+  | 'density'
+  | 'area'
+  | 'pressure'
+  | 'factor';
+
+export const dimensionOf: Record<Kind, Dimension> = {
+  size: 'length',
+  span: 'length',
+  thickness: 'length',
+  bowl: 'mass',
+  small: 'mass',
+  weight: 'mass',
+  volume: 'volume',
+  temperature: 'temperature',
+  minutes: 'time',
+  count: 'count',
+  share: 'share',
+  density: 'density',
+  area: 'area',
+  pressure: 'pressure',
+  factor: 'count',
+};
+
+/** Which units a person reads and types. `cupMl` is the size of their cup (237 or 250 mL). */
+export interface UnitSystem {
+  length: 'cm' | 'in';
+  mass: 'g' | 'oz';
+  volume: 'mL' | 'cups';
+  temperature: 'C' | 'F';
+  cupMl: number;
+}
+
+export const metric: UnitSystem = {
+  length: 'cm',
+  mass: 'g',
+  volume: 'mL',
+  temperature: 'C',
+  cupMl: 250,
+};
+export const inchesAndOunces: UnitSystem = {
+  length: 'in',
+  mass: 'oz',
+  volume: 'cups',
+  temperature: 'F',
+  cupMl: 237,
+};
+
+export const MM_PER_IN = 25.4;
+export const G_PER_OZ = 28.349523125;
+export const OZ_PER_LB = 16;
+export const TBSP_PER_CUP = 16;
+export const TSP_PER_TBSP = 3;

@@ -1,0 +1,27 @@
+import { showText } from './format.ts';
+import type { Kind, UnitSystem } from './kinds.ts';
+
+/** A sentence with figures in it that are shown in the reader's units: "Pipe {mass} on layer {n}". */
+export interface Phrase {
+  text: string;
+  values?: Record<string, { value: number; kind: Kind }>;
+}
+
+/** Puts the figures into a phrase, in the units of `system`. Names without a figure stay as they are. */
+export function say(phrase: Phrase, system: UnitSystem): string {
+  return phrase.text.replace(/\{(\w+)\}/g, (whole, name: string) => {
+    const figure = phrase.values?.[name];
+    return figure ? showText(figure.value, figure.kind, system) : whole;
+  });
+}
+
+/** Short for writing phrases in core. */
+export const phrase = (
+  text: string,
+  values: Record<string, [value: number, kind: Kind]> = {},
+): Phrase => ({
+  text,
+  values: Object.fromEntries(
+    Object.entries(values).map(([name, [value, kind]]) => [name, { value, kind }]),
+  ),
+});

@@ -1,0 +1,32 @@
+import { MissingRow } from '../pantry/find.ts';
+import { phrase } from '../units/phrase.ts';
+import type { Caution, Stage } from './cautions.ts';
+
+/** What a stage gives: its result, or the problem that kept it from one. */
+export type Staged<T> = { ok: true; value: T } | { ok: false; problem: string };
+
+/**
+ * Runs one stage of the plan. A missing pantry row becomes the stage's problem and a caution, and
+ * leaves the other stages alone.
+ */
+export function attempt<T>(
+  stage: Stage,
+  part: string | null,
+  cautions: Caution[],
+  work: () => T,
+): Staged<T> {
+  try {
+    return { ok: true, value: work() };
+  } catch (error) {
+    if (!(error instanceof MissingRow)) throw error;
+    cautions.push({
+      id: `missing/${stage}/${part ?? 'build'}/${error.table}/${error.rowId}`,
+      severity: 'stop',
+      stage,
+      part,
+      title: phrase(error.message),
+      todo: phrase('Choose another one here, or add it to the pantry again.'),
+    });
+    return { ok: false, problem: error.message };
+  }
+}

@@ -1,0 +1,29 @@
+import { buildServer } from './server.ts';
+
+/** The first port tried when none is given; the next free one is taken. */
+const defaultPort = 4173;
+
+async function listen(): Promise<void> {
+  const wanted = process.env.PORT ? Number(process.env.PORT) : null;
+  const host = process.env.HOST ?? '127.0.0.1';
+  const app = await buildServer({ demo: process.env.DEMO === '1' });
+  for (let port = wanted ?? defaultPort; ; port++) {
+    try {
+      await app.listen({ port, host });
+      process.stdout.write(`Pyrgotect is at http://${host}:${port}/\n`);
+      break;
+    } catch (error) {
+      const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
+      if (!busy || wanted !== null || port > defaultPort + 50) throw error;
+    }
+  }
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.once(signal, () => void app.close().then(() => process.exit(0)));
+}
+
+listen().catch((error: unknown) => {
+  process.stderr.write(
+    `Pyrgotect cannot start: ${error instanceof Error ? error.message : String(error)}\n`,
+  );
+  process.exit(1);
+});

@@ -1,0 +1,58 @@
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import helmet from '@fastify/helmet';
+import fastifyStatic from '@fastify/static';
+import Fastify, { type FastifyInstance } from 'fastify';
+
+export interface Options {
+  /** Folder of the built application. */
+  root?: string;
+  /** True when the application fills an empty shelf with the demo builds. */
+  demo?: boolean;
+}
+
+/** Nothing but the own origin, and no inline script or style. */
+export const contentPolicy: Record<string, string[]> = {
+  defaultSrc: ["'self'"],
+  scriptSrc: ["'self'"],
+  styleSrc: ["'self'"],
+  imgSrc: ["'self'", 'data:', 'blob:'],
+  fontSrc: ["'self'"],
+  connectSrc: ["'self'"],
+  workerSrc: ["'self'"],
+  objectSrc: ["'none'"],
+  baseUri: ["'none'"],
+  formAction: ["'self'"],
+  frameAncestors: ["'none'"],
+};
+
+/** The server of the built application: static files, a health check, and how it was started. */
+export async function buildServer({ root, demo = false }: Options = {}): Promise<FastifyInstance> {
+  const folder = root ?? fileURLToPath(new URL('../../app/dist', import.meta.url));
+  if (!existsSync(folder)) throw new Error('The application is not built yet. Run: npm run build');
+  const app = Fastify({ logger: false });
+  await app.register(helmet, {
+    contentSecurityPolicy: { useDefaults: false, directives: contentPolicy },
+    strictTransportSecurity: false,
+  });
+  app.get('/api/health', () => ({ ok: true }));
+  app.get('/api/start', () => ({ demo }));
+  await app.register(fastifyStatic, {
+    root: folder,
+    wildcard: true,
+    cacheControl: false,
+    setHeaders(reply, path) {
+      // built files carry their hash in their name; everything else may change
+      reply.header(
+        'cache-control',
+        path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
+      );
+    },
+  });
+  app.setNotFoundHandler((request, reply) => {
+    const page = request.method === 'GET' && request.headers.accept?.includes('text/html');
+    if (page && !request.url.startsWith('/api/')) return reply.sendFile('index.html');
+    return reply.code(404).send({ error: 'not found' });
+  });
+  return app;
+}

@@ -1,0 +1,12 @@
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'core', root: 'core', environment: 'node' } },
+      { test: { name: 'server', root: 'server', environment: 'node' } },
+      { test: { name: 'cli', root: 'cli', environment: 'node', testTimeout: 20_000 } },
+      'app/vitest.config.ts',
+    ],
+  },
+});

@@ -19,8 +19,8 @@ export function planTable(build: Build, plan: Plan, pantry: Pantry, system: Unit
   };
   const { tally } = plan;
   lines.push(build.name, '');
-  row('finished height', tally.heightMm, 'span');
-  row('finished width', tally.widthMm, 'span');
+  row('finished height', tally.heightMm, 'size');
+  row('finished width', tally.widthMm, 'size');
   row('weight on the board', tally.massG, 'weight');
   row(`servings (${build.brief.servings} wanted)`, tally.servings, 'count');
   row('filling and frosting to make', tally.frostingG, 'bowl');

@@ -3,7 +3,7 @@ import { newTier } from '../build/create.ts';
 import type { Brief, Build } from '../build/types.ts';
 import { thicknessOf } from '../coat/coat.ts';
 import { coated } from '../coat/shell.ts';
-import { areaMm2, widthMm } from '../outline/outline.ts';
+import { areaMm2, depthMm, widthMm } from '../outline/outline.ts';
 import type { Allergen, Pantry, Spread, Sponge, Tin } from '../pantry/types.ts';
 import { countServings, halvesFromMm } from '../servings/servings.ts';
 import { smallestBoard } from '../stack/board.ts';
@@ -118,8 +118,9 @@ export function draftBuilds(base: Build, pantry: Pantry): DraftResult {
 
   const even = whole[0] ?? halved[0];
   if (even) chosen.set('even', even);
-  // the lowest is also the widest: the next larger outline, or the same one built lower
-  const wider = whole.filter((c) => even && area(c) >= area(even));
+  // the lowest is also the widest, where the pantry has a wider tin
+  const across = (c: Candidate): number => Math.max(widthMm(c.tin.outline), depthMm(c.tin.outline));
+  const wider = whole.filter((c) => even && across(c) > across(even));
   const low = unused(wider) ?? unused(whole) ?? whole[0];
   if (low) chosen.set('low', low);
   const narrow = [...halved].sort((a, b) => area(a) - area(b));

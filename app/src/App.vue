@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { usePreferredDark } from '@vueuse/core';
+import { computed, onMounted, ref, watchEffect } from 'vue';
+import HatchDefs from './section/HatchDefs.vue';
+import { usePantry } from './stores/pantry.ts';
+import { useSettings } from './stores/settings.ts';
+import { useShelf } from './stores/shelf.ts';
+
+const settings = useSettings();
+const pantry = usePantry();
+const shelf = useShelf();
+const ready = ref(false);
+const problem = ref('');
+const prefersDark = usePreferredDark();
+const scheme = computed(() =>
+  settings.scheme === 'auto' ? (prefersDark.value ? 'night' : 'paper') : settings.scheme,
+);
+watchEffect(() => {
+  document.documentElement.classList.toggle('scheme-night', scheme.value === 'night');
+  document.documentElement.classList.toggle('scheme-paper', scheme.value === 'paper');
+});
+
+onMounted(async () => {
+  try {
+    await Promise.all([settings.load(), pantry.load()]);
+    await shelf.seedDemo();
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error);
+  }
+  ready.value = true;
+});
+</script>
+
+<template>
+  <v-app :theme="scheme" class="app">
+    <HatchDefs />
+    <p v-if="problem" class="trouble" role="alert">
+      The browser’s storage cannot be opened ({{ problem }}). Nothing can be kept. Leave private
+      browsing, or allow this page to store data, and load it again.
+    </p>
+    <router-view v-if="ready" />
+  </v-app>
+</template>
+
+<style scoped>
+.trouble {
+  margin: 0;
+  padding: 10px 20px;
+  background: var(--stop-wash);
+  border-left: 5px solid var(--stop);
+}
+</style>

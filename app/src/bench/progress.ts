@@ -1,0 +1,33 @@
+import type { Section, Step } from '@pyrgotect/core';
+
+/** The step at which a part of the section is put there. */
+function placedAt(partId: string, kind: string): string | null {
+  const [tierId, , index] = partId.split('/');
+  switch (kind) {
+    case 'dab':
+      return `${tierId}/first`;
+    case 'layer':
+      return Number(index) === 0 ? `${tierId}/first` : `${tierId}/fill/${Number(index) - 1}`;
+    case 'gap':
+    case 'dam':
+      return `${tierId}/fill/${index}`;
+    case 'crumb':
+      return `${tierId}/crumb`;
+    case 'coat':
+      return `${tierId}/coat`;
+    default:
+      return null;
+  }
+}
+
+/** Parts that are not on the board yet while the step at `now` is being done. */
+export function notYetThere(section: Section, steps: readonly Step[], now: number): Set<string> {
+  const order = new Map(steps.map((step, i) => [step.key, i]));
+  const ghosts = new Set<string>();
+  for (const part of section.parts) {
+    const key = placedAt(part.id, part.kind);
+    const at = key === null ? -1 : (order.get(key) ?? -1);
+    if (at >= now && key !== null && at >= 0) ghosts.add(part.id);
+  }
+  return ghosts;
+}

@@ -1,0 +1,129 @@
+import type { BenchNote, BenchTimer, Build, NoteKind, Step } from '@pyrgotect/core';
+import { useNow } from '@vueuse/core';
+import { computed } from 'vue';
+import { useBuild } from '../stores/build.ts';
+
+const now = (): string => new Date().toISOString();
+const shortId = (): string => crypto.randomUUID().slice(0, 13);
+export const checkKey = (step: Step, check: string): string => `${step.key}|${check}`.slice(0, 200);
+
+export interface RunningTimer extends BenchTimer {
+  /** Seconds to go; negative when it is over. */
+  left: number;
+}
+
+/** The bench's own edits of a build: steps done, checks ticked, timers, notes. */
+export function useBench(steps: () => Step[]) {
+  const store = useBuild();
+  const clockNow = useNow({ interval: 1000 });
+  const bench = computed<Build['bench']>(
+    () => store.build?.bench ?? { stepKey: null, done: [], checks: [], notes: [], timers: [] },
+  );
+  const done = computed(() => new Set(bench.value.done.map((d) => d.stepKey)));
+  const index = computed(() => {
+    const at = steps().findIndex((step) => step.key === bench.value.stepKey);
+    if (at >= 0) return at;
+    const open = steps().findIndex((step) => !done.value.has(step.key));
+    return open >= 0 ? open : Math.max(0, steps().length - 1);
+  });
+  const step = computed<Step | null>(() => steps()[index.value] ?? null);
+  const timers = computed<RunningTimer[]>(() =>
+    bench.value.timers
+      .filter((timer) => timer.stoppedAt === null)
+      .map((timer) => ({
+        ...timer,
+        left: Math.ceil(
+          (Date.parse(timer.startedAt) + timer.minutes * 60_000 - clockNow.value.getTime()) / 1000,
+        ),
+      }))
+      .sort((a, b) => a.left - b.left),
+  );
+  const edit = (label: string, recipe: (bench: Build['bench']) => void): void =>
+    store.edit(label, (draft) => recipe(draft.bench));
+
+  function goTo(at: number): void {
+    const to = steps()[Math.min(steps().length - 1, Math.max(0, at))];
+    if (to) edit('Bench step', (b) => void (b.stepKey = to.key));
+  }
+  /** Ticks the step off and turns to the next one that is still to do. */
+  function finish(): void {
+    const current = step.value;
+    if (!current) return;
+    const after =
+      steps()
+        .slice(index.value + 1)
+        .find((s) => !done.value.has(s.key)) ?? steps()[index.value + 1];
+    edit(`Done: ${current.title}`, (b) => {
+      if (!b.done.some((d) => d.stepKey === current.key))
+        b.done.push({ stepKey: current.key, at: now() });
+      b.stepKey = after?.key ?? current.key;
+    });
+  }
+  function reopen(key: string): void {
+    edit('Not done after all', (b) => {
+      b.done = b.done.filter((d) => d.stepKey !== key);
+    });
+  }
+  function toggleCheck(check: string): void {
+    if (!step.value) return;
+    const key = checkKey(step.value, check);
+    edit('Check', (b) => {
+      if (b.checks.includes(key)) b.checks = b.checks.filter((c) => c !== key);
+      else b.checks.push(key);
+    });
+  }
+  function startTimer(minutes: number): void {
+    const current = step.value;
+    if (!current?.timer) return;
+    const { label } = current.timer;
+    edit(`Timer: ${label}`, (b) => {
+      b.timers.push({
+        id: shortId(),
+        stepKey: current.key,
+        label,
+        startedAt: now(),
+        minutes,
+        stoppedAt: null,
+      });
+    });
+  }
+  function stopTimer(id: string): void {
+    edit('Timer stopped', (b) => {
+      const timer = b.timers.find((t) => t.id === id);
+      if (timer) timer.stoppedAt = now();
+    });
+  }
+  function addMinutes(id: string, minutes: number): void {
+    edit('Timer longer', (b) => {
+      const timer = b.timers.find((t) => t.id === id);
+      if (timer) timer.minutes = Math.min(20000, timer.minutes + minutes);
+    });
+  }
+  function addNote(stepKey: string, kind: NoteKind, value: number | null, text: string): void {
+    edit('Note', (b) => {
+      const note: BenchNote = { id: shortId(), stepKey, at: now(), kind, value, text };
+      b.notes.push(note);
+    });
+  }
+  function removeNote(id: string): void {
+    edit('Note taken out', (b) => {
+      b.notes = b.notes.filter((n) => n.id !== id);
+    });
+  }
+  return {
+    bench,
+    done,
+    index,
+    step,
+    timers,
+    goTo,
+    finish,
+    reopen,
+    toggleCheck,
+    startTimer,
+    stopTimer,
+    addMinutes,
+    addNote,
+    removeNote,
+  };
+}

@@ -1,0 +1,7 @@
+/// <reference types="vite/client" />
+// Only typescript-eslint needs this (it cannot read .vue); vue-tsc resolves the real file first.
+declare module '*.vue' {
+  import type { DefineComponent } from 'vue';
+  const component: DefineComponent;
+  export default component;
+}

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { say, type Caution } from '@pyrgotect/core';
+import { useSettings } from '../stores/settings.ts';
+
+defineProps<{ cautions: Caution[] }>();
+const emit = defineEmits<{ go: [caution: Caution] }>();
+const settings = useSettings();
+const marks = { stop: '■', mind: '▲', note: '●' } as const;
+const words = { stop: 'Cannot be made so', mind: 'Mind this', note: 'Good to know' } as const;
+</script>
+
+<template>
+  <ul v-if="cautions.length > 0" class="cautions">
+    <li v-for="caution in cautions" :key="caution.id" :class="caution.severity">
+      <button type="button" @click="emit('go', caution)">
+        <span class="mark" :title="words[caution.severity]" aria-hidden="true">{{
+          marks[caution.severity]
+        }}</span>
+        <span>
+          <span class="visually-hidden">{{ words[caution.severity] }}: </span>
+          <b>{{ say(caution.title, settings.system) }}</b>
+          {{ say(caution.todo, settings.system) }}
+        </span>
+      </button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.cautions {
+  list-style: none;
+  margin: 14px 0 0;
+  padding: 0;
+  display: grid;
+  gap: 6px;
+}
+li {
+  background: var(--warn-wash);
+  border-left: 4px solid var(--warn-mark);
+}
+li.stop {
+  background: var(--stop-wash);
+  border-color: var(--stop);
+}
+li.note {
+  background: var(--accent-wash);
+  border-color: var(--accent);
+}
+button {
+  display: flex;
+  gap: 9px;
+  text-align: left;
+  padding: 7px 12px 8px;
+  width: 100%;
+  font-size: 14.5px;
+  line-height: 1.38;
+}
+.mark {
+  font-size: 10px;
+  padding-top: 4px;
+  color: var(--warn-mark);
+}
+.stop .mark {
+  color: var(--stop);
+}
+.note .mark {
+  color: var(--accent);
+}
+</style>

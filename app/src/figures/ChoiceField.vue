@@ -1,0 +1,49 @@
+<script setup lang="ts" generic="T extends string">
+import { useId } from 'vue';
+
+/** A choice set in a sentence. */
+defineProps<{ modelValue: T; label: string; options: { value: T; text: string }[] }>();
+const emit = defineEmits<{ 'update:modelValue': [value: T] }>();
+const id = useId();
+const take = (event: Event): void =>
+  emit('update:modelValue', (event.target as HTMLSelectElement).value as T);
+</script>
+
+<template>
+  <span class="choice">
+    <label class="visually-hidden" :for="id">{{ label }}</label>
+    <select :id="id" :value="modelValue" :title="label" @change="take">
+      <option v-if="!options.some((o) => o.value === modelValue)" :value="modelValue" disabled>
+        not in the pantry
+      </option>
+      <option v-for="option in options" :key="option.value" :value="option.value">
+        {{ option.text }}
+      </option>
+    </select>
+  </span>
+</template>
+
+<style scoped>
+select {
+  font: inherit;
+  font-weight: 600;
+  color: var(--accent);
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  border-radius: 3px 3px 0 0;
+  padding: 1px 4px;
+  line-height: 1.35;
+  max-width: 22em;
+  field-sizing: content;
+  cursor: pointer;
+}
+select:focus {
+  outline: 2px solid var(--accent);
+  outline-offset: 0;
+}
+option {
+  color: var(--ink);
+  background: var(--milk);
+}
+</style>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { showText, type Figures, type Input } from '@pyrgotect/core';
+import { computed } from 'vue';
+import { useSettings } from '../stores/settings.ts';
+import { useWorking } from './working.ts';
+
+const props = defineProps<{ figures: Figures }>();
+const settings = useSettings();
+const { trail, deeper, back, close } = useWorking();
+const figure = computed(() => {
+  const id = trail.value.at(-1);
+  return id === undefined ? null : (props.figures[id] ?? null);
+});
+const text = (input: Pick<Input, 'value' | 'kind'>): string =>
+  showText(input.value, input.kind, settings.system);
+const range = (input: Input): string =>
+  input.read?.range
+    ? `${showText(input.read.range[0], input.kind, settings.system)} to ${showText(input.read.range[1], input.kind, settings.system)}`
+    : '';
+</script>
+
+<template>
+  <v-dialog :model-value="figure !== null" max-width="620" @update:model-value="close">
+    <v-card v-if="figure" class="working" data-test="working">
+      <header>
+        <div>
+          <h2>{{ figure.label }}</h2>
+          <div class="answer">{{ text(figure) }}</div>
+        </div>
+        <button type="button" class="key small" aria-label="Close" @click="close">Close</button>
+      </header>
+      <p>{{ figure.how }}</p>
+      <table>
+        <caption class="visually-hidden">
+          What went in
+        </caption>
+        <tbody>
+          <tr v-for="(input, i) in figure.inputs" :key="i">
+            <th scope="row">
+              {{ input.label }}
+              <small v-if="input.read">
+                from {{ input.read.table }}, “{{ input.read.row }}”: {{ input.read.source
+                }}<template v-if="range(input)">, {{ range(input) }}</template>
+              </small>
+            </th>
+            <td>
+              <button
+                v-if="input.from && figures[input.from]"
+                type="button"
+                class="link"
+                @click="deeper(input.from)"
+              >
+                {{ text(input) }}
+              </button>
+              <template v-else>{{ text(input) }}</template>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <button v-if="trail.length > 1" type="button" class="key small" @click="back">Back</button>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.working {
+  padding: 20px 24px 22px;
+  display: block;
+  overflow: auto;
+}
+header {
+  display: flex;
+  justify-content: space-between;
+  align-items: start;
+}
+h2 {
+  margin: 0;
+  color: var(--soft);
+  font-size: 15px;
+}
+.answer {
+  font: 700 32px/1.15 var(--heading);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+  margin: 14px 0;
+}
+th {
+  text-align: left;
+  font-weight: 400;
+  padding: 6px 12px 6px 0;
+}
+td {
+  text-align: right;
+  white-space: nowrap;
+  font-weight: 600;
+  vertical-align: top;
+  padding: 6px 0;
+}
+tr {
+  border-top: 1px solid var(--line);
+}
+small {
+  display: block;
+  color: var(--soft);
+  font-size: 13px;
+}
+.link {
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  color: var(--accent);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,21 @@
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { cspHead } from './plugins/csp-head.ts';
+import { vuetify } from './plugins/vuetify.ts';
+import { router } from './router.ts';
+import './styles/fonts.css';
+import './styles/theme.css';
+import './styles/page.css';
+
+createApp(App)
+  .provide('usehead', cspHead())
+  .use(createPinia())
+  .use(router)
+  .use(vuetify)
+  .mount('#app');
+
+// after an update the old parts may be gone from the server: load the page anew
+window.addEventListener('vite:preloadError', () => window.location.reload());
+if (import.meta.env.PROD && 'serviceWorker' in navigator)
+  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));

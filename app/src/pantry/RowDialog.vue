@@ -1,0 +1,261 @@
+<script setup lang="ts">
+import {
+  allergens,
+  tones,
+  type Allergen,
+  type Ingredient,
+  type Outline,
+  type PantryTable,
+  type Recipe,
+} from '@pyrgotect/core';
+import { computed, ref } from 'vue';
+import { ValidationError } from 'yup';
+import ChoiceField from '../figures/ChoiceField.vue';
+import QuantityField from '../figures/QuantityField.vue';
+import OutlineFields from '../sheets/OutlineFields.vue';
+import { plain } from '../storage/builds.ts';
+import { usePantry, type RowOf } from '../stores/pantry.ts';
+import { columns } from './columns.ts';
+
+type Row = RowOf<PantryTable>;
+const props = defineProps<{ table: PantryTable; row: Row; isNew: boolean }>();
+const emit = defineEmits<{ close: [] }>();
+const pantry = usePantry();
+const draft = ref<Record<string, unknown> & { name: string }>(plain(props.row) as never);
+const problems = ref<string[]>([]);
+const fields = computed(() => columns[props.table]);
+const outline = computed(() => draft.value.outline as Outline | undefined);
+const recipe = computed(() =>
+  props.table === 'recipes' ? (draft.value as unknown as Recipe) : null,
+);
+const recipeChoices = computed(() =>
+  pantry.pantry.recipes.map((r) => ({ value: r.id, text: r.name })),
+);
+const toneChoices = tones.map((tone) => ({ value: tone as string, text: tone }));
+
+function addIngredient(): void {
+  recipe.value?.ingredients.push({ name: '', massG: 100, allergens: [] });
+}
+function toggle(ingredient: Ingredient, allergen: Allergen): void {
+  ingredient.allergens = ingredient.allergens.includes(allergen)
+    ? ingredient.allergens.filter((a) => a !== allergen)
+    : [...ingredient.allergens, allergen];
+}
+const set = (key: string, value: unknown): void => {
+  draft.value[key] = value;
+};
+async function save(): Promise<void> {
+  try {
+    const row = {
+      ...plain(draft.value),
+      name: draft.value.name.trim(),
+      source: 'own',
+    } as unknown as Row;
+    await pantry.saveRow(props.table, row as never);
+    emit('close');
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    problems.value = (error.inner.length > 0 ? error.inner : [error]).map(
+      (each) => `${each.path || 'This row'} ${each.errors[0] ?? 'is wrong'}`,
+    );
+  }
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="700" @update:model-value="emit('close')">
+    <v-card class="row" data-test="row-dialog">
+      <h1>{{ isNew ? 'A new row' : row.name }}</h1>
+      <p v-if="!isNew" class="soft">
+        Starting value: {{ row.source }}. Saving makes it your own; every cake that uses it is
+        worked out anew.
+      </p>
+      <label class="line">name <input v-model="draft.name" type="text" maxlength="80" /></label>
+      <p v-if="outline" class="sentence">
+        <OutlineFields :outline="outline" subject="It" @change="(o) => set('outline', o)" />
+      </p>
+      <div class="fields">
+        <div v-for="field in fields" :key="field.key" class="line">
+          <span
+            >{{ field.label }} <small v-if="field.hint" class="soft">{{ field.hint }}</small></span
+          >
+          <QuantityField
+            :model-value="draft[field.key] as number | null"
+            :kind="field.kind"
+            :label="field.label"
+            :min="field.range.min"
+            :max="field.range.max"
+            :nullable="field.nullable"
+            auto="none"
+            @update:model-value="(n) => (n !== null || field.nullable) && set(field.key, n)"
+          />
+        </div>
+        <template v-if="table === 'sponges' || table === 'spreads'">
+          <div class="line">
+            <span>recipe</span>
+            <ChoiceField
+              :model-value="String(draft.recipeId)"
+              label="Recipe"
+              :options="recipeChoices"
+              @update:model-value="(id) => set('recipeId', id)"
+            />
+          </div>
+          <div class="line">
+            <span>hatch in drawings</span>
+            <ChoiceField
+              :model-value="String(draft.tone)"
+              label="Hatch"
+              :options="toneChoices"
+              @update:model-value="(tone) => set('tone', tone)"
+            />
+          </div>
+        </template>
+        <template v-if="table === 'spreads'">
+          <label class="line"
+            ><span>can be a filling</span
+            ><input
+              type="checkbox"
+              :checked="Boolean(draft.canFill)"
+              @change="set('canFill', !draft.canFill)"
+          /></label>
+          <label class="line"
+            ><span>can be a coat</span
+            ><input
+              type="checkbox"
+              :checked="Boolean(draft.canCoat)"
+              @change="set('canCoat', !draft.canCoat)"
+          /></label>
+        </template>
+      </div>
+      <template v-if="recipe">
+        <h2>Ingredients</h2>
+        <ul>
+          <li v-for="(ingredient, i) in recipe.ingredients" :key="i">
+            <input
+              v-model="ingredient.name"
+              type="text"
+              maxlength="80"
+              :aria-label="`Ingredient ${i + 1}`"
+            />
+            <QuantityField
+              v-model="ingredient.massG"
+              kind="small"
+              :label="`Weight of ingredient ${i + 1}`"
+              :min="0.1"
+              :max="20000"
+            />
+            <v-menu :close-on-content-click="false">
+              <template #activator="{ props: activator }">
+                <button v-bind="activator" type="button" class="key small">
+                  {{ ingredient.allergens.join(', ') || 'no allergen' }}
+                </button>
+              </template>
+              <v-card class="allergens">
+                <label v-for="allergen in allergens" :key="allergen">
+                  <input
+                    type="checkbox"
+                    :checked="ingredient.allergens.includes(allergen)"
+                    @change="toggle(ingredient, allergen)"
+                  />
+                  {{ allergen }}
+                </label>
+              </v-card>
+            </v-menu>
+            <button
+              type="button"
+              class="key small quiet"
+              :aria-label="`Take out ${ingredient.name}`"
+              @click="recipe.ingredients.splice(i, 1)"
+            >
+              ×
+            </button>
+          </li>
+        </ul>
+        <p>
+          <button type="button" class="key small" @click="addIngredient">Add an ingredient</button>
+        </p>
+        <label class="line tall">
+          steps, one a line
+          <textarea
+            rows="4"
+            :value="recipe.steps.join('\n')"
+            @change="
+              recipe.steps = ($event.target as HTMLTextAreaElement).value
+                .split('\n')
+                .map((s) => s.trim())
+                .filter(Boolean)
+            "
+          />
+        </label>
+      </template>
+      <ul v-if="problems.length > 0" class="problems" role="alert">
+        <li v-for="problem in problems" :key="problem">{{ problem }}.</li>
+      </ul>
+      <p class="buttons">
+        <button type="button" class="key solid" data-test="save-row" @click="save">Save</button>
+        <button type="button" class="key" @click="emit('close')">Leave it</button>
+      </p>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.row {
+  padding: 20px 26px;
+  display: block;
+  overflow: auto;
+}
+.line {
+  display: flex;
+  justify-content: space-between;
+  gap: 14px;
+  align-items: baseline;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+.line input[type='text'],
+li input[type='text'],
+textarea {
+  font: inherit;
+  color: var(--ink);
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  padding: 4px 6px;
+  flex: 1;
+  max-width: 420px;
+}
+.tall {
+  display: grid;
+  gap: 4px;
+}
+textarea {
+  max-width: none;
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  padding: 3px 0;
+}
+.allergens {
+  padding: 10px 16px;
+  display: grid;
+}
+.problems {
+  background: var(--stop-wash);
+  border-left: 4px solid var(--stop);
+  padding: 8px 12px;
+  margin-top: 12px;
+}
+.buttons {
+  display: flex;
+  gap: 10px;
+  margin-top: 16px;
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { showText, type Plan } from '@pyrgotect/core';
+import { computed, ref } from 'vue';
+import { useWorking } from '../figures/working.ts';
+import { useBuild } from '../stores/build.ts';
+import { useSettings } from '../stores/settings.ts';
+import { labelOf, walkable } from './part-edits.ts';
+import { sheetStages, stageTitles, type SheetStage } from './stages.ts';
+
+const props = defineProps<{ plan: Plan }>();
+const emit = defineEmits<{
+  close: [];
+  select: [id: string];
+  go: [stage: SheetStage];
+  bench: [];
+  print: [];
+}>();
+const settings = useSettings();
+const working = useWorking();
+const store = useBuild();
+const text = ref('');
+const at = ref(0);
+
+interface Entry {
+  key: string;
+  title: string;
+  more: string;
+  run: () => void;
+}
+const entries = computed<Entry[]>(() => [
+  ...sheetStages.map((stage) => ({
+    key: `stage/${stage}`,
+    title: stageTitles[stage],
+    more: 'sheet',
+    run: () => emit('go', stage),
+  })),
+  { key: 'bench', title: 'To the bench', more: 'action', run: () => emit('bench') },
+  { key: 'print', title: 'Print the bench sheet', more: 'action', run: () => emit('print') },
+  { key: 'units', title: 'Switch units', more: 'action', run: () => void settings.switchUnits() },
+  { key: 'undo', title: 'Undo', more: 'action', run: () => store.undo() },
+  ...walkable(props.plan).map((id) => ({
+    key: `part/${id}`,
+    title: labelOf(id),
+    more: 'part of the cake',
+    run: () => emit('select', id),
+  })),
+  ...Object.values(props.plan.figures).map((figure) => ({
+    key: `figure/${figure.id}`,
+    title: figure.label,
+    more: showText(figure.value, figure.kind, settings.system),
+    run: () => working.open(figure.id),
+  })),
+]);
+const found = computed(() => {
+  const words = text.value.toLowerCase().split(/\s+/).filter(Boolean);
+  return entries.value
+    .filter((e) => words.every((w) => `${e.title} ${e.more}`.toLowerCase().includes(w)))
+    .slice(0, 40);
+});
+function pick(entry: Entry | undefined): void {
+  if (!entry) return;
+  emit('close');
+  entry.run();
+}
+const move = (by: number): void => {
+  at.value = Math.min(found.value.length - 1, Math.max(0, at.value + by));
+};
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
+    <v-card class="finder">
+      <input
+        v-model="text"
+        type="search"
+        autofocus
+        placeholder="A part, a figure, an action"
+        aria-label="Find"
+        @input="at = 0"
+        @keydown.down.prevent="move(1)"
+        @keydown.up.prevent="move(-1)"
+        @keydown.enter.prevent="pick(found[at])"
+      />
+      <ul>
+        <li v-for="(entry, i) in found" :key="entry.key">
+          <button type="button" :class="{ on: i === at }" @click="pick(entry)">
+            {{ entry.title }} <small>{{ entry.more }}</small>
+          </button>
+        </li>
+        <li v-if="found.length === 0" class="soft none">Nothing by that name in this build.</li>
+      </ul>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.finder {
+  padding: 14px;
+}
+input {
+  font: inherit;
+  font-size: 18px;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  border-bottom: 2px solid var(--accent);
+  outline: 0;
+  padding: 6px 4px;
+}
+ul {
+  list-style: none;
+  margin: 8px 0 0;
+  padding: 0;
+  height: 340px;
+  overflow: auto;
+}
+button {
+  width: 100%;
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  padding: 7px 8px;
+  text-align: left;
+}
+button.on,
+button:hover {
+  background: var(--accent-wash);
+}
+small {
+  color: var(--soft);
+  white-space: nowrap;
+}
+.none {
+  padding: 8px;
+}
+</style>

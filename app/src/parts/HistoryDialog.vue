@@ -1,0 +1,110 @@
+<script setup lang="ts">
+import { planBuild, type Build } from '@pyrgotect/core';
+import { format, parseISO } from 'date-fns';
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import SectionThumb from '../section/SectionThumb.vue';
+import { revisionsOf } from '../storage/builds.ts';
+import type { Revision } from '../storage/database.ts';
+import { useBuild } from '../stores/build.ts';
+import { usePantry } from '../stores/pantry.ts';
+
+const props = defineProps<{ buildId: string }>();
+const emit = defineEmits<{ close: [] }>();
+const store = useBuild();
+const pantry = usePantry();
+const revisions = shallowRef<Revision[]>([]);
+const chosen = ref<Revision | null>(null);
+
+onMounted(async () => {
+  await store.flush();
+  revisions.value = await revisionsOf(props.buildId);
+  chosen.value = revisions.value[1] ?? revisions.value[0] ?? null;
+});
+const section = computed(() =>
+  chosen.value ? planBuild(chosen.value.build, pantry.pantry).section : null,
+);
+function restore(): void {
+  const from = chosen.value?.build;
+  if (!from) return;
+  store.edit(`Back to version ${chosen.value!.revision}`, (draft) => {
+    Object.assign(draft, JSON.parse(JSON.stringify(from)) as Build);
+  });
+  emit('close');
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="760" @update:model-value="emit('close')">
+    <v-card class="history">
+      <h2>Earlier versions</h2>
+      <p class="soft">
+        The last {{ revisions.length }} savings. Going back is an edit like any other: it can be
+        undone.
+      </p>
+      <div class="both">
+        <ol>
+          <li v-for="revision in revisions" :key="revision.key">
+            <button
+              type="button"
+              :class="{ on: revision.key === chosen?.key }"
+              @click="chosen = revision"
+            >
+              <b>{{ revision.revision }}</b> {{ revision.label }}
+              <small>{{ format(parseISO(revision.at), 'd MMM, HH:mm:ss') }}</small>
+            </button>
+          </li>
+        </ol>
+        <div class="drawing">
+          <SectionThumb v-if="section" :section="section" :width="300" :height="260" />
+        </div>
+      </div>
+      <p class="row">
+        <button type="button" class="key solid" :disabled="!chosen" @click="restore">
+          Go back to version {{ chosen?.revision }}
+        </button>
+        <button type="button" class="key" @click="emit('close')">Close</button>
+      </p>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.history {
+  padding: 18px 24px 20px;
+  display: block;
+}
+h2 {
+  margin: 0;
+}
+.both {
+  display: grid;
+  grid-template-columns: 1fr 320px;
+  gap: 16px;
+  margin-top: 12px;
+}
+ol {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  max-height: 300px;
+  overflow: auto;
+}
+li button {
+  width: 100%;
+  text-align: left;
+  padding: 6px 10px;
+  border-top: 1px solid var(--line);
+}
+li button.on {
+  background: var(--accent-wash);
+}
+small {
+  display: block;
+  color: var(--soft);
+}
+.row {
+  display: flex;
+  gap: 10px;
+  margin-top: 14px;
+}
+</style>

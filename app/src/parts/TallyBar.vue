@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { show, type Build, type Caution, type Kind, type Plan } from '@pyrgotect/core';
+import { useNow } from '@vueuse/core';
+import { computed } from 'vue';
+import { useWorking } from '../figures/working.ts';
+import CautionList from '../figures/CautionList.vue';
+import { useSettings } from '../stores/settings.ts';
+import type { SheetStage } from './stages.ts';
+import { timeLeft } from './when.ts';
+
+const props = defineProps<{ build: Build; plan: Plan }>();
+const emit = defineEmits<{ go: [stage: SheetStage]; goTo: [caution: Caution] }>();
+const settings = useSettings();
+const working = useWorking();
+const now = useNow({ interval: 30_000 });
+
+const text = (value: number | null, kind: Kind): string => {
+  if (value === null) return '–';
+  const shown = show(value, kind, settings.system);
+  return `${shown.number} ${shown.unit}`.trim();
+};
+const cells = computed(() => {
+  const { tally } = props.plan;
+  return [
+    {
+      key: 'height',
+      value: text(tally.heightMm, 'size'),
+      label: 'finished height',
+      figure: 'height',
+    },
+    { key: 'mass', value: text(tally.massG, 'weight'), label: 'on the board', figure: 'mass' },
+    {
+      key: 'servings',
+      value: text(tally.servings, 'count'),
+      label: `servings, ${props.build.brief.servings} wanted`,
+      figure: 'servings',
+    },
+    {
+      key: 'frosting',
+      value: text(tally.frostingG, 'bowl'),
+      label: 'filling and frosting',
+      figure: 'frosting',
+    },
+    {
+      key: 'hands',
+      value: text(tally.handsOnMin, 'minutes'),
+      label: 'hands-on',
+      figure: 'hands-on',
+    },
+  ];
+});
+const left = computed(() => timeLeft(props.build.brief.serveAt, now.value));
+const serious = computed(() => props.plan.cautions.filter((c) => c.severity !== 'note').length);
+</script>
+
+<template>
+  <footer class="tally">
+    <button
+      v-for="cell in cells"
+      :key="cell.key"
+      type="button"
+      :data-test="`tally-${cell.key}`"
+      title="Where this comes from"
+      @click="plan.figures[cell.figure] && working.open(cell.figure)"
+    >
+      <b>{{ cell.value }}</b><span>{{ cell.label }}</span>
+    </button>
+    <button type="button" data-test="tally-left" title="To the brief" @click="emit('go', 'brief')">
+      <b>{{ left }}</b><span>until it is served</span>
+    </button>
+    <v-menu location="top end" :max-width="560">
+      <template #activator="{ props: activator }">
+        <button
+          v-bind="activator"
+          type="button"
+          :class="{ warn: serious > 0 }"
+          data-test="tally-cautions"
+        >
+          <b>{{ serious > 0 ? '▲ ' : '' }}{{ plan.cautions.length }}</b>
+          <span>{{ plan.cautions.length === 1 ? 'caution' : 'cautions' }}</span>
+        </button>
+      </template>
+      <v-card class="list">
+        <p v-if="plan.cautions.length === 0">Nothing to mind: it can be built as drawn.</p>
+        <CautionList :cautions="plan.cautions" @go="(caution) => emit('goTo', caution)" />
+      </v-card>
+    </v-menu>
+  </footer>
+</template>
+
+<style scoped>
+.tally {
+  background: var(--foot);
+  color: var(--foot-ink);
+  display: grid;
+  grid-template-columns: repeat(7, 1fr);
+  min-height: 66px;
+}
+button {
+  padding: 9px 8px 9px 18px;
+  border-left: 1px solid var(--foot-line);
+  text-align: left;
+  min-width: 0;
+}
+button:first-child {
+  border-left: 0;
+}
+button:hover {
+  background: color-mix(in srgb, var(--foot-ink) 9%, transparent);
+}
+button:focus-visible {
+  outline-color: var(--foot-ink);
+  outline-offset: -3px;
+}
+b {
+  font: 600 21px/1.1 var(--heading);
+  display: block;
+  white-space: nowrap;
+}
+span {
+  font-size: 13px;
+  color: var(--foot-soft);
+  white-space: nowrap;
+}
+.warn b {
+  color: var(--foot-warn);
+}
+.list {
+  padding: 4px 16px 16px;
+}
+@media (max-width: 1000px) {
+  .tally {
+    grid-template-columns: repeat(4, 1fr);
+  }
+  button {
+    border-top: 1px solid var(--foot-line);
+  }
+}
+</style>

@@ -1,0 +1,95 @@
+import {
+  limits,
+  setGapHeight,
+  setLayerHeight,
+  stretchLayers,
+  tierOf,
+  type Build,
+  type Plan,
+} from '@pyrgotect/core';
+import { useBuild } from '../stores/build.ts';
+
+export interface PartName {
+  tierId: string;
+  kind: 'layer' | 'gap' | 'coat' | 'crumb' | 'dab' | 'tier';
+  index: number;
+}
+
+/** "tier-1/gap/2" as what it names. Null for the board. */
+export function partName(id: string): PartName | null {
+  const [tierId, kind, index] = id.split('/');
+  if (!tierId || tierId === 'board') return null;
+  return { tierId, kind: (kind ?? 'tier') as PartName['kind'], index: Number(index ?? 0) };
+}
+
+/** The parts a person can choose, from the board up. */
+export const walkable = (plan: Plan): string[] =>
+  [...plan.section.parts]
+    .filter((part) => part.kind !== 'dam' && part.kind !== 'dab')
+    .sort((a, b) => a.y0 + a.y1 - (b.y0 + b.y1))
+    .map((part) => part.id);
+
+/** Thickness of a layer or gap, mm; null for parts whose thickness is set elsewhere. */
+export function thicknessOfPart(build: Build, id: string): number | null {
+  const name = partName(id);
+  if (!name) return null;
+  const tier = tierOf(build, name.tierId);
+  if (name.kind === 'layer') return tier.layers[name.index]?.heightMm ?? null;
+  if (name.kind === 'gap') return tier.gaps[name.index]?.heightMm ?? null;
+  return null;
+}
+
+/** Sets the thickness of a layer or gap, or of all of its kind; one undo step for each run. */
+export function setThickness(id: string, heightMm: number, all: boolean): void {
+  const name = partName(id);
+  if (!name || !Number.isFinite(heightMm)) return;
+  const store = useBuild();
+  const index = all ? null : name.index;
+  const what = all ? (name.kind === 'layer' ? 'All layers' : 'All fillings') : labelOf(id);
+  store.edit(
+    `${what} thickness`,
+    (draft) => {
+      const tier = tierOf(draft, name.tierId);
+      if (name.kind === 'layer') setLayerHeight(tier, index, heightMm);
+      if (name.kind === 'gap') setGapHeight(tier, index, heightMm);
+    },
+    `thickness/${id}/${all}`,
+  );
+}
+
+/** Stretches the layers of a tier so that it becomes `heightMm` high. */
+export function setTierHeight(tierId: string, heightMm: number, nowMm: number): void {
+  useBuild().edit(
+    'Height of the cake',
+    (draft) => stretchLayers(tierOf(draft, tierId), heightMm - nowMm),
+    `height/${tierId}`,
+  );
+}
+
+export function labelOf(id: string): string {
+  const name = partName(id);
+  if (!name) return 'Board';
+  switch (name.kind) {
+    case 'layer':
+      return `Layer ${name.index + 1}`;
+    case 'gap':
+      return `Filling ${name.index + 1}`;
+    case 'coat':
+      return 'Coat';
+    case 'crumb':
+      return 'Crumb coat';
+    case 'dab':
+      return 'Dab';
+    default:
+      return 'Tier';
+  }
+}
+
+/** The sheet a part belongs to. */
+export function stageOf(id: string): 'stack' | 'coat' {
+  const name = partName(id);
+  return name?.kind === 'coat' || name?.kind === 'crumb' ? 'coat' : 'stack';
+}
+
+export const rangeOfPart = (id: string): { min: number; max: number } =>
+  partName(id)?.kind === 'layer' ? limits.layerMm : limits.gapMm;

@@ -1,0 +1,30 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import ShelfView from './views/ShelfView.vue';
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'shelf', component: ShelfView },
+    {
+      path: '/build/:id/:stage(brief|stack|bake|coat)',
+      name: 'build',
+      component: () => import('./views/BuildView.vue'),
+      props: true,
+    },
+    { path: '/build/:id', redirect: (to) => `/build/${String(to.params.id)}/stack` },
+    {
+      path: '/build/:id/bench',
+      name: 'bench',
+      component: () => import('./views/BenchView.vue'),
+      props: true,
+    },
+    {
+      path: '/build/:id/print',
+      name: 'print',
+      component: () => import('./views/PrintView.vue'),
+      props: true,
+    },
+    { path: '/pantry', name: 'pantry', component: () => import('./views/PantryView.vue') },
+    { path: '/:rest(.*)*', name: 'lost', component: () => import('./views/LostView.vue') },
+  ],
+});

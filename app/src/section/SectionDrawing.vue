@@ -1,0 +1,412 @@
+<script setup lang="ts">
+import {
+  depthMm,
+  say,
+  showText,
+  stepOf,
+  type Build,
+  type Plan,
+  type SectionPart,
+} from '@pyrgotect/core';
+import { useElementSize } from '@vueuse/core';
+import { computed, ref, useTemplateRef } from 'vue';
+import {
+  labelOf,
+  rangeOfPart,
+  setThickness,
+  setTierHeight,
+  thicknessOfPart,
+} from '../parts/part-edits.ts';
+import { useBuild } from '../stores/build.ts';
+import { usePantry } from '../stores/pantry.ts';
+import { useSettings } from '../stores/settings.ts';
+import { fitSection, scaleText, spread, type Scale } from './scale.ts';
+import PlanFromAbove from './PlanFromAbove.vue';
+import SectionHandle from './SectionHandle.vue';
+import SectionRuler from './SectionRuler.vue';
+import { fillOf } from './tones.ts';
+
+const props = defineProps<{ build: Build; plan: Plan; selected: string | null }>();
+const emit = defineEmits<{ select: [id: string] }>();
+const settings = useSettings();
+const store = useBuild();
+
+const pane = useTemplateRef<HTMLElement>('pane');
+const { width, height } = useElementSize(pane);
+
+// while a boundary is dragged the scale stands still, or the drawing would run from the finger
+const held = ref<Scale | null>(null);
+const scale = computed<Scale>(
+  () => held.value ?? fitSection(props.plan.section, width.value || 512, height.value || 640),
+);
+const X = (mm: number): number => scale.value.axisPx + mm * scale.value.pxPerMm;
+const Y = (mm: number): number => scale.value.basePx - mm * scale.value.pxPerMm;
+
+const boxes = computed(() =>
+  props.plan.section.parts.map((part) => ({
+    part,
+    x: X(part.x0),
+    y: Y(part.y1),
+    w: (part.x1 - part.x0) * scale.value.pxPerMm,
+    h: Math.max(0, (part.y1 - part.y0) * scale.value.pxPerMm),
+  })),
+);
+const marked = computed(() => boxes.value.find((box) => box.part.id === props.selected) ?? null);
+
+const choosable = (part: SectionPart): string =>
+  part.kind === 'dam' ? part.id.replace(/\/dam-.*/, '') : part.id;
+const edge = computed(() => Math.max(...props.plan.section.tiers.map((t) => X(t.widthMm / 2))));
+
+/** A slider on the upper edge of every layer and gap: dragging it thickens that part. */
+const handles = computed(() =>
+  boxes.value
+    .filter(({ part }) => part.kind === 'layer' || part.kind === 'gap')
+    .map(({ part, y }) => ({
+      id: part.id,
+      label: `${labelOf(part.id)}, thickness`,
+      y,
+      x: edge.value + (part.kind === 'layer' ? 13 : 31),
+      from: X(part.x0),
+      mm: thicknessOfPart(props.build, part.id) ?? 0,
+      range: rangeOfPart(part.id),
+    })),
+);
+
+const labels = computed(() => {
+  const shown = boxes.value.filter(({ part }) => part.kind === 'layer' || part.kind === 'gap');
+  const wanted = shown.map((box) => box.y + box.h / 2);
+  const placed = spread(wanted, 15, 30, Math.max(40, height.value - 40));
+  return shown.map(({ part }, i) => ({
+    id: part.id,
+    at: wanted[i]!,
+    y: placed[i]!,
+    text: showText(thicknessOfPart(props.build, part.id) ?? 0, 'thickness', settings.system),
+    kind: part.kind === 'layer' ? `layer ${Number(part.id.split('/').at(-1)) + 1}` : 'filling',
+  }));
+});
+
+const topY = computed(() => Y(props.plan.section.heightMm));
+const leftX = computed(() => Math.min(...props.plan.section.tiers.map((t) => X(-t.widthMm / 2))));
+const dimX = computed(() =>
+  Math.max(34, Math.min(leftX.value, X(-props.plan.section.halfWidthMm)) - 26),
+);
+
+/* A flat cake leaves room above its section: there it is drawn from above, on the same axis. */
+const pantry = usePantry();
+const board = computed(
+  () => pantry.pantry.boards.find((row) => row.id === props.build.boardId) ?? null,
+);
+const foot = computed(() => {
+  const { coat } = props.plan.tiers[0]!;
+  return coat.ok ? coat.value.finished : props.build.tiers[0]!.outline;
+});
+const above = computed(() => {
+  const deep = depthMm(board.value?.outline ?? foot.value) * scale.value.pxPerMm;
+  const room = topY.value - 62 - 56;
+  return deep <= room ? { y: 56 + room / 2 } : null;
+});
+
+const cautionOf = computed(() => {
+  const map = new Map<string, string>();
+  for (const caution of props.plan.cautions)
+    if (caution.part && caution.severity !== 'note' && !map.has(caution.part))
+      map.set(caution.part, say(caution.title, settings.system));
+  return map;
+});
+
+/* Dragging: the value follows the finger, snapped to the unit's step; shift takes all alike. */
+const tip = ref<{ x: number; y: number; text: string } | null>(null);
+function drag(
+  id: string,
+  startMm: number,
+  byPx: number,
+  shift: boolean,
+  at: { x: number; y: number },
+): void {
+  const step = stepOf('thickness', settings.system);
+  const { min, max } = rangeOfPart(id);
+  const mm = Math.min(
+    max,
+    Math.max(min, Math.round((startMm + byPx / scale.value.pxPerMm) / step) * step),
+  );
+  setThickness(id, mm, shift);
+  const now = thicknessOfPart(store.build ?? props.build, id) ?? mm;
+  tip.value = { ...at, text: `${labelOf(id)}: ${showText(now, 'thickness', settings.system)}` };
+}
+function nudge(id: string, steps: number, shift: boolean): void {
+  const now = thicknessOfPart(props.build, id);
+  if (now === null) return;
+  const step = stepOf('thickness', settings.system);
+  const { min, max } = rangeOfPart(id);
+  setThickness(id, Math.min(max, Math.max(min, now + steps * step)), shift);
+}
+function hold(): void {
+  held.value = { ...scale.value };
+  store.endRun();
+}
+function letGo(): void {
+  held.value = null;
+  tip.value = null;
+  store.endRun();
+}
+
+const tower = computed(() => props.plan.tiers[0]!);
+function dragHeight(startMm: number, byPx: number): void {
+  const step = stepOf('thickness', settings.system);
+  const wanted = Math.round((startMm + byPx / scale.value.pxPerMm) / step) * step;
+  setTierHeight(tower.value.tierId, wanted, tower.value.stack.finishedMm);
+  tip.value = {
+    x: dimX.value + 60,
+    y: topY.value,
+    text: `height ${showText(store.plan?.tally.heightMm ?? wanted, 'span', settings.system)}`,
+  };
+}
+function nudgeHeight(steps: number): void {
+  const now = tower.value.stack.finishedMm;
+  setTierHeight(tower.value.tierId, now + steps * stepOf('thickness', settings.system), now);
+}
+</script>
+
+<template>
+  <div ref="pane" class="pane">
+    <svg
+      v-if="width > 0"
+      :width="width"
+      :height="height"
+      :viewBox="`0 0 ${width} ${height}`"
+      role="group"
+      :aria-label="`Section through ${build.name}`"
+    >
+      <text x="20" y="34" font-size="16">Section, {{ scaleText(scale) }}</text>
+
+      <PlanFromAbove
+        v-if="above"
+        :cake="build.tiers[0]!.outline"
+        :finished="foot"
+        :board="board"
+        :brief="build.brief"
+        :x="X(0)"
+        :y="above.y"
+        :px-per-mm="scale.pxPerMm"
+      />
+      <text v-if="above" class="soft-text" :x="width - 20" y="34" font-size="14" text-anchor="end">
+        above: from the top, same scale
+      </text>
+
+      <g class="ground">
+        <line
+          :x1="14"
+          :x2="width - 14"
+          :y1="Y(-plan.section.boardMm)"
+          :y2="Y(-plan.section.boardMm)"
+        />
+        <path
+          v-for="i in Math.floor((width - 36) / 15)"
+          :key="i"
+          :d="`M${14 + i * 15} ${Y(-plan.section.boardMm)}l-8 8`"
+        />
+      </g>
+
+      <rect
+        v-for="box in boxes"
+        :key="box.part.id"
+        :data-part="box.part.id"
+        class="part"
+        :class="[box.part.kind, { thin: box.h < 3 }]"
+        :x="box.x"
+        :y="box.y"
+        :width="box.w"
+        :height="box.h"
+        :fill="fillOf(box.part.tone)"
+        :rx="box.part.kind === 'coat' ? 2 : 0"
+        @click="emit('select', choosable(box.part))"
+      >
+        <title>{{ box.part.label }}</title>
+      </rect>
+
+      <line class="axis" :x1="X(0)" :x2="X(0)" :y1="topY - 14" :y2="Y(0)" />
+
+      <rect
+        v-if="marked"
+        class="marked"
+        :x="marked.x - 1.5"
+        :y="marked.y - 1.5"
+        :width="marked.w + 3"
+        :height="marked.h + 3"
+      />
+
+      <!-- height, with its arrow to drag -->
+      <g class="dimension">
+        <line :x1="dimX" :x2="dimX" :y1="Y(0)" :y2="topY" />
+        <path
+          v-for="y in [Y(0), topY]"
+          :key="y"
+          :d="`M${dimX - 6} ${y}h12M${dimX - 4} ${y + 4}l8 -8`"
+        />
+        <path
+          class="thinline"
+          :d="`M${dimX + 9} ${topY}H${leftX - 4}M${dimX + 9} ${Y(0)}H${leftX - 4}`"
+        />
+        <text
+          :x="dimX - 9"
+          :y="(Y(0) + topY) / 2"
+          text-anchor="middle"
+          font-size="16"
+          font-weight="600"
+          :transform="`rotate(-90 ${dimX - 9} ${(Y(0) + topY) / 2})`"
+        >
+          {{ showText(plan.section.heightMm, 'size', settings.system) }}
+        </text>
+      </g>
+
+      <!-- thickness of each layer and filling -->
+      <g v-for="label in labels" :key="label.id" class="label" @click="emit('select', label.id)">
+        <path class="thinline" :d="`M${edge + 42} ${label.at}L${edge + 54} ${label.y}`" />
+        <text
+          :x="edge + 58"
+          :y="label.y + 4.5"
+          font-size="14"
+          :class="{ chosen: label.id === selected }"
+        >
+          {{ label.text }}
+          <tspan class="soft-text" font-size="12.5">{{ ' ' + label.kind }}</tspan>
+          <tspan v-if="cautionOf.has(label.id)" class="alert">{{ ' ▲' }}</tspan>
+        </text>
+        <title>{{ cautionOf.get(label.id) ?? label.kind }}</title>
+      </g>
+
+      <SectionHandle
+        v-for="handle in handles"
+        :key="handle.id"
+        :label="handle.label"
+        :x="handle.x"
+        :y="handle.y"
+        :from="handle.from"
+        :chosen="handle.id === selected"
+        :value="handle.mm"
+        :min="handle.range.min"
+        :max="handle.range.max"
+        :text="showText(handle.mm, 'thickness', settings.system)"
+        @hold="
+          hold();
+          emit('select', handle.id);
+        "
+        @drag="(px, shift, at) => drag(handle.id, px.start, px.by, shift, at)"
+        @nudge="(steps, shift) => nudge(handle.id, steps, shift)"
+        @release="letGo"
+      />
+      <SectionHandle
+        label="Finished height"
+        arrow
+        :x="dimX"
+        :y="topY"
+        :from="dimX"
+        :chosen="false"
+        :value="tower.stack.finishedMm"
+        :min="20"
+        :max="1000"
+        :text="showText(plan.section.heightMm, 'size', settings.system)"
+        @hold="hold"
+        @drag="(px) => dragHeight(px.start, px.by)"
+        @nudge="nudgeHeight"
+        @release="letGo"
+      />
+
+      <SectionRuler
+        :scale="scale"
+        :half-width-mm="plan.section.halfWidthMm"
+        :y="Y(-plan.section.boardMm) + 20"
+        :inches="settings.system.length === 'in'"
+        :width-text="showText(plan.tally.widthMm, 'size', settings.system)"
+      />
+
+      <g
+        v-if="tip"
+        class="tip"
+        :transform="`translate(${Math.max(70, Math.min(width - 80, tip.x))} ${tip.y - 22})`"
+      >
+        <rect x="-70" y="-15" width="140" height="23" rx="3" />
+        <text text-anchor="middle" y="2" font-size="14">{{ tip.text }}</text>
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.pane {
+  position: absolute;
+  inset: 0;
+  --board: var(--ink);
+}
+svg {
+  display: block;
+  touch-action: none;
+}
+.ground line {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.ground path {
+  stroke: var(--ink);
+  stroke-width: 0.8;
+}
+.part {
+  stroke: #2a1f35;
+  stroke-width: 0.9;
+  cursor: pointer;
+}
+.part.coat {
+  stroke-width: 1.7;
+}
+.part.crumb,
+.part.thin {
+  stroke-width: 0.5;
+}
+.part:hover {
+  filter: brightness(0.96);
+}
+.axis {
+  stroke: var(--ink);
+  stroke-width: 0.7;
+  stroke-dasharray: 10 3 2 3;
+  opacity: 0.55;
+  pointer-events: none;
+}
+.marked {
+  fill: none;
+  stroke: var(--accent);
+  stroke-width: 2.6;
+  pointer-events: none;
+}
+.dimension line,
+.dimension path {
+  stroke: var(--ink);
+  stroke-width: 1.1;
+  fill: none;
+}
+.thinline,
+.dimension .thinline {
+  stroke: var(--soft);
+  stroke-width: 0.7;
+  fill: none;
+}
+.label {
+  cursor: pointer;
+}
+.label .chosen {
+  font-weight: 600;
+  fill: var(--accent);
+}
+.alert {
+  fill: var(--warn-mark);
+}
+.tip {
+  pointer-events: none;
+}
+.tip rect {
+  fill: var(--ink);
+}
+.tip text {
+  fill: var(--milk);
+}
+</style>

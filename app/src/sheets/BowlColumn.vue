@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import { showText, type Bowl, type Spread } from '@pyrgotect/core';
+import { computed } from 'vue';
+import { spread as spreadApart } from '../section/scale.ts';
+import { fillOf } from '../section/tones.ts';
+import { useSettings } from '../stores/settings.ts';
+import { useWorking } from '../figures/working.ts';
+
+/** A bowl as a column: what it is shared out to, in working order from the bottom up. */
+const props = defineProps<{ bowl: Bowl; spread: Spread | null; pxPerG: number; high: number }>();
+const settings = useSettings();
+const working = useWorking();
+const columnWide = 66;
+const width = 252;
+
+interface Band {
+  label: string;
+  massG: number;
+  kind: 'use' | 'loss' | 'left';
+  figure: string | null;
+}
+/** Equal uses that follow each other are shown as one: three fillings, not three lines. */
+const bands = computed<Band[]>(() => {
+  const groups = new Map<string, Band>();
+  const names = {
+    dab: 'dab',
+    dam: 'dams',
+    gap: 'fillings',
+    crumb: 'crumb coat',
+    coat: 'coat',
+    piping: 'piping',
+    reserve: 'kept back',
+  };
+  for (const use of props.bowl.uses) {
+    const known = groups.get(use.kind);
+    if (known) known.massG += use.massG;
+    else
+      groups.set(use.kind, {
+        label: names[use.kind],
+        massG: use.massG,
+        kind: 'use',
+        figure: use.figure,
+      });
+  }
+  const lost = props.bowl.lostG;
+  return [
+    ...groups.values(),
+    { label: 'lost on the way', massG: lost, kind: 'loss' as const, figure: null },
+    { label: 'left over', massG: props.bowl.leftG, kind: 'left' as const, figure: null },
+  ].filter((band) => band.massG > 0.5);
+});
+const drawn = computed(() => {
+  let y = props.high;
+  const boxes = bands.value.map((band) => {
+    const h = band.massG * props.pxPerG;
+    y -= h;
+    return { band, y, h };
+  });
+  const placed = spreadApart(
+    boxes.map((b) => b.y + b.h / 2),
+    16,
+    10,
+    props.high - 4,
+  );
+  return boxes.map((box, i) => ({ ...box, textY: placed[i]! }));
+});
+</script>
+
+<template>
+  <figure>
+    <svg
+      :width="width"
+      :height="high + 6"
+      :viewBox="`0 0 ${width} ${high + 6}`"
+      role="img"
+      :aria-label="`${bowl.name}, ${showText(bowl.makeG, 'bowl', settings.system)}`"
+    >
+      <g v-for="(box, i) in drawn" :key="i" :class="box.band.kind">
+        <rect
+          x="2"
+          :y="box.y"
+          :width="columnWide"
+          :height="box.h"
+          :fill="box.band.kind === 'use' ? fillOf(spread?.tone ?? 'ivory') : 'none'"
+          class="band"
+        />
+        <path
+          class="leader"
+          :d="`M${columnWide + 4} ${box.y + box.h / 2}L${columnWide + 15} ${box.textY}`"
+        />
+        <text :x="columnWide + 19" :y="box.textY + 4.5" font-size="14">{{ box.band.label }}</text>
+        <text
+          :x="width - 4"
+          :y="box.textY + 4.5"
+          font-size="14"
+          text-anchor="end"
+          class="soft-text"
+        >
+          {{ showText(box.band.massG, 'small', settings.system) }}
+        </text>
+      </g>
+      <path :d="`M-2 ${high}H${columnWide + 6}`" class="floor" />
+    </svg>
+    <figcaption>
+      <button type="button" @click="working.open(`bowl/${bowl.spreadId}/make`)">
+        <b>{{ bowl.name }}</b>
+        <span data-test="bowl-make">{{ showText(bowl.makeG, 'bowl', settings.system) }}</span>,
+        {{
+          bowl.mixes === 1
+            ? 'one mixing'
+            : `${bowl.mixes} mixings of ${showText(bowl.eachMixG, 'bowl', settings.system)}`
+        }}
+      </button>
+    </figcaption>
+  </figure>
+</template>
+
+<style scoped>
+figure {
+  margin: 0;
+}
+.band {
+  stroke: #2a1f35;
+  stroke-width: 1;
+}
+.left .band {
+  stroke: var(--soft);
+  stroke-dasharray: 4 3;
+}
+.loss .band {
+  stroke: var(--soft);
+}
+.leader {
+  stroke: var(--soft);
+  stroke-width: 0.7;
+  fill: none;
+}
+.floor {
+  stroke: var(--ink);
+  stroke-width: 2.5;
+}
+figcaption button {
+  text-align: left;
+  line-height: 1.35;
+  color: var(--soft);
+}
+figcaption b {
+  display: block;
+  color: var(--ink);
+}
+figcaption span {
+  font-weight: 700;
+  color: var(--ink);
+}
+figcaption button:hover b {
+  color: var(--accent);
+}
+</style>

@@ -1,0 +1,281 @@
+<script setup lang="ts">
+import {
+  allergens,
+  coatStyles,
+  limits,
+  portionBlocks,
+  showText,
+  styleRows,
+  type Allergen,
+  type Build,
+  type Caution,
+  type Cutting,
+  type Plan,
+  type Portion,
+} from '@pyrgotect/core';
+import { computed, ref } from 'vue';
+import CautionList from '../figures/CautionList.vue';
+import ChoiceField from '../figures/ChoiceField.vue';
+import FigureValue from '../figures/FigureValue.vue';
+import QuantityField from '../figures/QuantityField.vue';
+import { useSettings } from '../stores/settings.ts';
+import CuttingMap from './CuttingMap.vue';
+import DraftDialog from './DraftDialog.vue';
+import { useSheet } from './useSheet.ts';
+
+const props = defineProps<{ build: Build; plan: Plan }>();
+const emit = defineEmits<{ goTo: [caution: Caution] }>();
+const settings = useSettings();
+const { store, tier, cautionsOf } = useSheet(props);
+const cautions = cautionsOf('brief');
+const drafting = ref(false);
+const brief = computed(() => props.build.brief);
+
+const edit = (label: string, change: Partial<Build['brief']>): void =>
+  store.edit(label, (draft) => void Object.assign(draft.brief, change));
+const blockText = (portion: Portion): string => {
+  const block = portionBlocks[portion];
+  return `${showText(block.wideMm, 'span', settings.system)} × ${showText(block.deepMm, 'span', settings.system)}`;
+};
+const portionChoices = computed(() => [
+  { value: 'dessert' as Portion, text: `dessert portions, ${blockText('dessert')}` },
+  { value: 'small' as Portion, text: `small portions, ${blockText('small')}` },
+]);
+const cuttingChoices: { value: Cutting; text: string }[] = [
+  { value: 'grid', text: 'blocks, placed for the most' },
+  { value: 'middle grid', text: 'blocks, first cut through the middle' },
+  { value: 'rings', text: 'rings from the outside in' },
+  { value: 'wedges', text: 'wedges' },
+];
+const why: Record<Cutting, string> = {
+  grid: 'The grid is shifted until most blocks are at least three quarters cake. Most servings; the cutter needs the map.',
+  'middle grid':
+    'The trade’s habit: halve it, then work outwards. Easier without a map, a few servings fewer.',
+  rings: 'A circle one portion deep, cut into slices; then the next ring. Usual for tall rounds.',
+  wedges: 'As at home. Wedges are larger than blocks, so there are fewer of them.',
+};
+const lookChoices = coatStyles.map((style) => ({
+  value: style,
+  text: styleRows[style].title.toLowerCase(),
+}));
+const title = computed(() =>
+  props.plan.servings.spare < 0
+    ? `${-props.plan.servings.spare} servings short`
+    : props.plan.servings.spare === 0
+      ? `${props.plan.servings.count} servings, none over`
+      : `${props.plan.servings.count} servings, ${props.plan.servings.spare} over`,
+);
+function setLook(look: Build['brief']['look']): void {
+  store.edit('Look', (draft) => {
+    draft.brief.look = look;
+    for (const each of draft.tiers) {
+      each.coat.style = look;
+      each.coat.crumbMm = each.coat.sideMm = each.coat.topMm = null;
+    }
+  });
+}
+function toggle(allergen: Allergen): void {
+  const out = new Set(brief.value.keepOut);
+  if (!out.delete(allergen)) out.add(allergen);
+  edit('Kept out', { keepOut: [...out] });
+}
+const input = (event: Event): string => (event.target as HTMLInputElement).value;
+</script>
+
+<template>
+  <div>
+    <h1 data-test="sheet-title">{{ title }}</h1>
+    <p class="sentence">
+      For
+      <QuantityField
+        :model-value="brief.servings"
+        kind="count"
+        label="Servings wanted"
+        :min="limits.servings.min"
+        :max="limits.servings.max"
+        @update:model-value="(n) => n !== null && edit('Servings', { servings: n })"
+      />
+      guests, in
+      <ChoiceField
+        :model-value="brief.portion"
+        label="Portion"
+        :options="portionChoices"
+        @update:model-value="(portion) => edit('Portion', { portion })"
+      />, cut as
+      <ChoiceField
+        :model-value="brief.cutting"
+        label="Way of cutting"
+        :options="cuttingChoices"
+        @update:model-value="(cutting) => edit('Cutting', { cutting })"
+      />. It should look
+      <ChoiceField
+        :model-value="brief.look"
+        label="Look"
+        :options="lookChoices"
+        @update:model-value="setLook"
+      />
+      and be served
+      <input
+        class="date"
+        type="datetime-local"
+        aria-label="Date and time of serving"
+        :value="brief.serveAt?.slice(0, 16) ?? ''"
+        @change="edit('Serving time', { serveAt: input($event) || null })"
+      />
+    </p>
+    <p class="start">
+      <button type="button" class="key solid" data-test="draft" @click="drafting = true">
+        Draft it
+      </button>
+      <span class="soft">three whole builds to choose from; your brief stays as it is</span>
+    </p>
+
+    <div class="map">
+      <CuttingMap
+        :outline="tier.outline"
+        :portion="brief.portion"
+        :cutting="brief.cutting"
+        :size="252"
+      />
+      <div>
+        <h2>How it is cut</h2>
+        <p class="lead">{{ why[brief.cutting] }}</p>
+        <p>
+          <FigureValue :value="plan.servings.count" kind="count" figure="servings" large /> servings
+          <template v-if="plan.servings.portionG !== null">
+            of about <FigureValue :value="plan.servings.portionG" kind="small" figure="portion" />
+          </template>
+        </p>
+        <label class="check">
+          <input
+            type="checkbox"
+            :checked="brief.halves"
+            @change="edit('Halves', { halves: !brief.halves })"
+          />
+          cut across at half height first, two portions above each other
+        </label>
+      </div>
+    </div>
+
+    <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
+
+    <h2>For whom and where</h2>
+    <div class="words">
+      <label
+        >occasion
+        <input
+          type="text"
+          maxlength="80"
+          :value="brief.occasion"
+          @change="edit('Occasion', { occasion: input($event) })"
+      /></label>
+      <label
+        >place and way there
+        <input
+          type="text"
+          maxlength="80"
+          :value="brief.place"
+          @change="edit('Place', { place: input($event) })"
+      /></label>
+      <label class="all"
+        >notes
+        <input
+          type="text"
+          maxlength="2000"
+          :value="brief.notes"
+          @change="edit('Notes', { notes: input($event) })"
+      /></label>
+    </div>
+
+    <h2>Keep out of it</h2>
+    <p class="chips">
+      <button
+        v-for="allergen in allergens"
+        :key="allergen"
+        type="button"
+        class="key small"
+        :class="{ solid: brief.keepOut.includes(allergen) }"
+        :aria-pressed="brief.keepOut.includes(allergen)"
+        @click="toggle(allergen)"
+      >
+        {{ allergen }}
+      </button>
+    </p>
+    <p class="lead">
+      This cake holds {{ plan.allergens.join(', ') || 'none of these' }}. What it may have touched
+      in your kitchen the program cannot know; your local food code says what to declare.
+    </p>
+    <DraftDialog v-if="drafting" :build="build" @close="drafting = false" />
+  </div>
+</template>
+
+<style scoped>
+.start {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  margin: 12px 0 4px;
+}
+.map {
+  display: grid;
+  grid-template-columns: 252px 1fr;
+  gap: 24px;
+  align-items: start;
+  margin-top: 14px;
+}
+.map h2 {
+  margin-top: 6px;
+}
+.date,
+.words input {
+  font: inherit;
+  color: var(--accent);
+  font-weight: 600;
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  padding: 1px 5px;
+}
+.words {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px 18px;
+}
+.words label {
+  display: grid;
+  color: var(--soft);
+  font-size: 13.5px;
+}
+.words input {
+  font-size: 15px;
+  font-weight: 400;
+  color: var(--ink);
+  padding: 5px;
+}
+.words .all {
+  grid-column: 1 / 3;
+}
+.check {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  margin-top: 10px;
+}
+.check input {
+  accent-color: var(--accent);
+}
+.chips {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+@media (max-width: 700px) {
+  .map,
+  .words {
+    grid-template-columns: 1fr;
+  }
+  .words .all {
+    grid-column: auto;
+  }
+}
+</style>

@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
+import { planBuild, showText, type Plan } from '@pyrgotect/core';
+import { useIntersectionObserver } from '@vueuse/core';
+import { computed, shallowRef, useTemplateRef, watch } from 'vue';
+import type { Build } from '@pyrgotect/core';
+import IconPath from '../parts/IconPath.vue';
+import { servedText, timeLeft } from '../parts/when.ts';
+import SectionThumb from '../section/SectionThumb.vue';
+import { database, type ShelfEntry } from '../storage/database.ts';
+import { usePantry } from '../stores/pantry.ts';
+import { useSettings } from '../stores/settings.ts';
+
+const props = defineProps<{ entry: ShelfEntry; now: Date }>();
+const emit = defineEmits<{ duplicate: []; remove: []; saveFile: [] }>();
+const settings = useSettings();
+const pantry = usePantry();
+const card = useTemplateRef<HTMLElement>('card');
+const build = shallowRef<Build | null>(null);
+const near = shallowRef(false);
+
+// drawn only when it comes near the window: a shelf may hold thousands
+const { stop } = useIntersectionObserver(
+  card,
+  ([entry]) => {
+    if (!entry?.isIntersecting) return;
+    near.value = true;
+    stop();
+  },
+  { rootMargin: '300px' },
+);
+watch(
+  () => [near.value, props.entry.updatedAt] as const,
+  async ([isNear]) => {
+    if (isNear) build.value = (await database.builds.get(props.entry.id))?.build ?? null;
+  },
+  { immediate: true },
+);
+const plan = computed<Plan | null>(() =>
+  build.value ? planBuild(build.value, pantry.pantry) : null,
+);
+const stops = computed(() => plan.value?.cautions.filter((c) => c.severity === 'stop').length ?? 0);
+const left = computed(() => timeLeft(props.entry.serveAt, props.now));
+const progress = computed(() => {
+  const done = build.value?.bench.done.length ?? 0;
+  const all = plan.value?.steps.ok ? plan.value.steps.value.length : 0;
+  return done > 0 && all > 0 ? `${Math.min(done, all)} of ${all} steps done` : '';
+});
+</script>
+
+<template>
+  <article ref="card" class="card">
+    <router-link class="open" :to="`/build/${entry.id}/stack`" :aria-label="`Open ${entry.name}`">
+      <div class="drawing">
+        <SectionThumb
+          v-if="plan"
+          :section="plan.section"
+          :width="270"
+          :height="150"
+          :fit-mm="{ width: 420, height: 190 }"
+        />
+      </div>
+      <h2>{{ entry.name }}</h2>
+    </router-link>
+    <p class="soft">{{ entry.occasion || 'no occasion yet' }}</p>
+    <p class="soft">
+      {{ servedText(entry.serveAt) || 'no date yet'
+      }}<template v-if="entry.serveAt && left !== 'past'">, in {{ left }}</template>
+    </p>
+    <p v-if="plan" class="figures">
+      <b>{{ showText(plan.tally.heightMm, 'size', settings.system) }}</b> high,
+      <b>{{ plan.tally.servings }}</b> servings<template v-if="plan.tally.massG !== null"
+        >, <b>{{ showText(plan.tally.massG, 'weight', settings.system) }}</b></template
+      >
+    </p>
+    <p v-if="stops > 0" class="stop">
+      ■ {{ stops === 1 ? 'one thing' : `${stops} things` }} to put right
+    </p>
+    <p v-else-if="progress" class="soft">{{ progress }}</p>
+    <div class="actions">
+      <button
+        type="button"
+        :title="`Copy ${entry.name}`"
+        :aria-label="`Copy ${entry.name}`"
+        @click="emit('duplicate')"
+      >
+        <IconPath :path="mdiContentCopy" />
+      </button>
+      <button
+        type="button"
+        :title="`Save ${entry.name} as a file`"
+        :aria-label="`Save ${entry.name} as a file`"
+        @click="emit('saveFile')"
+      >
+        <IconPath :path="mdiDownload" />
+      </button>
+      <button
+        type="button"
+        :title="`Take ${entry.name} off the shelf`"
+        :aria-label="`Take ${entry.name} off the shelf`"
+        @click="emit('remove')"
+      >
+        <IconPath :path="mdiTrashCanOutline" />
+      </button>
+    </div>
+  </article>
+</template>
+
+<style scoped>
+.card {
+  position: relative;
+  content-visibility: auto;
+  contain-intrinsic-size: 280px 290px;
+}
+.card:hover .actions,
+.actions:focus-within {
+  opacity: 1;
+}
+.open {
+  display: block;
+  text-decoration: none;
+}
+.drawing {
+  height: 150px;
+  display: grid;
+  justify-items: center;
+}
+h2 {
+  margin: 8px 0 0;
+  font-size: 18px;
+  padding-right: 104px;
+  overflow-wrap: anywhere;
+}
+.open:hover h2 {
+  color: var(--accent);
+}
+p {
+  margin: 2px 0 0;
+  font-size: 14.5px;
+}
+.figures {
+  margin-top: 5px;
+}
+.stop {
+  color: var(--stop);
+  font-weight: 600;
+}
+.actions {
+  position: absolute;
+  top: 153px;
+  right: 0;
+  display: flex;
+  background: var(--milk);
+  opacity: 0.6;
+}
+.actions button {
+  padding: 7px;
+  border-radius: 4px;
+  color: var(--soft);
+  line-height: 0;
+}
+.actions button:hover {
+  color: var(--ink);
+  background: var(--oat);
+}
+</style>

@@ -1,0 +1,109 @@
+import { buildSchema, type Build } from '@pyrgotect/core';
+import { apply, type Patches } from 'mutative';
+import {
+  database,
+  type Database,
+  type Revision,
+  type ShelfEntry,
+  type StoredBuild,
+} from './database.ts';
+
+/** How many revisions of a build are kept. */
+export const keptRevisions = 50;
+
+/** A plain copy: the database refuses reactive proxies. */
+export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+
+export const entryOf = (build: Build, updatedAt: string): ShelfEntry => ({
+  id: build.id,
+  name: build.name,
+  occasion: build.brief.occasion,
+  serveAt: build.brief.serveAt,
+  servings: build.brief.servings,
+  updatedAt,
+});
+
+export type SaveResult =
+  | { kind: 'saved'; stored: StoredBuild; rebased: boolean }
+  | { kind: 'conflict'; stored: StoredBuild }
+  | { kind: 'gone' };
+
+/**
+ * Saves a build in one transaction. When another tab has saved in the meantime, the edits made here
+ * are put on top of what it saved; where they no longer fit, nothing is written and the stored build
+ * comes back.
+ *
+ * @param base revision that `build` was made from
+ * @param edits patches made since then
+ */
+export async function saveBuild(
+  build: Build,
+  base: number,
+  edits: Patches[],
+  label: string,
+  db: Database = database,
+): Promise<SaveResult> {
+  const at = new Date().toISOString();
+  return db.transaction('rw', db.builds, db.shelf, db.revisions, async (): Promise<SaveResult> => {
+    const now = await db.builds.get(build.id);
+    if (!now && base > 0) return { kind: 'gone' };
+    let next = plain(build);
+    let rebased = false;
+    if (now && now.revision !== base) {
+      const merged = mergeEdits(now.build, edits);
+      if (!merged) return { kind: 'conflict', stored: now };
+      next = merged;
+      rebased = true;
+    }
+    const stored: StoredBuild = { id: build.id, revision: (now?.revision ?? 0) + 1, build: next };
+    await db.builds.put(stored);
+    await db.shelf.put(entryOf(next, at));
+    await db.revisions.add({
+      buildId: build.id,
+      revision: stored.revision,
+      at,
+      label,
+      build: next,
+    } as Revision);
+    await db.revisions
+      .where('[buildId+revision]')
+      .between([build.id, -Infinity], [build.id, stored.revision - keptRevisions], true, true)
+      .delete();
+    return { kind: 'saved', stored, rebased };
+  });
+}
+
+function mergeEdits(onto: Build, edits: Patches[]): Build | null {
+  try {
+    let merged = onto;
+    for (const patches of edits) merged = apply(merged, patches);
+    return buildSchema.isValidSync(merged, { strict: true }) ? plain(merged) : null;
+  } catch {
+    return null;
+  }
+}
+
+export async function removeBuild(
+  id: string,
+  db: Database = database,
+): Promise<StoredBuild | null> {
+  return db.transaction('rw', db.builds, db.shelf, async () => {
+    const stored = await db.builds.get(id);
+    await db.builds.delete(id);
+    await db.shelf.delete(id);
+    return stored ?? null;
+  });
+}
+
+/** Puts a removed build back as it was; its revisions were never taken away. */
+export async function restoreBuild(stored: StoredBuild, db: Database = database): Promise<void> {
+  await db.transaction('rw', db.builds, db.shelf, async () => {
+    await db.builds.put(stored);
+    await db.shelf.put(entryOf(stored.build, new Date().toISOString()));
+  });
+}
+
+export const revisionsOf = async (buildId: string, db: Database = database): Promise<Revision[]> =>
+  (await db.revisions.where('buildId').equals(buildId).toArray()).sort(
+    (a, b) => b.revision - a.revision,
+  );

@@ -1,0 +1,195 @@
+import { planBuild, type Build, type Plan } from '@pyrgotect/core';
+import { apply, create, type Patches } from 'mutative';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { saveBuild } from '../storage/builds.ts';
+import { listen, tell } from '../storage/channel.ts';
+import { database } from '../storage/database.ts';
+import { usePantry } from './pantry.ts';
+
+interface Edit {
+  label: string;
+  /** Edits that follow each other with the same key become one undo step. */
+  merge: string | null;
+  forward: Patches[];
+  backward: Patches[];
+}
+
+const saveAfterMs = 120;
+
+/** The open build: its document, its plan, and undo, redo and saving of every edit. */
+export const useBuild = defineStore('build', () => {
+  const pantry = usePantry();
+  const build = shallowRef<Build | null>(null);
+  const missing = ref(false);
+  const selected = ref<string | null>(null);
+  const saveState = ref<'saved' | 'saving' | 'failed'>('saved');
+  const notice = ref<string | null>(null);
+  const undoStack = shallowRef<Edit[]>([]);
+  const redoStack = shallowRef<Edit[]>([]);
+  const plan = computed<Plan | null>(() =>
+    build.value ? planBuild(build.value, pantry.pantry) : null,
+  );
+
+  let revision = 0;
+  let unsaved: Patches[] = [];
+  let lastLabel = '';
+  let timer: ReturnType<typeof setTimeout> | null = null;
+  let running: Promise<void> | null = null;
+  let merging = false;
+
+  async function open(id: string): Promise<void> {
+    await flush();
+    // an edit without a key closes the previous undo step
+    merging = false;
+    if (build.value?.id !== id) {
+      build.value = null;
+      selected.value = null;
+    }
+    const stored = await database.builds.get(id);
+    missing.value = !stored;
+    if (!stored) return;
+    if (build.value?.id === id && revision === stored.revision) return;
+    revision = stored.revision;
+    build.value = stored.build;
+    undoStack.value = [];
+    redoStack.value = [];
+    saveState.value = 'saved';
+  }
+
+  function take(patches: Patches, label: string): void {
+    unsaved.push(patches);
+    lastLabel = label;
+    saveState.value = 'saving';
+    timer ??= setTimeout(() => void flush(), saveAfterMs);
+  }
+
+  /**
+   * Changes the build. `recipe` works on a draft; edits with the same `merge` key, one after the
+   * other, are undone together.
+   */
+  function edit(label: string, recipe: (draft: Build) => void, merge: string | null = null): void {
+    if (!build.value) return;
+    const [next, forward, backward] = create(build.value, recipe, { enablePatches: true });
+    if (forward.length === 0) return;
+    const last = undoStack.value.at(-1);
+    const joins = merge !== null && merging && last?.merge === merge;
+    if (joins) {
+      last.forward.push(forward);
+      last.backward.unshift(backward);
+    } else
+      undoStack.value = [
+        ...undoStack.value.slice(-199),
+        { label, merge, forward: [forward], backward: [backward] },
+      ];
+    redoStack.value = [];
+    merging = true;
+    build.value = next;
+    take(forward, label);
+  }
+  /** Ends a run of edits that would otherwise be undone as one. */
+  function endRun(): void {
+    merging = false;
+  }
+
+  function replay(patches: Patches[], label: string): void {
+    merging = false;
+    for (const each of patches) {
+      build.value = apply(build.value!, each);
+      take(each, label);
+    }
+  }
+  function undo(): void {
+    const last = undoStack.value.at(-1);
+    if (!last || !build.value) return;
+    undoStack.value = undoStack.value.slice(0, -1);
+    redoStack.value = [...redoStack.value, last];
+    replay(last.backward, `Undo: ${last.label}`);
+  }
+  function redo(): void {
+    const last = redoStack.value.at(-1);
+    if (!last || !build.value) return;
+    redoStack.value = redoStack.value.slice(0, -1);
+    undoStack.value = [...undoStack.value, last];
+    replay(last.forward, last.label);
+  }
+
+  /** Writes what is not yet saved. Safe to call at any time; one write at a time. */
+  async function flush(): Promise<void> {
+    if (timer) clearTimeout(timer);
+    timer = null;
+    if (running) await running;
+    if (unsaved.length === 0 || !build.value) return;
+    running = write();
+    await running;
+    running = null;
+    if (unsaved.length > 0) await flush();
+  }
+
+  async function write(): Promise<void> {
+    const edits = unsaved;
+    unsaved = [];
+    const from = build.value!;
+    try {
+      const result = await saveBuild(from, revision, edits, lastLabel);
+      if (result.kind === 'gone') {
+        missing.value = true;
+        return;
+      }
+      revision = result.stored.revision;
+      if (result.kind === 'conflict') {
+        adopt(result.stored.build);
+        notice.value =
+          'Another window changed the same part. Its version is shown; your last edit was not kept.';
+      } else if (result.rebased) adopt(result.stored.build);
+      if (unsaved.length === 0) saveState.value = 'saved';
+      tell({ kind: 'build', id: from.id, revision });
+    } catch (error) {
+      unsaved = [...edits, ...unsaved];
+      saveState.value = 'failed';
+      notice.value = `Not saved: ${error instanceof Error ? error.message : String(error)}. Export the build to keep it.`;
+      timer ??= setTimeout(() => void flush(), 3000);
+    }
+  }
+
+  /** Shows what another window saved, with edits made here since put on top. */
+  function adopt(stored: Build): void {
+    let next = stored;
+    try {
+      for (const patches of unsaved) next = apply(next, patches);
+    } catch {
+      unsaved = [];
+    }
+    build.value = next;
+    undoStack.value = [];
+    redoStack.value = [];
+  }
+
+  listen((word) => {
+    if (word.kind !== 'build' || word.id !== build.value?.id || word.revision <= revision) return;
+    // with edits under way the save will merge them
+    if (unsaved.length > 0 || running) return;
+    void database.builds.get(word.id).then((stored) => {
+      if (!stored || stored.id !== build.value?.id || unsaved.length > 0) return;
+      revision = stored.revision;
+      adopt(stored.build);
+    });
+  });
+
+  return {
+    build,
+    plan,
+    missing,
+    selected,
+    saveState,
+    notice,
+    undoStack,
+    redoStack,
+    open,
+    edit,
+    endRun,
+    undo,
+    redo,
+    flush,
+  };
+});

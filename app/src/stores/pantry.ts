@@ -1,0 +1,95 @@
+import {
+  kitchenSchema,
+  pantryTables,
+  rowSchemas,
+  startingPantry,
+  type CarriedRows,
+  type Kitchen,
+  type Pantry,
+  type PantryTable,
+} from '@pyrgotect/core';
+import { defineStore } from 'pinia';
+import { shallowRef } from 'vue';
+import { plain } from '../storage/builds.ts';
+import { listen, tell } from '../storage/channel.ts';
+import { database, type OwnRow } from '../storage/database.ts';
+
+export type RowOf<T extends PantryTable> = Pantry[T][number];
+type AnyRow = RowOf<PantryTable>;
+
+const keyOf = (table: PantryTable, id: string): string => `${table}/${id}`;
+
+/** The built-in rows with the user's own changes on top. */
+export const usePantry = defineStore('pantry', () => {
+  const pantry = shallowRef<Pantry>(startingPantry());
+  const loaded = shallowRef(false);
+  const builtIn = new Set<string>();
+  const start = startingPantry();
+  for (const table of pantryTables)
+    for (const row of start[table]) builtIn.add(keyOf(table, row.id));
+
+  async function load(): Promise<void> {
+    const next = startingPantry();
+    const own = await database.pantry.toArray();
+    for (const entry of own) {
+      if (!pantryTables.includes(entry.table)) continue;
+      const rows = next[entry.table] as AnyRow[];
+      const id = entry.key.slice(entry.table.length + 1);
+      const at = rows.findIndex((row) => row.id === id);
+      if (entry.removed) {
+        if (at >= 0) rows.splice(at, 1);
+      } else if (rowSchemas[entry.table].isValidSync(entry.row, { strict: true })) {
+        if (at >= 0) rows[at] = entry.row as AnyRow;
+        else rows.push(entry.row as AnyRow);
+      }
+    }
+    const kitchen = (await database.settings.get('kitchen'))?.value;
+    if (kitchenSchema.isValidSync(kitchen, { strict: true })) next.kitchen = kitchen as Kitchen;
+    pantry.value = next;
+    loaded.value = true;
+  }
+
+  async function write(entries: OwnRow[]): Promise<void> {
+    await database.pantry.bulkPut(entries);
+    await load();
+    tell({ kind: 'pantry' });
+  }
+  /** Saves a row; throws yup's error when it is not valid. */
+  async function saveRow<T extends PantryTable>(table: T, row: RowOf<T>): Promise<void> {
+    const copy = plain(row);
+    rowSchemas[table].validateSync(copy, { strict: true, abortEarly: false });
+    await write([{ key: keyOf(table, row.id), table, row: copy, removed: false }]);
+  }
+  const removeRow = (table: PantryTable, id: string): Promise<void> =>
+    write([{ key: keyOf(table, id), table, row: null, removed: true }]);
+  /** Takes the user's change of a row back. */
+  async function resetRow(table: PantryTable, id: string): Promise<void> {
+    await database.pantry.delete(keyOf(table, id));
+    await load();
+    tell({ kind: 'pantry' });
+  }
+  const addRows = (rows: CarriedRows): Promise<void> =>
+    write(
+      pantryTables.flatMap((table) =>
+        rows[table].map((row) => ({
+          key: keyOf(table, row.id),
+          table,
+          row: plain(row) as unknown,
+          removed: false,
+        })),
+      ),
+    );
+  async function saveKitchen(kitchen: Kitchen): Promise<void> {
+    const copy = plain(kitchen);
+    kitchenSchema.validateSync(copy, { strict: true, abortEarly: false });
+    await database.settings.put({ key: 'kitchen', value: copy });
+    await load();
+    tell({ kind: 'pantry' });
+  }
+  const isBuiltIn = (table: PantryTable, id: string): boolean => builtIn.has(keyOf(table, id));
+
+  listen((word) => {
+    if (word.kind === 'pantry') void load();
+  });
+  return { pantry, loaded, load, saveRow, removeRow, resetRow, addRows, saveKitchen, isBuiltIn };
+});

@@ -1,0 +1,63 @@
+import { inchesAndOunces, metric, type UnitSystem } from '@pyrgotect/core';
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import { object, string, number } from 'yup';
+import { listen, tell } from '../storage/channel.ts';
+import { database } from '../storage/database.ts';
+
+export type Scheme = 'paper' | 'night' | 'auto';
+interface Saved {
+  system: UnitSystem;
+  scheme: Scheme;
+}
+
+const schema = object({
+  system: object({
+    length: string().oneOf(['cm', 'in']).required(),
+    mass: string().oneOf(['g', 'oz']).required(),
+    volume: string().oneOf(['mL', 'cups']).required(),
+    temperature: string().oneOf(['C', 'F']).required(),
+    cupMl: number().min(200).max(300).required(),
+  }).required(),
+  scheme: string().oneOf(['paper', 'night', 'auto']).required(),
+}).required();
+
+/** Units and colours, the same in every build. */
+export const useSettings = defineStore('settings', () => {
+  const system = ref<UnitSystem>({ ...metric });
+  const scheme = ref<Scheme>('auto');
+  const isMetric = computed(() => system.value.length === 'cm');
+  const unitsText = computed(() => {
+    const { length, mass, temperature } = system.value;
+    return `${length} · ${mass} · °${temperature}`;
+  });
+
+  async function load(): Promise<void> {
+    const stored = (await database.settings.get('settings'))?.value;
+    if (!schema.isValidSync(stored)) return;
+    const saved = stored as Saved;
+    system.value = { ...saved.system };
+    scheme.value = saved.scheme;
+  }
+  async function save(): Promise<void> {
+    const value: Saved = { system: { ...system.value }, scheme: scheme.value };
+    await database.settings.put({ key: 'settings', value });
+    tell({ kind: 'settings' });
+  }
+  async function switchUnits(): Promise<void> {
+    system.value = { ...(isMetric.value ? inchesAndOunces : metric) };
+    await save();
+  }
+  async function setUnits(change: Partial<UnitSystem>): Promise<void> {
+    system.value = { ...system.value, ...change };
+    await save();
+  }
+  async function setScheme(to: Scheme): Promise<void> {
+    scheme.value = to;
+    await save();
+  }
+  listen((word) => {
+    if (word.kind === 'settings') void load();
+  });
+  return { system, scheme, isMetric, unitsText, load, switchUnits, setUnits, setScheme };
+});

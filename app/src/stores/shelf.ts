@@ -1,0 +1,117 @@
+import {
+  mergeRows,
+  newBuild,
+  readBuildFile,
+  writeBuildFile,
+  type Build,
+  type FileProblem,
+} from '@pyrgotect/core';
+import { defineStore } from 'pinia';
+import { shallowRef } from 'vue';
+import { removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
+import { listen, tell } from '../storage/channel.ts';
+import { database, type ShelfEntry, type StoredBuild } from '../storage/database.ts';
+import { usePantry } from './pantry.ts';
+
+const newId = (): string => crypto.randomUUID().slice(0, 18);
+
+/** The next order of the shelf: soonest to be served first, then those without a date. */
+const byDate = (a: ShelfEntry, b: ShelfEntry): number => {
+  if (a.serveAt === b.serveAt) return b.updatedAt.localeCompare(a.updatedAt);
+  if (a.serveAt === null) return 1;
+  if (b.serveAt === null) return -1;
+  return a.serveAt.localeCompare(b.serveAt);
+};
+
+/** All builds, as the shelf lists them. */
+export const useShelf = defineStore('shelf', () => {
+  const entries = shallowRef<ShelfEntry[]>([]);
+  const loaded = shallowRef(false);
+
+  async function load(): Promise<void> {
+    entries.value = (await database.shelf.toArray()).sort(byDate);
+    loaded.value = true;
+  }
+  async function changed(): Promise<void> {
+    await load();
+    tell({ kind: 'shelf' });
+  }
+  async function put(build: Build, label: string): Promise<void> {
+    await saveBuild(build, 0, [], label);
+    await changed();
+  }
+  async function create(): Promise<Build> {
+    const build = newBuild(newId(), 'New cake', new Date().toISOString());
+    await put(build, 'New build');
+    return build;
+  }
+  async function duplicate(id: string): Promise<void> {
+    const stored = await database.builds.get(id);
+    if (!stored) return;
+    await put(
+      {
+        ...stored.build,
+        id: newId(),
+        name: `${stored.build.name.slice(0, 70)}, copy`,
+        createdAt: new Date().toISOString(),
+        bench: { stepKey: null, done: [], checks: [], notes: [], timers: [] },
+      },
+      'Copied',
+    );
+  }
+  async function remove(id: string): Promise<StoredBuild | null> {
+    const stored = await removeBuild(id);
+    await changed();
+    return stored;
+  }
+  async function restore(stored: StoredBuild): Promise<void> {
+    await restoreBuild(stored);
+    await changed();
+  }
+  async function exportText(id: string): Promise<{ name: string; text: string } | null> {
+    const stored = await database.builds.get(id);
+    if (!stored) return null;
+    const name = stored.build.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'cake';
+    return { name: `${name}.json`, text: writeBuildFile(stored.build, usePantry().pantry) };
+  }
+  /** Takes a build file in. Nothing changes unless all of it is good. */
+  async function importText(text: string): Promise<{ build: Build } | { problems: FileProblem[] }> {
+    const read = readBuildFile(text);
+    if (!read.ok) return { problems: read.problems };
+    const pantry = usePantry();
+    const { build, added } = mergeRows(read.build, read.rows, pantry.pantry);
+    await pantry.addRows(added);
+    const taken = await database.builds.get(build.id);
+    const placed = taken ? { ...build, id: newId() } : build;
+    await put(placed, 'From a file');
+    return { build: placed };
+  }
+
+  /** The demo builds, on the first opening of a demo. */
+  async function seedDemo(): Promise<void> {
+    if ((await database.settings.get('seeded')) || (await database.builds.count()) > 0) return;
+    const answer = await fetch('/api/start')
+      .then((r) => (r.ok ? (r.json() as Promise<{ demo?: boolean }>) : { demo: false }))
+      .catch(() => ({ demo: false }));
+    if (!answer.demo) return;
+    const { demoFiles } = await import('../storage/demo.ts');
+    for (const text of await demoFiles()) await importText(text);
+    await database.settings.put({ key: 'seeded', value: true });
+  }
+
+  listen((word) => {
+    if (word.kind === 'shelf' || word.kind === 'build') void load();
+  });
+  return {
+    entries,
+    loaded,
+    load,
+    create,
+    duplicate,
+    remove,
+    restore,
+    exportText,
+    importText,
+    seedDemo,
+  };
+});

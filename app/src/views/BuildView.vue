@@ -1,0 +1,267 @@
+<script setup lang="ts">
+import { mdiHistory, mdiRedo, mdiUndo } from '@mdi/js';
+import { useEventListener } from '@vueuse/core';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import type { Caution } from '@pyrgotect/core';
+import WorkingDialog from '../figures/WorkingDialog.vue';
+import BrandMark from '../parts/BrandMark.vue';
+import { buildKeys } from '../parts/build-keys.ts';
+import IconPath from '../parts/IconPath.vue';
+import SettingsMenu from '../parts/SettingsMenu.vue';
+import StageRail from '../parts/StageRail.vue';
+import { stageOf } from '../parts/part-edits.ts';
+import { isStage, type SheetStage } from '../parts/stages.ts';
+import TallyBar from '../parts/TallyBar.vue';
+import { servedText } from '../parts/when.ts';
+import SectionDrawing from '../section/SectionDrawing.vue';
+import BakeSheet from '../sheets/BakeSheet.vue';
+import BriefSheet from '../sheets/BriefSheet.vue';
+import CoatSheet from '../sheets/CoatSheet.vue';
+import StackSheet from '../sheets/StackSheet.vue';
+import { useBuild } from '../stores/build.ts';
+
+const HistoryDialog = defineAsyncComponent(() => import('../parts/HistoryDialog.vue'));
+const KeysDialog = defineAsyncComponent(() => import('../parts/KeysDialog.vue'));
+const FinderDialog = defineAsyncComponent(() => import('../parts/FinderDialog.vue'));
+
+const props = defineProps<{ id: string; stage: string }>();
+const store = useBuild();
+const router = useRouter();
+const dialog = ref<'history' | 'keys' | 'find' | null>(null);
+const sheets = { brief: BriefSheet, stack: StackSheet, bake: BakeSheet, coat: CoatSheet } as const;
+const stage = computed<SheetStage>(() => (isStage(props.stage) ? props.stage : 'stack'));
+
+watch(
+  () => props.id,
+  (id) => void store.open(id),
+  { immediate: true },
+);
+watch(
+  () => store.build?.name,
+  (name) => (document.title = name ? `${name}, Pyrgotect` : 'Pyrgotect'),
+  { immediate: true },
+);
+
+const go = (to: SheetStage): void => void router.push(`/build/${props.id}/${to}`);
+const toBench = (): void => void router.push(`/build/${props.id}/bench`);
+const toPrint = (): void => void router.push(`/build/${props.id}/print`);
+function select(id: string): void {
+  store.selected = id;
+  if (stage.value !== stageOf(id)) go(stageOf(id));
+}
+function goTo(caution: Caution): void {
+  if (caution.part) store.selected = caution.part;
+  if (isStage(caution.stage)) go(caution.stage);
+}
+const rename = (event: Event): void => {
+  const name = (event.target as HTMLInputElement).value.trim().slice(0, 80);
+  if (name) store.edit('Name', (draft) => void (draft.name = name));
+  else (event.target as HTMLInputElement).value = store.build?.name ?? '';
+};
+
+useEventListener('keydown', (event: KeyboardEvent) =>
+  buildKeys(event, {
+    store,
+    go,
+    toBench,
+    toPrint,
+    show: (name) => (dialog.value = name),
+  }),
+);
+useEventListener('beforeunload', () => void store.flush());
+const saveText = computed(
+  () => ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved' })[store.saveState],
+);
+</script>
+
+<template>
+  <div v-if="store.build && store.plan" class="build">
+    <header>
+      <BrandMark />
+      <input
+        class="title"
+        :value="store.build.name"
+        aria-label="Name of the cake"
+        maxlength="80"
+        :size="Math.min(34, Math.max(6, store.build.name.length))"
+        @change="rename"
+        @keydown.enter="($event.target as HTMLInputElement).blur()"
+      />
+      <span class="sub soft">
+        {{
+          [store.build.brief.occasion, servedText(store.build.brief.serveAt)]
+            .filter(Boolean)
+            .join(', ')
+        }}
+      </span>
+      <span class="grow" />
+      <span class="state" :class="store.saveState" data-test="save-state">{{ saveText }}</span>
+      <button
+        type="button"
+        class="key quiet"
+        :disabled="store.undoStack.length === 0"
+        :title="`Undo ${store.undoStack.at(-1)?.label ?? ''}`"
+        aria-label="Undo"
+        @click="store.undo()"
+      >
+        <IconPath :path="mdiUndo" />
+      </button>
+      <button
+        type="button"
+        class="key quiet"
+        :disabled="store.redoStack.length === 0"
+        :title="`Redo ${store.redoStack.at(-1)?.label ?? ''}`"
+        aria-label="Redo"
+        @click="store.redo()"
+      >
+        <IconPath :path="mdiRedo" />
+      </button>
+      <button
+        type="button"
+        class="key quiet"
+        aria-label="History"
+        title="Earlier versions"
+        @click="dialog = 'history'"
+      >
+        <IconPath :path="mdiHistory" />
+      </button>
+      <SettingsMenu />
+      <button type="button" class="key" @click="toPrint">Print</button>
+      <button type="button" class="key solid" @click="toBench">To the bench</button>
+    </header>
+    <main>
+      <div class="draw">
+        <SectionDrawing
+          :build="store.build"
+          :plan="store.plan"
+          :selected="store.selected"
+          @select="select"
+        />
+      </div>
+      <StageRail :stage="stage" :plan="store.plan" @go="go" @bench="toBench" />
+      <section class="sheet" :aria-label="`${stage} sheet`">
+        <component
+          :is="sheets[stage]"
+          :key="stage"
+          :build="store.build"
+          :plan="store.plan"
+          @go-to="goTo"
+        />
+      </section>
+    </main>
+    <TallyBar :build="store.build" :plan="store.plan" @go="go" @go-to="goTo" />
+    <WorkingDialog :figures="store.plan.figures" />
+    <HistoryDialog v-if="dialog === 'history'" :build-id="id" @close="dialog = null" />
+    <KeysDialog v-if="dialog === 'keys'" @close="dialog = null" />
+    <FinderDialog
+      v-if="dialog === 'find'"
+      :plan="store.plan"
+      @close="dialog = null"
+      @select="select"
+      @go="go"
+      @bench="toBench"
+      @print="toPrint"
+    />
+    <v-snackbar
+      :model-value="store.notice !== null"
+      :timeout="12000"
+      @update:model-value="store.notice = null"
+    >
+      {{ store.notice }}
+    </v-snackbar>
+  </div>
+  <main v-else-if="store.missing" class="lost">
+    <BrandMark />
+    <h1>This cake is not on the shelf</h1>
+    <p class="lead">It may have been taken off, here or in another window.</p>
+    <p><router-link class="key" to="/">To the shelf</router-link></p>
+  </main>
+</template>
+
+<style scoped>
+.build {
+  height: 100dvh;
+  display: grid;
+  grid-template-rows: 52px minmax(0, 1fr) auto;
+  background: var(--oat);
+}
+header {
+  display: flex;
+  align-items: center;
+  padding: 0 20px;
+  gap: 10px;
+  border-bottom: 2px solid var(--ink);
+  min-width: 0;
+}
+.title {
+  font: 600 19px var(--heading);
+  color: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 1.5px solid transparent;
+  margin-left: 14px;
+  padding: 2px 4px;
+  text-overflow: ellipsis;
+  min-width: 60px;
+}
+.title:hover,
+.title:focus {
+  border-color: var(--accent);
+}
+.sub {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  min-width: 0;
+}
+.grow {
+  flex: 1;
+}
+.state {
+  font-size: 13px;
+  color: var(--soft);
+  white-space: nowrap;
+}
+.state.failed {
+  color: var(--stop);
+  font-weight: 700;
+}
+main {
+  display: grid;
+  grid-template-columns: minmax(360px, 0.83fr) 104px 1fr;
+  min-height: 0;
+}
+.draw {
+  position: relative;
+  min-width: 0;
+}
+.sheet {
+  background: var(--milk);
+  padding: 20px 26px 26px;
+  overflow: auto;
+  border-left: 1.5px solid var(--ink);
+  min-width: 0;
+}
+.lost {
+  display: block;
+  padding: 40px;
+}
+.lost h1 {
+  margin: 30px 0 8px;
+}
+@media (max-width: 1000px) {
+  main {
+    grid-template-columns: 1fr;
+    grid-template-rows: minmax(260px, 42%) auto minmax(0, 1fr);
+  }
+  .sheet {
+    border-left: 0;
+    border-top: 1.5px solid var(--ink);
+  }
+  .sub,
+  .state {
+    display: none;
+  }
+}
+</style>

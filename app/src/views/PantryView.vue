@@ -1,0 +1,268 @@
+<script setup lang="ts">
+import { pantryTables, showText, type Kitchen, type PantryTable } from '@pyrgotect/core';
+import { computed, ref } from 'vue';
+import QuantityField from '../figures/QuantityField.vue';
+import { columns, freshRow, kitchenColumns, tableTitles } from '../pantry/columns.ts';
+import RowDialog from '../pantry/RowDialog.vue';
+import BrandMark from '../parts/BrandMark.vue';
+import SettingsMenu from '../parts/SettingsMenu.vue';
+import { usePantry, type RowOf } from '../stores/pantry.ts';
+import { useSettings } from '../stores/settings.ts';
+
+type Row = RowOf<PantryTable>;
+const pantry = usePantry();
+const settings = useSettings();
+const table = ref<PantryTable | 'kitchen'>('tins');
+const search = ref('');
+const editing = ref<{ row: Row; isNew: boolean } | null>(null);
+const openTable = computed<PantryTable>(() => (table.value === 'kitchen' ? 'tins' : table.value));
+const rows = computed<Row[]>(() => pantry.pantry[openTable.value] as Row[]);
+const headers = computed(() => [
+  { title: 'name', key: 'name', sortable: true },
+  ...columns[openTable.value].map((c) => ({ title: c.label, key: c.key, align: 'end' as const })),
+  { title: 'source', key: 'source' },
+  { title: '', key: 'actions', sortable: false, align: 'end' as const },
+]);
+const cell = (row: Row, key: string): string => {
+  const column = columns[openTable.value].find((c) => c.key === key);
+  const value = (row as unknown as Record<string, unknown>)[key];
+  if (column && typeof value === 'number') return showText(value, column.kind, settings.system);
+  return value === null ? 'by hand' : String(value);
+};
+const add = (): void => {
+  const pattern = rows.value[0];
+  if (pattern) editing.value = { row: freshRow(pattern as never), isNew: true };
+};
+const setKitchen = (key: string, value: number | null): void => {
+  if (value !== null)
+    void pantry.saveKitchen({ ...pantry.pantry.kitchen, [key]: value } as Kitchen);
+};
+</script>
+
+<template>
+  <div class="pantry">
+    <header>
+      <BrandMark />
+      <nav>
+        <router-link to="/">Shelf</router-link>
+        <router-link class="here" to="/pantry" aria-current="page">Pantry</router-link>
+      </nav>
+      <span class="grow" />
+      <SettingsMenu />
+    </header>
+    <main>
+      <div class="tabs" role="tablist">
+        <button
+          v-for="name in pantryTables"
+          :key="name"
+          type="button"
+          role="tab"
+          :aria-selected="table === name"
+          :class="{ on: table === name }"
+          @click="
+            table = name;
+            search = '';
+          "
+        >
+          {{ tableTitles[name] }}
+        </button>
+        <button
+          type="button"
+          role="tab"
+          :aria-selected="table === 'kitchen'"
+          :class="{ on: table === 'kitchen' }"
+          @click="table = 'kitchen'"
+        >
+          Kitchen
+        </button>
+      </div>
+
+      <section v-if="table === 'kitchen'">
+        <h1>Mixer, knife and what stays behind</h1>
+        <p class="lead">Trade custom and estimates, until you have measured your own.</p>
+        <div class="kitchen">
+          <div v-for="column in kitchenColumns" :key="column.key">
+            <span>{{ column.label }}</span>
+            <QuantityField
+              :model-value="
+                (pantry.pantry.kitchen as unknown as Record<string, number>)[column.key] ?? 0
+              "
+              :kind="column.kind"
+              :label="column.label"
+              :min="column.range.min"
+              :max="column.range.max"
+              @update:model-value="(n) => setKitchen(column.key, n)"
+            />
+          </div>
+        </div>
+      </section>
+      <section v-else>
+        <div class="top">
+          <h1>{{ rows.length }} {{ tableTitles[table].toLowerCase() }}</h1>
+          <input
+            v-model="search"
+            type="search"
+            :placeholder="`Find among the ${tableTitles[table].toLowerCase()}`"
+            aria-label="Find in this table"
+          />
+          <button type="button" class="key" data-test="add-row" @click="add">Add one</button>
+        </div>
+        <v-data-table
+          class="table"
+          density="compact"
+          :headers="headers"
+          :items="rows"
+          :search="search"
+          item-value="id"
+          :items-per-page="25"
+          :hide-default-footer="rows.length <= 25"
+        >
+          <template #item="{ item }">
+            <tr>
+              <td
+                v-for="header in headers"
+                :key="header.key"
+                :class="{ end: header.align === 'end' }"
+              >
+                <template v-if="header.key === 'actions'">
+                  <button
+                    type="button"
+                    class="key small"
+                    :aria-label="`Change ${item.name}`"
+                    @click="editing = { row: item, isNew: false }"
+                  >
+                    Change
+                  </button>
+                  <button
+                    v-if="item.source === 'own' && pantry.isBuiltIn(table, item.id)"
+                    type="button"
+                    class="key small quiet"
+                    :aria-label="`Starting values for ${item.name}`"
+                    @click="pantry.resetRow(table, item.id)"
+                  >
+                    Starting values
+                  </button>
+                  <button
+                    v-else-if="!pantry.isBuiltIn(table, item.id)"
+                    type="button"
+                    class="key small quiet"
+                    :aria-label="`Remove ${item.name}`"
+                    @click="pantry.removeRow(table, item.id)"
+                  >
+                    Remove
+                  </button>
+                </template>
+                <b v-else-if="header.key === 'name'">{{ item.name }}</b>
+                <template v-else>{{ cell(item, header.key) }}</template>
+              </td>
+            </tr>
+          </template>
+        </v-data-table>
+      </section>
+    </main>
+    <RowDialog
+      v-if="editing && table !== 'kitchen'"
+      :table="table"
+      :row="editing.row"
+      :is-new="editing.isNew"
+      @close="editing = null"
+    />
+  </div>
+</template>
+
+<style scoped>
+.pantry {
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+  background: var(--milk);
+}
+header {
+  height: 56px;
+  flex: none;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 0 20px;
+  background: var(--oat);
+  border-bottom: 2px solid var(--ink);
+}
+nav {
+  display: flex;
+  gap: 18px;
+  margin: 0 18px;
+  font-weight: 600;
+}
+nav a {
+  text-decoration: none;
+  color: var(--soft);
+  padding: 4px 0;
+}
+nav a.here {
+  color: var(--ink);
+  border-bottom: 2.5px solid var(--ink);
+}
+.grow {
+  flex: 1;
+}
+main {
+  flex: 1;
+  overflow: auto;
+  padding: 18px 28px;
+}
+.tabs {
+  display: flex;
+  gap: 22px;
+  border-bottom: 1.5px solid var(--line);
+  margin-bottom: 18px;
+}
+.tabs button {
+  font: 600 16px var(--heading);
+  color: var(--soft);
+  padding: 8px 0;
+}
+.tabs .on {
+  color: var(--ink);
+  border-bottom: 3px solid var(--accent);
+}
+.top {
+  display: flex;
+  gap: 18px;
+  align-items: center;
+  margin-bottom: 10px;
+}
+.top h1 {
+  flex: 1;
+}
+.top input {
+  font: inherit;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  border-bottom: 1.5px solid var(--soft);
+  padding: 5px 2px;
+  width: 260px;
+}
+.table {
+  background: transparent;
+  color: inherit;
+}
+td {
+  border-top: 1px solid var(--line);
+  padding: 6px 14px !important;
+  white-space: nowrap;
+}
+.end {
+  text-align: right;
+}
+.kitchen {
+  max-width: 520px;
+  margin-top: 12px;
+}
+.kitchen > div {
+  display: flex;
+  justify-content: space-between;
+  padding: 7px 0;
+  border-top: 1px solid var(--line);
+}
+</style>

@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { say, showText, type Step } from '@pyrgotect/core';
+import { computed, watch } from 'vue';
+import { servedText } from '../parts/when.ts';
+import SectionThumb from '../section/SectionThumb.vue';
+import CuttingMap from '../sheets/CuttingMap.vue';
+import { useBuild } from '../stores/build.ts';
+import { useSettings } from '../stores/settings.ts';
+
+const props = defineProps<{ id: string }>();
+const store = useBuild();
+const settings = useSettings();
+watch(
+  () => props.id,
+  (id) => void store.open(id),
+  { immediate: true },
+);
+const steps = computed<Step[]>(() => (store.plan?.steps.ok ? store.plan.steps.value : []));
+const chapters = computed(() => {
+  const groups: { title: string; steps: Step[] }[] = [];
+  for (const step of steps.value) {
+    const last = groups.at(-1);
+    if (last?.title === step.chapter) last.steps.push(step);
+    else groups.push({ title: step.chapter, steps: [step] });
+  }
+  return groups;
+});
+const text = (value: number, kind: Parameters<typeof showText>[1]): string =>
+  showText(value, kind, settings.system);
+const print = (): void => window.print();
+</script>
+
+<template>
+  <div v-if="store.build && store.plan" class="paper">
+    <p class="no-print bar">
+      <router-link class="key" :to="`/build/${id}/stack`">Back</router-link>
+      <button type="button" class="key solid" data-test="print-now" @click="print">
+        Print this sheet
+      </button>
+      <button type="button" class="key" @click="settings.switchUnits()">
+        {{ settings.unitsText }}
+      </button>
+    </p>
+    <header>
+      <div>
+        <h1>{{ store.build.name }}</h1>
+        <p>
+          {{
+            [
+              store.build.brief.occasion,
+              servedText(store.build.brief.serveAt),
+              store.build.brief.place,
+            ]
+              .filter(Boolean)
+              .join(' · ')
+          }}
+        </p>
+        <p>
+          {{ text(store.plan.tally.heightMm, 'size') }} high,
+          {{ text(store.plan.tally.widthMm, 'size') }} wide<template v-if="store.plan.tally.massG"
+            >, {{ text(store.plan.tally.massG, 'weight') }} on its board</template
+          >. {{ store.plan.tally.servings }} servings.
+        </p>
+        <p v-if="store.plan.allergens.length > 0">
+          <b>Holds {{ store.plan.allergens.join(', ') }}.</b>
+        </p>
+        <p v-if="store.build.brief.notes">{{ store.build.brief.notes }}</p>
+      </div>
+      <SectionThumb :section="store.plan.section" :width="230" :height="140" />
+      <CuttingMap
+        :outline="store.build.tiers[0]!.outline"
+        :portion="store.build.brief.portion"
+        :cutting="store.build.brief.cutting"
+        :size="140"
+      />
+    </header>
+    <section v-for="chapter in chapters" :key="chapter.title + chapter.steps[0]!.key">
+      <h2>{{ chapter.title }}</h2>
+      <div v-for="step in chapter.steps" :key="step.key" class="step">
+        <i aria-hidden="true" />
+        <div>
+          <b>{{ step.title }}</b>
+          <span v-if="step.amounts.length > 0">
+            <template v-for="(amount, k) in step.amounts" :key="amount.label"
+              >{{ k > 0 ? '; ' : ' — ' }}{{ amount.label }}
+              <b>{{ text(amount.value, amount.kind) }}</b></template
+            >.
+          </span>
+          <span v-if="step.list.length > 0">
+            —
+            <template v-for="(item, k) in step.list" :key="item.label"
+              >{{ k > 0 ? ', ' : '' }}{{ item.label }} <b>{{ text(item.value, item.kind) }}</b>{{
+                item.note ? ` (${item.note})` : ''
+              }}</template
+            >.
+          </span>
+          <span v-if="step.lead" class="more">{{ say(step.lead, settings.system) }}</span>
+          <span v-if="step.checks.length > 0" class="more"
+            >Look: {{ step.checks.join('. ') }}.</span
+          >
+          <span v-for="caution in step.cautions" :key="caution.text" class="more"
+            >▲ {{ say(caution, settings.system) }}</span
+          >
+        </div>
+      </div>
+    </section>
+    <p v-if="!store.plan.steps.ok">{{ store.plan.steps.problem }}</p>
+    <footer>Times and keeping are usual guidance; your local food code and licence decide.</footer>
+  </div>
+  <main v-else-if="store.missing" class="paper">
+    <h1>This cake is not on the shelf</h1>
+    <p><router-link class="key" to="/">To the shelf</router-link></p>
+  </main>
+</template>
+
+<style scoped>
+.paper {
+  max-width: 190mm;
+  margin: 0 auto;
+  padding: 20px;
+  font-size: 13px;
+  line-height: 1.32;
+  --board: var(--ink);
+}
+.bar {
+  display: flex;
+  gap: 10px;
+  margin-bottom: 18px;
+}
+header {
+  display: grid;
+  grid-template-columns: 1fr auto auto;
+  gap: 14px;
+  border-bottom: 2px solid var(--ink);
+  padding-bottom: 8px;
+}
+h2 {
+  font-size: 14px;
+  margin: 10px 0 2px;
+}
+.step {
+  display: grid;
+  grid-template-columns: 16px 1fr;
+  gap: 8px;
+  padding: 4px 0;
+  border-top: 0.5pt solid var(--line);
+  break-inside: avoid;
+}
+i {
+  width: 12px;
+  height: 12px;
+  border: 1.4px solid var(--ink);
+  margin-top: 2px;
+}
+.more {
+  display: block;
+  color: var(--soft);
+  font-size: 12px;
+}
+footer {
+  margin-top: 12px;
+  color: var(--soft);
+  font-size: 11.5px;
+}
+@media print {
+  .paper {
+    padding: 0;
+    max-width: none;
+    font-size: 9.5pt;
+  }
+  .more {
+    font-size: 8.5pt;
+  }
+}
+@page {
+  margin: 13mm;
+}
+</style>

@@ -1,0 +1,299 @@
+<script setup lang="ts">
+import { mdiMagnify } from '@mdi/js';
+import { useIntersectionObserver, useNow } from '@vueuse/core';
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import type { FileProblem } from '@pyrgotect/core';
+import type { StoredBuild } from '../storage/database.ts';
+import BrandMark from '../parts/BrandMark.vue';
+import { download } from '../parts/download.ts';
+import IconPath from '../parts/IconPath.vue';
+import SettingsMenu from '../parts/SettingsMenu.vue';
+import ShelfCard from '../shelf/ShelfCard.vue';
+import { useSettings } from '../stores/settings.ts';
+import { useShelf } from '../stores/shelf.ts';
+
+const pageSize = 24;
+const shelf = useShelf();
+const settings = useSettings();
+const router = useRouter();
+const now = useNow({ interval: 60_000 });
+const search = ref('');
+const shown = ref(pageSize);
+const removed = ref<StoredBuild | null>(null);
+const refused = ref<{ name: string; problems: FileProblem[] } | null>(null);
+const fileInput = useTemplateRef<HTMLInputElement>('fileInput');
+const foot = useTemplateRef<HTMLElement>('foot');
+
+onMounted(() => void shelf.load());
+watch(search, () => (shown.value = pageSize));
+useIntersectionObserver(
+  foot,
+  ([entry]) => {
+    if (entry?.isIntersecting && shown.value < found.value.length) shown.value += pageSize;
+  },
+  { rootMargin: '400px' },
+);
+
+const found = computed(() => {
+  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
+  return shelf.entries.filter((entry) => {
+    const text = `${entry.name} ${entry.occasion}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+});
+const today = computed(() => now.value.toISOString().slice(0, 10));
+const groups = computed(() => {
+  const visible = found.value.slice(0, shown.value);
+  return [
+    { title: 'To be made', entries: visible.filter((e) => e.serveAt && e.serveAt >= today.value) },
+    { title: 'Without a date', entries: visible.filter((e) => !e.serveAt) },
+    { title: 'Served', entries: visible.filter((e) => e.serveAt && e.serveAt < today.value) },
+  ].filter((group) => group.entries.length > 0);
+});
+
+async function create(): Promise<void> {
+  const build = await shelf.create();
+  await router.push(`/build/${build.id}/brief`);
+}
+async function remove(id: string): Promise<void> {
+  removed.value = await shelf.remove(id);
+}
+async function bringBack(): Promise<void> {
+  if (removed.value) await shelf.restore(removed.value);
+  removed.value = null;
+}
+async function exportOne(id: string): Promise<void> {
+  const file = await shelf.exportText(id);
+  if (file) download(file.name, file.text);
+}
+async function take(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  // a file beyond any build is not even read into memory
+  if (file.size > 20_000_000) {
+    refused.value = {
+      name: file.name,
+      problems: [
+        {
+          line: null,
+          path: null,
+          value: null,
+          message: `The file is ${(file.size / 1e6).toFixed(0)} MB large. A build file is at most 5 MB.`,
+        },
+      ],
+    };
+    return;
+  }
+  const result = await shelf.importText(await file.text());
+  if ('problems' in result) refused.value = { name: file.name, problems: result.problems };
+  else await router.push(`/build/${result.build.id}/stack`);
+}
+function keys(event: KeyboardEvent): void {
+  const target = event.target as HTMLElement;
+  if (target.closest('input, select, textarea, [role="dialog"]') || event.ctrlKey || event.metaKey)
+    return;
+  if (event.key === 'u') void settings.switchUnits();
+  if (event.key === 'n') void create();
+  if (event.key === '/') {
+    event.preventDefault();
+    document.getElementById('shelf-search')?.focus();
+  }
+}
+</script>
+
+<template>
+  <div class="shelf" @keydown="keys">
+    <header>
+      <BrandMark />
+      <nav>
+        <router-link class="here" to="/" aria-current="page">Shelf</router-link>
+        <router-link to="/pantry">Pantry</router-link>
+      </nav>
+      <label class="search">
+        <IconPath :path="mdiMagnify" />
+        <span class="visually-hidden">Search the shelf</span>
+        <input id="shelf-search" v-model="search" type="search" placeholder="Find a cake ( / )" />
+      </label>
+      <span class="grow" />
+      <SettingsMenu />
+      <button type="button" class="key" @click="fileInput?.click()">Open a file</button>
+      <input
+        ref="fileInput"
+        class="visually-hidden"
+        type="file"
+        accept=".json,application/json"
+        aria-label="Build file"
+        @change="take"
+      />
+      <button type="button" class="key solid" data-test="new" @click="create">New cake</button>
+    </header>
+    <main>
+      <section v-for="group in groups" :key="group.title">
+        <h1>{{ group.title }}</h1>
+        <div class="cards">
+          <ShelfCard
+            v-for="entry in group.entries"
+            :key="entry.id"
+            :entry="entry"
+            :now="now"
+            @duplicate="shelf.duplicate(entry.id)"
+            @remove="remove(entry.id)"
+            @save-file="exportOne(entry.id)"
+          />
+        </div>
+      </section>
+      <section v-if="shelf.loaded && shelf.entries.length === 0" class="empty">
+        <h1>An empty shelf</h1>
+        <p class="lead">
+          A cake begins with three answers: how many guests, what it should look like, and when it
+          is served. The rest is worked out and drawn for you to correct.
+        </p>
+        <p><button type="button" class="key solid" @click="create">Plan the first cake</button></p>
+      </section>
+      <section v-else-if="shelf.loaded && found.length === 0" class="empty">
+        <h1>No cake is called “{{ search }}”</h1>
+        <p class="lead">Names and occasions are searched, each word anywhere in them.</p>
+        <p>
+          <button type="button" class="key" @click="search = ''">
+            Show all {{ shelf.entries.length }}
+          </button>
+        </p>
+      </section>
+      <div ref="foot" class="foot soft">
+        <template v-if="shown < found.length">{{ found.length - shown }} more below</template>
+      </div>
+    </main>
+
+    <v-snackbar
+      :model-value="removed !== null"
+      :timeout="15000"
+      @update:model-value="removed = null"
+    >
+      {{ removed?.build.name }} is off the shelf.
+      <template #actions>
+        <button type="button" class="key small undo" data-test="undo-remove" @click="bringBack">
+          Put it back
+        </button>
+      </template>
+    </v-snackbar>
+    <v-dialog :model-value="refused !== null" max-width="640" @update:model-value="refused = null">
+      <v-card v-if="refused" class="refused" data-test="refused">
+        <h2>{{ refused.name }} was not taken in</h2>
+        <p>Nothing on the shelf or in the pantry has changed.</p>
+        <ul>
+          <li v-for="(problem, i) in refused.problems" :key="i">
+            {{ problem.message }}
+            <span v-if="problem.value" class="soft">It says {{ problem.value }}.</span>
+          </li>
+        </ul>
+        <p><button type="button" class="key" @click="refused = null">Close</button></p>
+      </v-card>
+    </v-dialog>
+  </div>
+</template>
+
+<style scoped>
+.shelf {
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+  background: var(--milk);
+}
+header {
+  height: 56px;
+  flex: none;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 0 20px;
+  background: var(--oat);
+  border-bottom: 2px solid var(--ink);
+}
+nav {
+  display: flex;
+  gap: 18px;
+  margin: 0 18px;
+  font-weight: 600;
+}
+nav a {
+  text-decoration: none;
+  color: var(--soft);
+  padding: 4px 0;
+}
+nav a.here {
+  color: var(--ink);
+  border-bottom: 2.5px solid var(--ink);
+}
+.grow {
+  flex: 1;
+}
+.search {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+  border-bottom: 1.5px solid var(--soft);
+  color: var(--soft);
+}
+.search input {
+  font: inherit;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  outline: 0;
+  padding: 5px 2px;
+  width: 180px;
+}
+.search:focus-within {
+  border-color: var(--accent);
+}
+main {
+  flex: 1;
+  overflow: auto;
+  padding: 24px 28px 20px;
+}
+section + section {
+  margin-top: 30px;
+}
+h1 {
+  font-size: 21px;
+  margin-bottom: 12px;
+}
+.cards {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(270px, 1fr));
+  gap: 24px 26px;
+}
+.empty {
+  max-width: 560px;
+  margin: 12vh auto 0;
+}
+.empty p {
+  margin-bottom: 16px;
+}
+.foot {
+  height: 30px;
+  padding-top: 10px;
+  text-align: center;
+}
+.refused {
+  padding: 20px 24px;
+  display: block;
+}
+.refused h2 {
+  margin-top: 0;
+}
+.undo {
+  color: inherit;
+  border-color: currentcolor;
+}
+@media (max-width: 900px) {
+  header {
+    height: auto;
+    flex-wrap: wrap;
+    padding: 8px 16px;
+  }
+}
+</style>

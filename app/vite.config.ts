@@ -1,0 +1,31 @@
+import vue from '@vitejs/plugin-vue';
+import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+import vuetify from 'vite-plugin-vuetify';
+
+export default defineConfig({
+  plugins: [
+    vue(),
+    vuetify({ autoImport: true }),
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: null,
+      manifest: {
+        name: 'Pyrgotect',
+        short_name: 'Pyrgotect',
+        theme_color: '#efe8d9',
+        background_color: '#fbf8f1',
+        display: 'standalone',
+        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2,wasm}'],
+        maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+        navigateFallbackDenylist: [/^\/api\//],
+      },
+    }),
+  ],
+  server: { proxy: { '/api': 'http://127.0.0.1:4173' } },
+  worker: { format: 'es' },
+  build: { target: 'es2022', manifest: true, reportCompressedSize: false },
+});

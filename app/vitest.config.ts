@@ -1,0 +1,14 @@
+import { defineProject, mergeConfig } from 'vitest/config';
+import viteConfig from './vite.config.ts';
+
+export default mergeConfig(
+  viteConfig,
+  defineProject({
+    test: {
+      name: 'app',
+      environment: 'happy-dom',
+      setupFiles: ['./test/setup.ts'],
+      server: { deps: { inline: ['vuetify'] } },
+    },
+  }),
+);

@@ -102,8 +102,8 @@ const foot = computed(() => {
 });
 const above = computed(() => {
   const deep = depthMm(board.value?.outline ?? foot.value) * scale.value.pxPerMm;
-  const room = topY.value - 62 - 56;
-  return deep <= room ? { y: 56 + room / 2 } : null;
+  const room = topY.value - 46 - 30;
+  return deep <= room ? { y: 46 + room / 2 } : null;
 });
 
 const cautionOf = computed(() => {

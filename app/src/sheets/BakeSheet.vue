@@ -21,7 +21,7 @@ import { useSheet } from './useSheet.ts';
 const props = defineProps<{ build: Build; plan: Plan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
-const { pantry, tier, tierPlan, editTier, cautionsOf, choices } = useSheet(props);
+const { pantry, tier, tierPlan, editTier, cautionsOf, choices, sized } = useSheet(props);
 const cautions = cautionsOf('bake');
 const bake = computed(() => (tierPlan.value.bake.ok ? tierPlan.value.bake.value : null));
 const tin = computed(() => pantry.pantry.tins.find((t) => t.id === tier.value.tinId) ?? null);
@@ -31,7 +31,7 @@ const sponge = computed(
 const recipe = computed(
   () => pantry.pantry.recipes.find((r) => r.id === sponge.value?.recipeId) ?? null,
 );
-const tins = computed(() => choices(pantry.pantry.tins));
+const tins = computed(() => sized(pantry.pantry.tins));
 const sponges = computed(() => choices(pantry.pantry.sponges));
 
 const title = computed(() => {

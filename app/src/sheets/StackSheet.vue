@@ -27,7 +27,7 @@ import { useSheet } from './useSheet.ts';
 const props = defineProps<{ build: Build; plan: Plan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
-const { store, pantry, tier, tierPlan, editTier, cautionsOf, choices } = useSheet(props);
+const { store, pantry, tier, tierPlan, editTier, cautionsOf, choices, sized } = useSheet(props);
 const cautions = cautionsOf('stack');
 
 const title = computed(() => {
@@ -37,7 +37,7 @@ const title = computed(() => {
 });
 const fills = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));
 const sponges = computed(() => choices(pantry.pantry.sponges));
-const boards = computed(() => choices(pantry.pantry.boards));
+const boards = computed(() => sized(pantry.pantry.boards));
 /** One value when all agree, null when they differ. */
 const common = <T,>(values: T[]): T | null =>
   values.length > 0 && values.every((v) => v === values[0]) ? values[0]! : null;

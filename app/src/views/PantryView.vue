@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { pantryTables, showText, type Kitchen, type PantryTable } from '@pyrgotect/core';
+import {
+  outlineText,
+  type Outline,
+  pantryTables,
+  showText,
+  type Kitchen,
+  type PantryTable,
+} from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { columns, freshRow, kitchenColumns, tableTitles } from '../pantry/columns.ts';
@@ -19,6 +26,9 @@ const openTable = computed<PantryTable>(() => (table.value === 'kitchen' ? 'tins
 const rows = computed<Row[]>(() => pantry.pantry[openTable.value] as Row[]);
 const headers = computed(() => [
   { title: 'name', key: 'name', sortable: true },
+  ...(openTable.value === 'tins' || openTable.value === 'boards'
+    ? [{ title: 'size', key: 'outline', align: 'end' as const, sortable: false }]
+    : []),
   ...columns[openTable.value].map((c) => ({ title: c.label, key: c.key, align: 'end' as const })),
   { title: 'source', key: 'source' },
   { title: '', key: 'actions', sortable: false, align: 'end' as const },
@@ -26,6 +36,7 @@ const headers = computed(() => [
 const cell = (row: Row, key: string): string => {
   const column = columns[openTable.value].find((c) => c.key === key);
   const value = (row as unknown as Record<string, unknown>)[key];
+  if (key === 'outline') return outlineText(value as Outline, settings.system);
   if (column && typeof value === 'number') return showText(value, column.kind, settings.system);
   return value === null ? 'by hand' : String(value);
 };

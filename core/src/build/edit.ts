@@ -26,6 +26,7 @@ export function setLayerCount(tier: Tier, count: number): void {
   }
   tier.layers.length = wanted;
   tier.gaps.length = wanted - 1;
+  keepGapsBelowCake(tier);
 }
 
 /** Sets one layer's height, or every layer's where `index` is null. Fillings never exceed the cake. */

@@ -132,8 +132,10 @@ export function readBuildFile(text: string): ReadResult {
 function syntaxProblem(text: string): ReadResult {
   const errors: ParseError[] = [];
   parseTree(text, errors);
-  const offset = errors[0]?.offset ?? text.length;
-  const cut = text.slice(offset).trim() === '';
+  const first = errors[0] ?? { offset: text.length, length: 0 };
+  const end = text.trimEnd().length;
+  const cut = first.offset + first.length >= end;
+  const offset = cut ? text.length : first.offset;
   const line = lineAt(text, offset);
   if (text.trim() === '') return one({ line: 1, message: 'The file is empty.' });
   return one({

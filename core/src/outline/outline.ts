@@ -1,3 +1,6 @@
+import { showText } from '../units/format.ts';
+import type { UnitSystem } from '../units/kinds.ts';
+
 /**
  * The shape of a tier, tin or board seen from above. All lengths in mm; the centre is the origin,
  * x runs to the right, y to the back.
@@ -130,4 +133,11 @@ export function polygon(outline: Outline, perQuarter = 24): Point[] {
 /** True when `inner`, centred, lies within `outer`. */
 export function fitsInside(inner: Outline, outer: Outline, toleranceMm = 0.05): boolean {
   return polygon(inner, 12).every((p) => contains(outer, p, toleranceMm));
+}
+
+/** "28 cm across" or "33 × 23 cm": the size of an outline in the reader's units. */
+export function outlineText(outline: Outline, system: UnitSystem): string {
+  const { widthMm: wide, depthMm: deep } = asBox(outline);
+  const across = showText(wide, 'size', system);
+  return wide === deep ? across : `${across} × ${showText(deep, 'size', system)}`;
 }

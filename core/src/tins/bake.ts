@@ -70,7 +70,7 @@ export function splitBowl(inBowlG: number, wanted: readonly number[]): BowlSplit
   const share = wantedG > 0 ? Math.min(1, Math.max(0, inBowlG) / wantedG) : 0;
   const perCakeG = wanted.map((g) => g * share);
   return {
-    inBowlG,
+    inBowlG: Math.max(0, inBowlG),
     wantedG,
     perCakeG,
     leftG: Math.max(0, inBowlG - wantedG),
@@ -98,7 +98,8 @@ export function planBake(
   const x = (tier.inclusion?.gPerKg ?? 0) / 1000;
   const mlPerG = bakedMlPerG(sponge, x, tier.inclusion?.densityGPerMl ?? 1);
   const bakedDensity = (1 - sponge.ovenLoss + x) / mlPerG;
-  const outlineMm2 = areaMm2(tier.outline);
+  // from too small a tin the layers come out the tin's size, and a caution says so
+  const layerMm2 = Math.min(areaMm2(tier.outline), areaMm2(tin.outline));
 
   const cakes = layersOfCakes(tier.layers.length, tier.slicesPerCake).map((layers, index) => {
     const heights = layers.map((i) => tier.layers[i]!.heightMm);
@@ -109,8 +110,8 @@ export function planBake(
     const capMl = capVolumeMl(top, crown);
     const batterG = (edgeMl + capMl) / mlPerG;
     const inclusionG = batterG * x;
-    const layersMl = (heights.reduce((sum, h) => sum + h, 0) * outlineMm2) / 1000;
-    const crumbsMl = (heights.length * kitchen.kerfMm * outlineMm2) / 1000;
+    const layersMl = (heights.reduce((sum, h) => sum + h, 0) * layerMm2) / 1000;
+    const crumbsMl = (heights.length * kitchen.kerfMm * layerMm2) / 1000;
     const batterMl =
       batterG / sponge.batterDensityGPerMl + inclusionG / (tier.inclusion?.densityGPerMl ?? 1);
     const fillMm = fillHeightMm(tin, batterMl);
@@ -127,7 +128,7 @@ export function planBake(
       layersG: layersMl * bakedDensity,
       domeG: capMl * bakedDensity,
       crumbsG: crumbsMl * bakedDensity,
-      trimG: (edgeMl - layersMl - crumbsMl) * bakedDensity,
+      trimG: Math.max(0, edgeMl - layersMl - crumbsMl) * bakedDensity,
       fillMm,
       fillShare: fillMm / tin.depthMm,
       cuts: cutHeights(heights, kitchen.kerfMm),

@@ -114,10 +114,12 @@ export function show(value: number, kind: Kind, system: UnitSystem): Shown {
       return mass(value, kind, system);
     case 'volume':
       return volume(value, system);
-    case 'temperature':
-      return system.temperature === 'F'
-        ? { number: trim(Math.round((value * 9) / 5 + 32), 0), unit: '°F' }
-        : { number: trim(Math.round(value), 0), unit: '°C' };
+    case 'temperature': {
+      if (system.temperature === 'C') return { number: trim(Math.round(value), 0), unit: '°C' };
+      const f = (value * 9) / 5 + 32;
+      // an oven's dial has steps of five
+      return { number: trim(f >= 200 ? roundTo(f, 5) : Math.round(f), 0), unit: '°F' };
+    }
     case 'minutes':
       return minutes(value);
     case 'share':

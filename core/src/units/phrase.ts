@@ -9,11 +9,17 @@ export interface Phrase {
 
 /** Puts the figures into a phrase, in the units of `system`. Names without a figure stay as they are. */
 export function say(phrase: Phrase, system: UnitSystem): string {
-  return phrase.text.replace(/\{(\w+)\}/g, (whole, name: string) => {
+  return inOwnDegrees(phrase.text, system).replace(/\{(\w+)\}/g, (whole, name: string) => {
     const figure = phrase.values?.[name];
     return figure ? showText(figure.value, figure.kind, system) : whole;
   });
 }
+
+/** Words of a recipe or a caution that name degrees Celsius, in the reader's degrees. */
+export const inOwnDegrees = (text: string, system: UnitSystem): string =>
+  text.replace(/(\d+)\s°C/g, (_whole, degrees: string) =>
+    showText(Number(degrees), 'temperature', system),
+  );
 
 /** Short for writing phrases in core. */
 export const phrase = (

@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest';
+import {
+  mergeIngredients,
+  newBuild,
+  planBuild,
+  scaleRecipe,
+  type Bowl,
+  type Build,
+} from '../src/index.ts';
+import { pantry } from './arbitrary.ts';
+
+const fresh = (): Build => newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+const bowl = (build: Build, id: string): Bowl => {
+  const plan = planBuild(build, pantry);
+  if (!plan.bowls.ok) throw new Error(plan.bowls.problem);
+  return plan.bowls.value.find((b) => b.spreadId === id)!;
+};
+const grams = (b: Bowl, kind: string): number =>
+  [...b.uses, ...b.losses].filter((u) => u.kind === kind).reduce((sum, u) => sum + u.massG, 0);
+
+describe('a bowl', () => {
+  it('is shared out in working order, with what is lost', () => {
+    const build = fresh();
+    build.pipingG = 400;
+    for (const gap of build.tiers[0]!.gaps) gap.damMm = 10;
+    const b = bowl(build, 'buttercream');
+    const order = b.uses.map((u) => u.kind);
+    expect(order.filter((k, i) => k !== order[i - 1])).toEqual([
+      'dab',
+      'dam',
+      'gap',
+      'dam',
+      'gap',
+      'dam',
+      'gap',
+      'crumb',
+      'coat',
+      'piping',
+      'reserve',
+    ]);
+    expect(grams(b, 'scrapings')).toBeCloseTo(0.15 * grams(b, 'crumb'), 9);
+    // one bag for the dams, two for 400 g of piping
+    expect(grams(b, 'bags')).toBe(60);
+    expect(grams(b, 'reserve')).toBeCloseTo(0.08 * (grams(b, 'crumb') + grams(b, 'coat')), 9);
+    expect(grams(b, 'tools')).toBeCloseTo(0.03 * (b.usedG + grams(b, 'scrapings') + 60), 9);
+  });
+
+  it('of another filling takes the gaps and leaves coat and dams where they were', () => {
+    const build = fresh();
+    for (const gap of build.tiers[0]!.gaps) Object.assign(gap, { spreadId: 'curd', damMm: 12 });
+    expect(bowl(build, 'curd').uses.every((u) => u.kind === 'gap')).toBe(true);
+    expect(grams(bowl(build, 'buttercream'), 'gap')).toBe(0);
+    expect(grams(bowl(build, 'buttercream'), 'dam')).toBeGreaterThan(0);
+  });
+
+  it('beyond the mixer is made in several equal mixings', () => {
+    const build = fresh();
+    build.tiers[0]!.outline = { kind: 'square', sideMm: 380, cornerMm: 0 };
+    const b = bowl(build, 'buttercream');
+    expect(b.largestMixG).toBeCloseTo(4800 * 0.55 * 0.95, 6);
+    expect(b.mixes).toBe(Math.ceil(b.needG / b.largestMixG!));
+    expect(b.makeG).toBe(b.mixes * b.eachMixG);
+    expect(b.recipe.makesG).toBe(b.eachMixG);
+  });
+});
+
+describe('a recipe', () => {
+  const recipe = pantry.recipes.find((r) => r.id === 'recipe-butter')!;
+  it('scales every ingredient alike and opens whole eggs', () => {
+    const scaled = scaleRecipe(recipe, recipe.yieldG * 1.3);
+    scaled.ingredients.forEach((i, k) =>
+      expect(i.massG).toBeCloseTo(recipe.ingredients[k]!.massG * 1.3, 9),
+    );
+    // 4 eggs times 1.3 are 5.2: six are opened, 260 g weighed out
+    const eggs = scaled.ingredients.find((i) => i.pieces !== null)!;
+    expect([eggs.pieces, Math.round(eggs.massG)]).toEqual([6, 260]);
+  });
+  it('of its own size opens the eggs it names', () => {
+    expect(scaleRecipe(recipe, recipe.yieldG).ingredients.find((i) => i.pieces)!.pieces).toBe(4);
+  });
+  it('adds up with others into one list', () => {
+    const once = scaleRecipe(recipe, 500);
+    const list = mergeIngredients([
+      { recipe: once, times: 2 },
+      { recipe: once, times: 1 },
+    ]);
+    expect(list.find((i) => i.name === 'caster sugar')!.massG).toBeCloseTo(
+      3 * once.ingredients.find((i) => i.name === 'caster sugar')!.massG,
+      9,
+    );
+    expect(once.ingredients[0]!.massG).toBeCloseTo((225 * 500) / recipe.yieldG, 9);
+  });
+});

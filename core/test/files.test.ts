@@ -1,0 +1,249 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  buildFileSchema,
+  buildSchema,
+  mergeRows,
+  newBuild,
+  planBuild,
+  readBuildFile,
+  rowSchemas,
+  pantryTables,
+  startingPantry,
+  writeBuildFile,
+  type FileProblem,
+} from '../src/index.ts';
+import { anyBuild, pantry } from './arbitrary.ts';
+
+const root = new URL('../../', import.meta.url);
+const demos = readdirSync(new URL('demo/', root)).filter((name) => name.endsWith('.json'));
+const text = (path: string): string => readFileSync(new URL(path, root), 'utf8');
+const validate = new Ajv2020({ strict: true }).compile(buildFileSchema());
+const problems = (file: string): FileProblem[] => {
+  const read = readBuildFile(file);
+  return read.ok ? [] : read.problems;
+};
+const good = (): Record<string, any> =>
+  JSON.parse(writeBuildFile(newBuild('b', 'Test', '2027-05-03T09:30:00Z'), pantry)) as never;
+const broken = (change: (file: Record<string, any>) => void): FileProblem[] => {
+  const file = good();
+  change(file);
+  return problems(JSON.stringify(file, null, 2));
+};
+
+describe('the published schema', () => {
+  it('is the one in docs', () => {
+    expect(JSON.parse(text('docs/build.schema.json'))).toEqual(buildFileSchema());
+  });
+  it.each(demos)('passes the demo file %s, as the program does', (name) => {
+    const file = text(`demo/${name}`);
+    expect(validate(JSON.parse(file)), JSON.stringify(validate.errors)).toBe(true);
+    expect(problems(file)).toEqual([]);
+  });
+  it('passes whatever the program writes', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const file = writeBuildFile(build, pantry);
+        expect(problems(file)).toEqual([]);
+        expect(validate(JSON.parse(file)), JSON.stringify(validate.errors)).toBe(true);
+      }),
+      { numRuns: 40 },
+    );
+  });
+  it('refuses what the program refuses', () => {
+    const changes: ((f: Record<string, any>) => void)[] = [
+      (f) => (f.build.tiers[0].layers[0].heightMm = -3),
+      (f) => (f.build.brief.servings = 1.5),
+      (f) => (f.build.brief.look = 'marbled'),
+      (f) => delete f.build.boardId,
+      (f) => (f.build.tiers[0].outline = { kind: 'star' }),
+      (f) => (f.pantry.tins[0].depthMm = 1e6),
+      (f) => (f.build.tiers = []),
+    ];
+    for (const change of changes) {
+      const file = good();
+      change(file);
+      expect(validate(file)).toBe(false);
+      expect(problems(JSON.stringify(file)).length).toBeGreaterThan(0);
+    }
+  });
+});
+
+describe('a build file', () => {
+  it('comes back as it was written', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const read = readBuildFile(writeBuildFile(build, pantry));
+        if (!read.ok) throw new Error(read.problems[0]!.message);
+        expect(read.build).toEqual(JSON.parse(JSON.stringify(build)));
+      }),
+      { numRuns: 40 },
+    );
+  });
+  it('keeps fields of a newer kind', () => {
+    const file = good();
+    file.build.mood = 'solemn';
+    const read = readBuildFile(JSON.stringify(file));
+    expect(read.ok && (read.build as unknown as Record<string, unknown>).mood).toBe('solemn');
+  });
+  it('of version 1 is migrated, and plans', () => {
+    const read = readBuildFile(text('core/test/fixtures/version-1.json'));
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    const tier = read.build.tiers[0]!;
+    expect(tier.layers.map((l) => l.heightMm)).toEqual([24, 24, 24]);
+    expect(tier.gaps).toEqual([
+      { heightMm: 8, spreadId: 'buttercream', damMm: 0 },
+      { heightMm: 8, spreadId: 'buttercream', damMm: 0 },
+    ]);
+    expect(read.build.brief.servings).toBe(24);
+    expect(planBuild(read.build, pantry).tally.heightMm).toBeGreaterThan(90);
+  });
+});
+
+describe('a bad file', () => {
+  const whole = writeBuildFile(newBuild('b', 'Test', '2027-05-03T09:30:00Z'), pantry);
+  it('that is cut short says so, with the line', () => {
+    for (const length of [1, 40, 700, whole.length - 3]) {
+      const [problem] = problems(whole.slice(0, length));
+      expect(problem!.message).toContain('ends too early');
+      expect(problem!.line).toBe(whole.slice(0, length).split('\n').length);
+    }
+    expect(problems('')[0]!.message).toContain('empty');
+  });
+  it('that is not JSON names the line', () => {
+    const lines = whole.split('\n');
+    lines[3] = '    "id" = "b",';
+    expect(problems(lines.join('\n'))[0]).toMatchObject({ line: 4 });
+    expect(problems('tiers,layers\n1,2')[0]!.message).toContain('not JSON');
+  });
+  it('of another format or a newer version is named', () => {
+    expect(broken((f) => (f.format = 'something'))[0]!.message).toContain('“pyrgotect-build”');
+    expect(broken((f) => (f.version = 99))[0]!.message).toContain('newer Pyrgotect (version 99');
+    expect(broken((f) => (f.version = 'two'))[0]!.path).toBe('version');
+    expect(broken((f) => (f.version = 0)).length).toBe(1);
+    expect(problems('[]')[0]!.message).toContain('no object');
+  });
+  it('names field, line and value of each wrong value', () => {
+    const found = broken((f) => {
+      f.build.tiers[0].layers[2].heightMm = -4;
+      f.build.brief.servings = 'many';
+    });
+    expect(found.map((p) => p.path)).toEqual([
+      'build.brief.servings',
+      'build.tiers[0].layers[2].heightMm',
+    ]);
+    expect(found[1]).toMatchObject({ value: '-4' });
+    const file = good();
+    file.build.tiers[0].layers[2].heightMm = -4;
+    const lines = JSON.stringify(file, null, 2).split('\n');
+    const line = problems(lines.join('\n'))[0]!.line!;
+    expect(lines[line - 1]).toContain('"heightMm": -4');
+  });
+  it('with a filling thicker than the cake, or a gap too many, is refused', () => {
+    expect(
+      broken((f) => {
+        f.build.tiers[0].layers = [{ heightMm: 4 }, { heightMm: 4 }];
+        f.build.tiers[0].gaps = [{ heightMm: 20, spreadId: 'curd', damMm: 0 }];
+      })[0]!.message,
+    ).toContain('thicker than the whole cake');
+    expect(
+      broken((f) => f.build.tiers[0].gaps.push(f.build.tiers[0].gaps[0]))[0]!.message,
+    ).toContain('one gap fewer');
+  });
+  it('with hostile keys or names is refused, and touches no prototype', () => {
+    const file = JSON.stringify(good()).replace(
+      '"build":{',
+      '"build":{"__proto__":{"polluted":1},',
+    );
+    expect(problems(file)[0]!.path).toBe('build.__proto__');
+    expect(({} as Record<string, unknown>).polluted).toBeUndefined();
+    expect(broken((f) => (f.build.constructor = { a: 1 }))[0]!.message).toContain('constructor');
+    expect(broken((f) => (f.build.name = 'a\u0000b'))[0]!.message).toContain('control characters');
+    expect(broken((f) => (f.build.name = 'x'.repeat(500)))[0]!.message).toContain('longer than 80');
+    expect(broken((f) => (f.build.id = '../../etc'))[0]!.path).toBe('build.id');
+    let deep: unknown = 1;
+    for (let i = 0; i < 200; i++) deep = { deep };
+    expect(broken((f) => (f.build.deep = deep)).length).toBe(1);
+  });
+  it('of 50 MB is refused at once', () => {
+    const started = performance.now();
+    expect(problems('x'.repeat(50_000_000))[0]!.message).toContain('50.0 MB');
+    expect(performance.now() - started).toBeLessThan(500);
+  });
+  it('never makes the reader throw', () => {
+    fc.assert(
+      fc.property(fc.string(), fc.nat(whole.length), (noise, at) => {
+        const read = readBuildFile(whole.slice(0, at) + noise + whole.slice(at + noise.length));
+        expect(typeof read.ok).toBe('boolean');
+      }),
+      { numRuns: 200 },
+    );
+    fc.assert(
+      fc.property(fc.json(), (json) => {
+        expect(readBuildFile(json).ok).toBe(false);
+      }),
+    );
+  });
+});
+
+describe('rows that travel with a file', () => {
+  it('change nothing when the pantry has the same', () => {
+    const read = readBuildFile(writeBuildFile(newBuild('b', 'T', '2027-05-03T09:30:00Z'), pantry));
+    if (!read.ok) throw new Error('unread');
+    const { build, added } = mergeRows(read.build, read.rows, pantry);
+    expect(build).toEqual(read.build);
+    expect(Object.values(added).flat()).toEqual([]);
+  });
+  it('that differ come in beside the pantry’s own, and the build follows them', () => {
+    const other = startingPantry();
+    other.sponges.find((s) => s.id === 'butter')!.rise = 1.5;
+    other.recipes.find((r) => r.id === 'recipe-butter')!.yieldG -= 10;
+    const source = newBuild('b', 'T', '2027-05-03T09:30:00Z');
+    const read = readBuildFile(writeBuildFile(source, other));
+    if (!read.ok) throw new Error('unread');
+    const { build, added } = mergeRows(read.build, read.rows, pantry);
+    expect(added.sponges.map((s) => s.name)).toEqual(['Creamed butter sponge (from file)']);
+    expect(build.tiers[0]!.spongeId).toBe(added.sponges[0]!.id);
+    expect(added.sponges[0]!.recipeId).toBe(added.recipes[0]!.id);
+    const joined = startingPantry();
+    for (const table of pantryTables) (joined[table] as unknown[]).push(...added[table]);
+    const planned = (plan: ReturnType<typeof planBuild>) =>
+      plan.tiers[0]!.bake.ok && plan.tiers[0]!.bake.value.batterG;
+    expect(planned(planBuild(build, joined))).toBeCloseTo(
+      planned(planBuild(source, other)) as number,
+      9,
+    );
+    // a second time nothing new comes in
+    const again = mergeRows(read.build, read.rows, joined);
+    expect(again.added.sponges).toEqual([]);
+    expect(again.build.tiers[0]!.spongeId).toBe(added.sponges[0]!.id);
+  });
+});
+
+describe('starting rows', () => {
+  it('pass the same schemas as the user’s own', () => {
+    for (const table of pantryTables)
+      for (const row of pantry[table])
+        expect(rowSchemas[table].isValidSync(row, { strict: true }), row.id).toBe(true);
+  });
+  it('have a range around each value that has one', () => {
+    for (const table of pantryTables)
+      for (const row of pantry[table])
+        for (const [field, [low, high]] of Object.entries(row.ranges)) {
+          const value = (row as unknown as Record<string, number>)[field]!;
+          expect(low, `${row.id}.${field}`).toBeLessThanOrEqual(value);
+          expect(high, `${row.id}.${field}`).toBeGreaterThanOrEqual(value);
+        }
+  });
+  it('refuse a recipe that yields more than it weighs', () => {
+    const recipe = { ...pantry.recipes[0]!, yieldG: 40000 };
+    expect(() => rowSchemas.recipes.validateSync(recipe, { strict: true })).toThrow('yields more');
+  });
+  it('make a new build that the schema passes', () => {
+    expect(
+      buildSchema.isValidSync(newBuild('b', 'T', '2027-05-03T09:30:00Z'), { strict: true }),
+    ).toBe(true);
+  });
+});

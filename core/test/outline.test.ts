@@ -1,0 +1,88 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  areaMm2,
+  asBox,
+  clipToRectangle,
+  contains,
+  equivalentRadiusMm,
+  fitsInside,
+  grow,
+  grownAreaMm2,
+  outlineText,
+  inchesAndOunces,
+  metric,
+  perimeterMm,
+  polygon,
+  polygonAreaMm2,
+  type Outline,
+} from '../src/index.ts';
+import { anyOutline } from './arbitrary.ts';
+
+const round: Outline = { kind: 'round', diameterMm: 200 };
+const square: Outline = { kind: 'square', sideMm: 200, cornerMm: 0 };
+const tray: Outline = { kind: 'rectangle', widthMm: 330, depthMm: 230, cornerMm: 12 };
+
+describe('outlines', () => {
+  it('have the area and rim of their closed forms', () => {
+    expect(areaMm2(round)).toBeCloseTo(Math.PI * 100 ** 2, 6);
+    expect(perimeterMm(round)).toBeCloseTo(Math.PI * 200, 6);
+    expect(areaMm2(square)).toBe(40000);
+    expect(perimeterMm(square)).toBe(800);
+    expect(areaMm2(tray)).toBeCloseTo(330 * 230 - (4 - Math.PI) * 144, 6);
+    expect(equivalentRadiusMm(round)).toBeCloseTo(100, 9);
+  });
+
+  it('grow by A + P·t + pi·t², exactly', () => {
+    fc.assert(
+      fc.property(anyOutline, fc.double({ min: 0, max: 40, noNaN: true }), (outline, t) => {
+        const expected = areaMm2(outline) + perimeterMm(outline) * t + Math.PI * t * t;
+        expect(grownAreaMm2(outline, t) / expected).toBeCloseTo(1, 9);
+      }),
+    );
+  });
+
+  it('come back after growing out and in', () => {
+    fc.assert(
+      fc.property(anyOutline, fc.double({ min: 0, max: 40, noNaN: true }), (outline, t) => {
+        const back = grow(grow(outline, t)!, -t)!;
+        expect(areaMm2(back)).toBeCloseTo(areaMm2(outline), 3);
+      }),
+    );
+  });
+
+  it('vanish when moved in too far', () => {
+    expect(grow(round, -100)).toBeNull();
+    expect(grownAreaMm2(tray, -200)).toBe(0);
+  });
+
+  it('agree with their polygon in area, rim and inside', () => {
+    fc.assert(
+      fc.property(anyOutline, (outline) => {
+        const points = polygon(outline, 90);
+        expect(polygonAreaMm2(points) / areaMm2(outline)).toBeCloseTo(1, 3);
+        for (const p of points) expect(contains(outline, p, 1e-6)).toBe(true);
+        const { widthMm } = asBox(outline);
+        expect(contains(outline, { x: widthMm / 2 + 1, y: 0 })).toBe(false);
+      }),
+    );
+  });
+
+  it('fit into each other or not', () => {
+    expect(fitsInside(round, square)).toBe(true);
+    expect(fitsInside(square, round)).toBe(false);
+    expect(fitsInside(round, round)).toBe(true);
+  });
+
+  it('are clipped to a rectangle without loss', () => {
+    const points = polygon(round, 60);
+    const left = clipToRectangle(points, -100, -100, 13, 100);
+    const right = clipToRectangle(points, 13, -100, 100, 100);
+    expect(polygonAreaMm2(left) + polygonAreaMm2(right)).toBeCloseTo(polygonAreaMm2(points), 6);
+  });
+
+  it('are told in words', () => {
+    expect(outlineText(tray, metric)).toBe('33 cm × 23 cm');
+    expect(outlineText(round, inchesAndOunces)).toBe('7 3/4 in');
+  });
+});

@@ -1,0 +1,203 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  buildSchema,
+  findRow,
+  newBuild,
+  planBuild,
+  setLayerCount,
+  tierOf,
+  type Bowl,
+  type Build,
+  type Pantry,
+  type Plan,
+} from '../src/index.ts';
+import { anyBuild, pantry } from './arbitrary.ts';
+
+const fresh = (): Build => newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+const bowlsOf = (plan: Plan): Bowl[] => (plan.bowls.ok ? plan.bowls.value : []);
+
+/** Calls `use` with every number in a plain value. */
+function numbers(value: unknown, path: string, use: (n: number, path: string) => void): void {
+  if (typeof value === 'number') use(value, path);
+  else if (Array.isArray(value)) value.forEach((v, i) => numbers(v, `${path}[${i}]`, use));
+  else if (value && typeof value === 'object')
+    for (const [key, inner] of Object.entries(value)) numbers(inner, `${path}.${key}`, use);
+}
+
+describe('a plan of any build', () => {
+  it('exists, and holds no NaN, no infinity and no amount below nothing', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const plan = planBuild(build, pantry);
+        expect(plan.bowls.ok && plan.steps.ok && plan.ingredients.ok).toBe(true);
+        numbers(plan, 'plan', (n, path) => {
+          expect(Number.isFinite(n), path).toBe(true);
+          // positions in the drawing may be left of the axis or below the board; servings may be short
+          if (!/\.(x0|y0|x1|y1|spare)$/.test(path) && !path.includes('.inputs['))
+            expect(n, path).toBeGreaterThanOrEqual(-1e-9);
+        });
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('loses no mass: made = used + lost + left, in every bowl', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        for (const bowl of bowlsOf(planBuild(build, pantry))) {
+          const used = bowl.uses.reduce((sum, u) => sum + u.massG, 0);
+          const lost = bowl.losses.reduce((sum, l) => sum + l.massG, 0);
+          expect(used + lost + bowl.leftG).toBeCloseTo(bowl.makeG, 6);
+          expect(bowl.leftG).toBeGreaterThanOrEqual(-1e-9);
+          expect(bowl.leftG).toBeLessThan(5 * bowl.mixes);
+          if (bowl.largestMixG !== null) expect(bowl.eachMixG).toBeLessThan(bowl.largestMixG + 5);
+        }
+      }),
+      { numRuns: 100 },
+    );
+  });
+
+  it('weighs its cake as layers, fillings, coat, piping and board', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const plan = planBuild(build, pantry);
+        let parts = build.pipingG + findRow(pantry, 'boards', build.boardId).massG;
+        for (const tier of plan.tiers) {
+          if (!tier.bake.ok || !tier.gaps.ok || !tier.coat.ok) throw new Error('stage failed');
+          parts += tier.bake.value.cakes.reduce((sum, c) => sum + c.layersG, 0) + tier.dabG;
+          parts += tier.gaps.value.reduce((sum, g) => sum + g.fillingG + g.damG, 0);
+          parts += tier.coat.value.crumbG + tier.coat.value.coatG;
+        }
+        expect(plan.tally.massG! / parts).toBeCloseTo(1, 9);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('never gets lower by a layer more', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const tier = build.tiers[0]!;
+        fc.pre(tier.layers.length < 12);
+        const before = planBuild(build, pantry).tally.heightMm;
+        const more = structuredClone(build);
+        setLayerCount(tierOf(more, tier.id), tier.layers.length + 1);
+        expect(buildSchema.isValidSync(more, { strict: true })).toBe(true);
+        expect(planBuild(more, pantry).tally.heightMm).toBeGreaterThanOrEqual(before);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is the same each time, and leaves build and pantry alone', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const before = JSON.stringify([build, pantry]);
+        const plan = planBuild(build, pantry);
+        expect(JSON.stringify([build, pantry])).toBe(before);
+        expect(planBuild(structuredClone(build), pantry)).toEqual(plan);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it('gives every step a key of its own and every figure a working', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const plan = planBuild(build, pantry);
+        const keys = plan.steps.ok ? plan.steps.value.map((s) => s.key) : [];
+        expect(new Set(keys).size).toBe(keys.length);
+        for (const [id, figure] of Object.entries(plan.figures)) {
+          expect(figure.id).toBe(id);
+          expect(figure.how.length).toBeGreaterThan(10);
+          expect(figure.inputs.length).toBeGreaterThan(0);
+          for (const input of figure.inputs)
+            if (input.from) {
+              expect(plan.figures[input.from], `${id} from ${input.from}`).toBeDefined();
+              expect(input.value).toBeCloseTo(plan.figures[input.from]!.value, 6);
+            }
+        }
+        if (plan.steps.ok)
+          for (const step of plan.steps.value)
+            for (const amount of step.amounts)
+              if (amount.figure) expect(plan.figures[amount.figure], amount.figure).toBeDefined();
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('a pantry row that is missing', () => {
+  const without = (change: (p: Pantry) => void): Pantry => {
+    const copy = structuredClone(pantry);
+    change(copy);
+    return copy;
+  };
+  it('spoils its own stage only', () => {
+    const plan = planBuild(
+      fresh(),
+      without((p) => (p.sponges = [])),
+    );
+    expect(plan.tiers[0]!.bake.ok).toBe(false);
+    expect(plan.bowls.ok).toBe(true);
+    expect(plan.servings.count).toBeGreaterThan(0);
+    expect(plan.section.parts.length).toBeGreaterThan(5);
+    expect(plan.tally.massG).toBeNull();
+    const caution = plan.cautions.find((c) => c.id.startsWith('missing/bake'));
+    expect(caution?.title.text).toContain('butter');
+  });
+  it('is told for fillings, boards and recipes as well', () => {
+    expect(
+      planBuild(
+        fresh(),
+        without((p) => (p.spreads = [])),
+      ).bowls.ok,
+    ).toBe(false);
+    expect(
+      planBuild(
+        fresh(),
+        without((p) => (p.recipes = [])),
+      ).steps.ok,
+    ).toBe(false);
+    const boardless = planBuild(
+      fresh(),
+      without((p) => (p.boards = [])),
+    );
+    expect(boardless.tally.massG).toBeNull();
+    expect(boardless.bowls.ok).toBe(true);
+  });
+});
+
+describe('cautions', () => {
+  const idsOf = (build: Build): string[] => planBuild(build, pantry).cautions.map((c) => c.id);
+  it('tell of servings short, allergens, thick fillings, small boards and heavy lifts', () => {
+    const build = fresh();
+    build.brief.servings = 400;
+    build.brief.keepOut = ['milk'];
+    build.tiers[0]!.gaps[1]!.heightMm = 40;
+    build.boardId = 'drum-round-20';
+    const ids = idsOf(build);
+    expect(ids).toContain('servings/short');
+    expect(ids).toContain('allergen/milk');
+    expect(ids).toContain('tier-1/thick filling/1');
+    expect(ids).toContain('board/small');
+    build.tiers[0]!.outline = { kind: 'square', sideMm: 500, cornerMm: 0 };
+    expect(idsOf(build)).toContain('lift');
+  });
+  it('tell that a runny filling creeps out, until a dam holds it', () => {
+    const build = fresh();
+    for (const gap of build.tiers[0]!.gaps) gap.spreadId = 'compote';
+    const plan = planBuild(build, pantry);
+    const creep = plan.cautions.find((c) => c.id === 'tier-1/squeeze/0')!;
+    expect(creep.todo.text).toContain('dam {width}');
+    const width = creep.todo.values!.width!.value;
+    for (const gap of build.tiers[0]!.gaps) gap.damMm = width;
+    expect(idsOf(build)).not.toContain('tier-1/squeeze/0');
+  });
+  it('are none for the draft of a new build that was left alone', () => {
+    const build = fresh();
+    build.brief.servings = 20;
+    expect(planBuild(build, pantry).cautions.filter((c) => c.severity === 'stop')).toEqual([]);
+  });
+});

@@ -1,3 +1,5 @@
+/* eslint-disable @typescript-eslint/no-explicit-any, @typescript-eslint/no-unsafe-member-access, @typescript-eslint/no-unsafe-call, @typescript-eslint/no-unsafe-return --
+   these tests damage files on purpose, and a damaged file has no type */
 import { readdirSync, readFileSync } from 'node:fs';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import fc from 'fast-check';
@@ -178,12 +180,43 @@ describe('a bad file', () => {
         const read = readBuildFile(whole.slice(0, at) + noise + whole.slice(at + noise.length));
         expect(typeof read.ok).toBe('boolean');
       }),
-      { numRuns: 200 },
+      { numRuns: 400 },
     );
     fc.assert(
       fc.property(fc.json(), (json) => {
         expect(readBuildFile(json).ok).toBe(false);
       }),
+    );
+  });
+});
+
+describe('a file with any field taken out or replaced', () => {
+  const paths: string[][] = [];
+  const walk = (value: unknown, path: string[]): void => {
+    if (typeof value !== 'object' || value === null) return;
+    for (const [key, inner] of Object.entries(value)) {
+      paths.push([...path, key]);
+      walk(inner, [...path, key]);
+    }
+  };
+  walk(good(), []);
+  it('gives problems, never an exception', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...paths),
+        fc.constantFrom(undefined, null, 7, 'x', [], {}, [null], { kind: 'toString' }),
+        (path, value) => {
+          const file = good();
+          let at: Record<string, any> = file;
+          for (const key of path.slice(0, -1)) at = at[key] as Record<string, any>;
+          if (value === undefined) delete at[path.at(-1)!];
+          else at[path.at(-1)!] = value;
+          const read = readBuildFile(JSON.stringify(file));
+          if (read.ok) planBuild(read.build, pantry);
+          else expect(read.problems[0]!.message.length).toBeGreaterThan(10);
+        },
+      ),
+      { numRuns: 600 },
     );
   });
 });

@@ -6,7 +6,10 @@ const defaultPort = 4173;
 async function listen(): Promise<void> {
   const wanted = process.env.PORT ? Number(process.env.PORT) : null;
   const host = process.env.HOST ?? '127.0.0.1';
-  const app = await buildServer({ demo: process.env.DEMO === '1' });
+  const app = await buildServer({
+    demo: process.env.DEMO === '1',
+    serveApp: process.env.WITHOUT_APP !== '1',
+  });
   for (let port = wanted ?? defaultPort; ; port++) {
     try {
       await app.listen({ port, host });

@@ -9,6 +9,8 @@ export interface Options {
   root?: string;
   /** True when the application fills an empty shelf with the demo builds. */
   demo?: boolean;
+  /** False in development, where another server gives out the application. */
+  serveApp?: boolean;
 }
 
 /** Nothing but the own origin, and no inline script or style. */
@@ -27,9 +29,14 @@ export const contentPolicy: Record<string, string[]> = {
 };
 
 /** The server of the built application: static files, a health check, and how it was started. */
-export async function buildServer({ root, demo = false }: Options = {}): Promise<FastifyInstance> {
+export async function buildServer({
+  root,
+  demo = false,
+  serveApp = true,
+}: Options = {}): Promise<FastifyInstance> {
   const folder = root ?? fileURLToPath(new URL('../../app/dist', import.meta.url));
-  if (!existsSync(folder)) throw new Error('The application is not built yet. Run: npm run build');
+  if (serveApp && !existsSync(folder))
+    throw new Error('The application is not built yet. Run: npm run build');
   const app = Fastify({ logger: false });
   await app.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: contentPolicy },
@@ -37,6 +44,7 @@ export async function buildServer({ root, demo = false }: Options = {}): Promise
   });
   app.get('/api/health', () => ({ ok: true }));
   app.get('/api/start', () => ({ demo }));
+  if (!serveApp) return app;
   await app.register(fastifyStatic, {
     root: folder,
     wildcard: true,

@@ -2,11 +2,18 @@
 import { useId } from 'vue';
 
 /** A choice set in a sentence. */
-defineProps<{ modelValue: T; label: string; options: { value: T; text: string }[] }>();
+const props = defineProps<{
+  modelValue: T;
+  label: string;
+  options: { value: T; text: string }[];
+}>();
 const emit = defineEmits<{ 'update:modelValue': [value: T] }>();
 const id = useId();
-const take = (event: Event): void =>
-  emit('update:modelValue', (event.target as HTMLSelectElement).value as T);
+function take(event: Event): void {
+  const chosen = (event.target as HTMLSelectElement).value;
+  const option = props.options.find((o) => o.value === chosen);
+  if (option) emit('update:modelValue', option.value);
+}
 </script>
 
 <template>

@@ -31,7 +31,7 @@ const recipe = computed(() =>
 const recipeChoices = computed(() =>
   pantry.pantry.recipes.map((r) => ({ value: r.id, text: r.name })),
 );
-const toneChoices = tones.map((tone) => ({ value: tone as string, text: tone }));
+const toneChoices = tones.map((tone) => ({ value: tone, text: tone }));
 
 function addIngredient(): void {
   recipe.value?.ingredients.push({ name: '', massG: 100, allergens: [] });
@@ -51,7 +51,7 @@ async function save(): Promise<void> {
       name: draft.value.name.trim(),
       source: 'own',
     } as unknown as Row;
-    await pantry.saveRow(props.table, row as never);
+    await pantry.saveRow(props.table, row);
     emit('close');
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;

@@ -37,9 +37,9 @@ const blockText = (portion: Portion): string => {
   const block = portionBlocks[portion];
   return `${showText(block.wideMm, 'span', settings.system)} × ${showText(block.deepMm, 'span', settings.system)}`;
 };
-const portionChoices = computed(() => [
-  { value: 'dessert' as Portion, text: `dessert portions, ${blockText('dessert')}` },
-  { value: 'small' as Portion, text: `small portions, ${blockText('small')}` },
+const portionChoices = computed<{ value: Portion; text: string }[]>(() => [
+  { value: 'dessert', text: `dessert portions, ${blockText('dessert')}` },
+  { value: 'small', text: `small portions, ${blockText('small')}` },
 ]);
 const cuttingChoices: { value: Cutting; text: string }[] = [
   { value: 'grid', text: 'blocks, placed for the most' },

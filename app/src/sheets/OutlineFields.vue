@@ -32,7 +32,7 @@ function setKind(kind: Outline['kind']): void {
 }
 const set = (change: Record<string, number | null>): void => {
   if (Object.values(change).some((n) => n === null)) return;
-  emit('change', { ...props.outline, ...change } as Outline);
+  emit('change', { ...props.outline, ...change });
 };
 </script>
 

@@ -64,7 +64,7 @@ export async function saveBuild(
       at,
       label,
       build: next,
-    } as Revision);
+    });
     await db.revisions
       .where('[buildId+revision]')
       .between([build.id, -Infinity], [build.id, stored.revision - keptRevisions], true, true)

@@ -39,12 +39,12 @@ export const usePantry = defineStore('pantry', () => {
       if (entry.removed) {
         if (at >= 0) rows.splice(at, 1);
       } else if (rowSchemas[entry.table].isValidSync(entry.row, { strict: true })) {
-        if (at >= 0) rows[at] = entry.row as AnyRow;
-        else rows.push(entry.row as AnyRow);
+        if (at >= 0) rows[at] = entry.row;
+        else rows.push(entry.row);
       }
     }
     const kitchen = (await database.settings.get('kitchen'))?.value;
-    if (kitchenSchema.isValidSync(kitchen, { strict: true })) next.kitchen = kitchen as Kitchen;
+    if (kitchenSchema.isValidSync(kitchen, { strict: true })) next.kitchen = kitchen;
     pantry.value = next;
     loaded.value = true;
   }
@@ -74,7 +74,7 @@ export const usePantry = defineStore('pantry', () => {
         rows[table].map((row) => ({
           key: keyOf(table, row.id),
           table,
-          row: plain(row) as unknown,
+          row: plain(row),
           removed: false,
         })),
       ),

@@ -35,7 +35,7 @@ export const useSettings = defineStore('settings', () => {
   async function load(): Promise<void> {
     const stored = (await database.settings.get('settings'))?.value;
     if (!schema.isValidSync(stored)) return;
-    const saved = stored as Saved;
+    const saved = stored;
     system.value = { ...saved.system };
     scheme.value = saved.scheme;
   }

@@ -23,7 +23,7 @@ const table = ref<PantryTable | 'kitchen'>('tins');
 const search = ref('');
 const editing = ref<{ row: Row; isNew: boolean } | null>(null);
 const openTable = computed<PantryTable>(() => (table.value === 'kitchen' ? 'tins' : table.value));
-const rows = computed<Row[]>(() => pantry.pantry[openTable.value] as Row[]);
+const rows = computed<Row[]>(() => pantry.pantry[openTable.value]);
 const headers = computed(() => [
   { title: 'name', key: 'name', sortable: true },
   ...(openTable.value === 'tins' || openTable.value === 'boards'
@@ -38,15 +38,14 @@ const cell = (row: Row, key: string): string => {
   const value = (row as unknown as Record<string, unknown>)[key];
   if (key === 'outline') return outlineText(value as Outline, settings.system);
   if (column && typeof value === 'number') return showText(value, column.kind, settings.system);
-  return value === null ? 'by hand' : String(value);
+  return typeof value === 'string' ? value : 'by hand';
 };
 const add = (): void => {
   const pattern = rows.value[0];
   if (pattern) editing.value = { row: freshRow(pattern as never), isNew: true };
 };
 const setKitchen = (key: string, value: number | null): void => {
-  if (value !== null)
-    void pantry.saveKitchen({ ...pantry.pantry.kitchen, [key]: value } as Kitchen);
+  if (value !== null) void pantry.saveKitchen({ ...pantry.pantry.kitchen, [key]: value });
 };
 </script>
 

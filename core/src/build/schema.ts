@@ -84,9 +84,7 @@ export const record = <T extends object>(fields: Record<keyof T, unknown>): Obje
     .typeError(whatNot.typeError)
     .required(whatNot.missing) as unknown as ObjectSchema<T>;
 export const orNull = <T>(schema: ISchema<T>): ISchema<T | null> =>
-  lazy((value: unknown) =>
-    value === null ? (mixed().nullable() as never) : (schema as never),
-  ) as unknown as ISchema<T | null>;
+  lazy((value: unknown) => (value === null ? (mixed().nullable() as never) : (schema as never)));
 const isoTime = () =>
   string()
     .strict()
@@ -129,6 +127,14 @@ const briefSchema = record<Brief>({
   notes: words(limits.noteLength.max),
 });
 
+/** The tests of a whole tier run beside those of its fields, which tell what is missing. */
+const whole = (tier: Partial<Tier> | undefined): boolean =>
+  [tier?.layers, tier?.gaps].every(
+    (list) =>
+      Array.isArray(list) &&
+      list.every((part: unknown) => typeof part === 'object' && part !== null),
+  );
+
 const tierSchema = record<Tier>({
   id: id(),
   name: name(),
@@ -168,13 +174,14 @@ const tierSchema = record<Tier>({
     }) as never,
   ),
 })
-  .test('some layers', 'has no layers', (tier) => tier.layers.length > 0)
+  .test('some layers', 'has no layers', (tier) => !whole(tier) || tier.layers.length > 0)
   .test(
     'gaps',
     'needs one gap fewer than layers',
-    (tier) => tier.gaps.length === tier.layers.length - 1,
+    (tier) => !whole(tier) || tier.gaps.length === tier.layers.length - 1,
   )
   .test('gap below cake', 'has a filling thicker than the whole cake', (tier) => {
+    if (!whole(tier)) return true;
     const cakeMm = tier.layers.reduce((sum, layer) => sum + layer.heightMm, 0);
     return tier.gaps.every((gap) => gap.heightMm <= cakeMm);
   });
@@ -219,8 +226,13 @@ export const buildSchema: ObjectSchema<Build> = record<Build>({
   reserveShare: figure(limits.reserveShare),
   bench: benchSchema,
 })
-  .test('some tiers', 'has no tiers', (build) => build.tiers.length > 0)
+  .test(
+    'some tiers',
+    'has no tiers',
+    (build) => !Array.isArray(build.tiers) || build.tiers.length > 0,
+  )
   .test('tier ids', 'has two tiers with the same id', (build) => {
-    const ids = build.tiers.map((tier) => tier.id);
+    if (!Array.isArray(build.tiers)) return true;
+    const ids = build.tiers.map((tier) => tier?.id);
     return new Set(ids).size === ids.length;
   });

@@ -128,9 +128,14 @@ const recipeSchema = record<Recipe>({
   ),
   caution: orNull(words(600) as never),
 })
-  .test('some ingredients', 'has no ingredients', (recipe) => recipe.ingredients.length > 0)
+  .test(
+    'some ingredients',
+    'has no ingredients',
+    (recipe) => !Array.isArray(recipe.ingredients) || recipe.ingredients.length > 0,
+  )
   .test('yield', 'yields more than its ingredients weigh', (recipe) => {
-    const total = recipe.ingredients.reduce((sum, i) => sum + i.massG, 0);
+    if (!Array.isArray(recipe.ingredients)) return true;
+    const total = recipe.ingredients.reduce((sum, i) => sum + (i?.massG ?? 0), 0);
     return recipe.yieldG <= total + 0.5;
   });
 

@@ -74,7 +74,8 @@ function volume(ml: number, system: UnitSystem): Shown {
       return { number, unit: number === '1' || !/^\d/.test(number) || cups < 1 ? 'cup' : 'cups' };
     }
     const tbsp = cups * TBSP_PER_CUP;
-    if (tbsp >= 0.9) return { number: asFraction(tbsp, 2), unit: 'tbsp' };
+    // from 2 7/8 teaspoons on, which would be shown as three
+    if (tbsp >= 2.875 / 3) return { number: asFraction(tbsp, 2), unit: 'tbsp' };
     return { number: asFraction(tbsp * TSP_PER_TBSP, 4), unit: 'tsp' };
   }
   const rounded = ml < 100 ? Math.round(ml) : roundTo(ml, 5);

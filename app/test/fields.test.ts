@@ -1,0 +1,83 @@
+import { mount } from '@vue/test-utils';
+import { createPinia, setActivePinia } from 'pinia';
+import { beforeEach, describe, expect, it } from 'vitest';
+import { nextTick } from 'vue';
+import QuantityField from '../src/figures/QuantityField.vue';
+import { clock, servedText, timeLeft } from '../src/parts/when.ts';
+import { fitSection, scaleText, spread } from '../src/section/scale.ts';
+import { useSettings } from '../src/stores/settings.ts';
+
+beforeEach(() => setActivePinia(createPinia()));
+
+const field = (modelValue: number) =>
+  mount(QuantityField, {
+    props: { modelValue, kind: 'thickness', label: 'Layer', min: 3, max: 150 },
+  });
+
+describe('a quantity field', () => {
+  it('takes what is typed in any unit', async () => {
+    const wrapper = field(22);
+    const input = wrapper.find('input');
+    expect(input.element.value).toBe('22 mm');
+    await input.setValue('1 in');
+    await input.trigger('keydown.enter');
+    expect(wrapper.emitted('update:modelValue')).toEqual([[25.4]]);
+  });
+  it('shows why a text is no good, keeps it, and changes nothing', async () => {
+    const wrapper = field(22);
+    const input = wrapper.find('input');
+    await input.setValue('thick');
+    await input.trigger('blur');
+    expect(wrapper.text()).toContain('not a quantity');
+    expect(input.attributes('aria-invalid')).toBe('true');
+    expect(input.element.value).toBe('thick');
+    await input.setValue('-3');
+    await input.trigger('blur');
+    expect(wrapper.text()).toContain('less than nothing');
+    expect(wrapper.emitted('update:modelValue')).toBeUndefined();
+  });
+  it('does not change a value by being looked at in other units', async () => {
+    const wrapper = field(22.3);
+    await useSettings().switchUnits();
+    await nextTick();
+    const input = wrapper.find('input');
+    expect(input.element.value).toBe('7/8 in');
+    await input.trigger('focus');
+    await input.trigger('blur');
+    expect(wrapper.emitted('update:modelValue')).toBeUndefined();
+  });
+  it('steps with the arrow keys', async () => {
+    const wrapper = field(22);
+    await wrapper.find('input').trigger('keydown', { key: 'ArrowUp' });
+    expect(wrapper.emitted('update:modelValue')).toEqual([[23]]);
+  });
+});
+
+describe('the drawing', () => {
+  const section = { parts: [], tiers: [], halfWidthMm: 150, heightMm: 120, boardMm: 12 };
+  it('is true to scale and inside its pane', () => {
+    const scale = fitSection(section, 512, 640);
+    expect(scale.axisPx - 150 * scale.pxPerMm).toBeGreaterThanOrEqual(0);
+    expect(scale.basePx - 120 * scale.pxPerMm).toBeGreaterThan(0);
+    expect(scaleText({ ...scale, pxPerMm: 96 / 25.4 })).toBe('1 : 1.0');
+    expect(scaleText({ ...scale, pxPerMm: 96 / 25.4 / 4 })).toBe('1 : 4.0');
+  });
+  it('keeps labels apart, in order and in bounds', () => {
+    const placed = spread([100, 101, 102, 300], 15, 0, 300);
+    expect(placed).toEqual([100, 115, 130, 300]);
+    const crowded = spread([295, 296, 300], 15, 0, 300);
+    expect(crowded).toEqual([270, 285, 300]);
+  });
+});
+
+describe('times', () => {
+  it('are told as a person would', () => {
+    const now = new Date('2027-06-10T16:00');
+    expect(timeLeft('2027-06-12T16:00', now)).toBe('2 days');
+    expect(timeLeft('2027-06-11T12:30', now)).toBe('20 hours');
+    expect(timeLeft('2027-06-09T12:30', now)).toBe('past');
+    expect(timeLeft(null, now)).toBe('no date');
+    expect(servedText('2027-06-12T16:00')).toBe('Sat 12 June 2027, 16:00');
+    expect([clock(125), clock(3725), clock(-61)]).toEqual(['2:05', '1:02:05', '−1:01']);
+  });
+});

@@ -1,0 +1,87 @@
+import { newBuild, setGapHeight, setLayerHeight, type Build } from '@pyrgotect/core';
+import { create, type Patches } from 'mutative';
+import { beforeEach, describe, expect, it } from 'vitest';
+import {
+  keptRevisions,
+  removeBuild,
+  restoreBuild,
+  revisionsOf,
+  saveBuild,
+} from '../src/storage/builds.ts';
+import { Database } from '../src/storage/database.ts';
+
+let db: Database;
+let n = 0;
+beforeEach(() => {
+  db = new Database(`test-${n++}`);
+});
+const fresh = (): Build => newBuild('cake', 'Cake', '2027-05-03T09:30:00Z');
+const edited = (build: Build, change: (draft: Build) => void): [Build, Patches] => {
+  const [next, patches] = create(build, change, { enablePatches: true });
+  return [next, patches];
+};
+const stored = async (): Promise<Build> => (await db.builds.get('cake'))!.build;
+
+describe('saving a build', () => {
+  it('writes build, shelf entry and revision together', async () => {
+    const result = await saveBuild(fresh(), 0, [], 'New', db);
+    expect(result.kind).toBe('saved');
+    expect((await db.shelf.get('cake'))?.name).toBe('Cake');
+    expect((await revisionsOf('cake', db)).map((r) => r.label)).toEqual(['New']);
+  });
+
+  it('keeps the last fifty revisions', async () => {
+    let build = fresh();
+    await saveBuild(build, 0, [], 'New', db);
+    for (let i = 1; i <= keptRevisions + 10; i++) {
+      const [next, patches] = edited(build, (d) => void (d.name = `Cake ${i}`));
+      build = next;
+      await saveBuild(build, i, [patches], `Edit ${i}`, db);
+    }
+    const revisions = await revisionsOf('cake', db);
+    expect(revisions).toHaveLength(keptRevisions);
+    expect(revisions[0]!.build.name).toBe(`Cake ${keptRevisions + 10}`);
+  });
+
+  it('puts an edit on top of what another window saved meanwhile', async () => {
+    await saveBuild(fresh(), 0, [], 'New', db);
+    const [mine, myPatches] = edited(fresh(), (d) => setLayerHeight(d.tiers[0]!, 0, 31));
+    const [theirs, theirPatches] = edited(fresh(), (d) => setGapHeight(d.tiers[0]!, 1, 9));
+    await saveBuild(theirs, 1, [theirPatches], 'Theirs', db);
+    const result = await saveBuild(mine, 1, [myPatches], 'Mine', db);
+    expect(result).toMatchObject({ kind: 'saved', rebased: true });
+    expect((await stored()).tiers[0]!.layers[0]!.heightMm).toBe(31);
+    expect((await stored()).tiers[0]!.gaps[1]!.heightMm).toBe(9);
+  });
+
+  it('writes nothing when the edit no longer fits, and says so', async () => {
+    await saveBuild(fresh(), 0, [], 'New', db);
+    const [theirs, theirPatches] = edited(fresh(), (d) => {
+      d.tiers[0]!.layers.length = 1;
+      d.tiers[0]!.gaps.length = 0;
+    });
+    await saveBuild(theirs, 1, [theirPatches], 'Theirs', db);
+    const [mine, myPatches] = edited(fresh(), (d) => setGapHeight(d.tiers[0]!, 2, 9));
+    const result = await saveBuild(mine, 1, [myPatches], 'Mine', db);
+    expect(result.kind).toBe('conflict');
+    expect((await stored()).tiers[0]!.layers).toHaveLength(1);
+    expect((await revisionsOf('cake', db))[0]!.label).toBe('Theirs');
+  });
+
+  it('does not bring back a build that was removed', async () => {
+    await saveBuild(fresh(), 0, [], 'New', db);
+    await removeBuild('cake', db);
+    const [next, patches] = edited(fresh(), (d) => void (d.name = 'Ghost'));
+    expect((await saveBuild(next, 1, [patches], 'Edit', db)).kind).toBe('gone');
+    expect(await db.builds.count()).toBe(0);
+  });
+
+  it('restores a removed build with its revisions', async () => {
+    await saveBuild(fresh(), 0, [], 'New', db);
+    const removed = await removeBuild('cake', db);
+    expect(await db.shelf.count()).toBe(0);
+    await restoreBuild(removed!, db);
+    expect((await stored()).name).toBe('Cake');
+    expect(await revisionsOf('cake', db)).toHaveLength(1);
+  });
+});

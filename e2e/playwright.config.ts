@@ -1,0 +1,37 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.E2E_PORT ?? 4310);
+
+export default defineConfig({
+  testDir: 'tests',
+  outputDir: '../test-results',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  forbidOnly: true,
+  use: {
+    testIdAttribute: 'data-test',
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--disable-gpu',
+        '--no-first-run',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node --import tsx server/src/main.ts',
+    cwd: '..',
+    env: { PORT: String(port), DEMO: '1' },
+    url: `http://127.0.0.1:${port}/api/health`,
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,105 @@
+import { expect, openDemo, test } from './support.ts';
+
+test('the whole bench sheet, with a timer over a reload', async ({ page }) => {
+  await page.clock.install({ time: new Date('2027-06-11T14:00:00') });
+  await openDemo(page, 'Fig and walnut');
+  await page.keyboard.press('b');
+  const title = page.getByTestId('step-title');
+  const place = page.getByTestId('all-steps');
+  await expect(title).toHaveText('Weigh out for Keeper’s carrot cake');
+  const steps = Number(/of (\d+)/.exec(await place.innerText())![1]);
+  expect(steps).toBeGreaterThan(12);
+  const seen = new Set<string>();
+  for (let n = 1; n <= steps; n++) {
+    await expect(place).toContainText(`Step ${n} of ${steps}`);
+    seen.add(await title.innerText());
+    if ((await title.innerText()) === 'Bake') {
+      await page.getByTestId('start-timer').click();
+      await expect(page.getByTestId('timer')).toContainText('42:00');
+      await page.clock.runFor(61_000);
+      await expect(page.getByTestId('timer')).toContainText('40:59');
+      await page.reload();
+      await expect(title).toHaveText('Bake');
+      await expect(page.getByTestId('timer')).toContainText(/40:5\d/);
+      await page.clock.runFor(41 * 60_000);
+      await expect(page.getByTestId('timer')).toContainText('time is up');
+      await page.getByRole('button', { name: 'Stop bake' }).click();
+      await expect(page.getByTestId('timer')).toHaveCount(0);
+      await page.getByTestId('note').click();
+      await page.getByRole('textbox', { name: 'minutes in the oven' }).fill('44');
+      await page.getByRole('textbox', { name: 'in words' }).fill('a little pale');
+      await page.getByTestId('add-note').click();
+      await expect(page.getByTestId('note')).toContainText('1 noted here');
+    }
+    const check = page.getByRole('checkbox').first();
+    await check.click();
+    await expect(check).toBeChecked();
+    await page.getByTestId('next').click();
+  }
+  expect(seen).toContain('Divide the batter');
+  expect(seen).toContain('Fill layer 1 and set layer 2 on it');
+  expect(seen).toContain('Scrape on the thin coat');
+  await expect(page.getByTestId('next')).toHaveText('All done');
+  await page.getByTestId('note').click();
+  await expect(page.getByTestId('notes')).toContainText('44 min');
+  await expect(page.getByTestId('notes')).toContainText('a little pale');
+  await page.getByTestId('notes').getByRole('button', { name: 'Close' }).click();
+  await page.goto('/');
+  await expect(page.getByRole('article').filter({ hasText: 'Fig and walnut' })).toContainText(
+    `${steps} of ${steps} steps done`,
+  );
+});
+
+test('a cake half done opens where the work stopped', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('article').filter({ hasText: 'Night watch' })).toContainText(
+    '3 of 20 steps done',
+  );
+  await page.getByRole('link', { name: 'Open Night watch' }).click();
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await expect(page.getByTestId('step-title')).toHaveText('Divide the batter');
+  await page.getByTestId('all-steps').click();
+  await page.getByRole('button', { name: 'Mix the batter: not done after all' }).click();
+  await page
+    .getByRole('button', { name: /^Mix the batter/ })
+    .first()
+    .click();
+  await expect(page.getByTestId('step-title')).toHaveText('Mix the batter');
+});
+
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+  [800, 1280],
+] as const)
+  test(`the bench fits ${width} by ${height}: large targets, nothing off the edge`, async ({
+    page,
+  }) => {
+    await page.setViewportSize({ width, height });
+    await openDemo(page, 'Meridian');
+    await page.goto(page.url().replace(/stack$/, 'bench'));
+    await expect(page.getByTestId('step-title')).toBeVisible();
+    for (let i = 0; i < 23; i++) {
+      for (const target of ['next', 'note']) {
+        const box = (await page.getByTestId(target).boundingBox())!;
+        expect(box.height).toBeGreaterThanOrEqual(48);
+        expect(box.x + box.width).toBeLessThanOrEqual(width + 1);
+        expect(box.y + box.height).toBeLessThanOrEqual(height + 1);
+      }
+      const wide = await page.getByTestId('step').evaluate((e) => [e.scrollWidth, e.clientWidth]);
+      expect(wide[0]).toBeLessThanOrEqual(wide[1]!);
+      await page.keyboard.press('ArrowRight');
+    }
+  });
+
+test('the bench sheet prints with every step', async ({ page }) => {
+  await openDemo(page);
+  await page.keyboard.press('p');
+  await expect(page.getByTestId('print-now')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByTestId('print-now')).toBeHidden();
+  await expect(page.getByText('Crumb coat', { exact: true })).toBeVisible();
+  const pdf = await page.pdf({ format: 'A4' });
+  const pages = pdf.toString('latin1').match(/\/Type\s*\/Page[^s]/g)!.length;
+  expect(pages).toBeLessThanOrEqual(3);
+});

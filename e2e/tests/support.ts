@@ -1,0 +1,59 @@
+import { expect, test as base, type Page } from '@playwright/test';
+
+/**
+ * Every test watches the page: a request to another host, an error on the console or a breach of
+ * the content policy fails it.
+ */
+export const test = base.extend<{ watch: void }>({
+  watch: [
+    async ({ page, baseURL }, use) => {
+      const wrong: string[] = [];
+      const own = new URL(baseURL!).host;
+      page.on('request', (request) => {
+        const url = new URL(request.url());
+        if (url.protocol.startsWith('http') && url.host !== own) wrong.push(`asked ${url.host}`);
+      });
+      page.on('pageerror', (error) => wrong.push(`error: ${error.message}`));
+      page.on('console', (message) => {
+        if (message.type() === 'error') wrong.push(`console: ${message.text()}`);
+      });
+      await use();
+      expect(wrong).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+/** Opens a demo build at a sheet, the demo having been laid on the shelf first. */
+export async function openDemo(page: Page, name = 'Meridian', stage = 'stack'): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('link', { name: `Open ${name}`, exact: true }).click();
+  await expect(page.getByTestId('sheet-title')).toBeVisible();
+  if (stage !== 'stack')
+    await page
+      .getByRole('navigation', { name: 'Stages' })
+      .getByText(stage, { exact: true })
+      .click();
+}
+
+export const tally = (page: Page, cell: string) => page.getByTestId(`tally-${cell}`).locator('b');
+export const handle = (page: Page, name: string) => page.getByRole('slider', { name });
+export const saved = async (page: Page): Promise<void> => {
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+};
+
+/** Drags a boundary of the drawing by so many pixels upwards. */
+export async function dragUp(page: Page, name: string, px: number): Promise<void> {
+  const knob = handle(page, name).locator('.reach');
+  const box = (await knob.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (let i = 1; i <= 4; i++) await page.mouse.move(x, y - (px * i) / 4);
+  // the drawing follows in the next frame
+  await page.evaluate(
+    () => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))),
+  );
+  await page.mouse.up();
+}

@@ -1,0 +1,76 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, install, run } from './tools.mjs';
+
+/* Everything that has to hold: types, lint, format, unit tests, and the built application in Chromium.
+   The last line counts: each test is one, and so is each of the checks that is no test. */
+
+let passed = 0;
+let failed = 0;
+const broken = [];
+
+async function check(name, command, args) {
+  process.stderr.write(`\n— ${name}\n`);
+  const { code } = await run(command, args);
+  if (code === 0) passed += 1;
+  else {
+    failed += 1;
+    broken.push(name);
+  }
+  return code === 0;
+}
+
+/** Runs a test runner that writes a JSON report, and adds its counts. */
+async function count(name, command, args, env, file, read) {
+  process.stderr.write(`\n— ${name}\n`);
+  const { code } = await run(command, args, { env });
+  let ran = { passed: 0, failed: 0 };
+  try {
+    ran = read(JSON.parse(readFileSync(file, 'utf8')));
+  } catch {
+    process.stderr.write(`${name}: no report was written\n`);
+  }
+  passed += ran.passed;
+  failed += ran.failed;
+  // a runner that fails without a failed test, or runs none, has failed all the same
+  if ((code !== 0 && ran.failed === 0) || ran.passed + ran.failed === 0) failed += 1;
+  if (code !== 0 || ran.passed === 0) broken.push(name);
+}
+
+const reports = mkdtempSync(join(tmpdir(), 'pyrgotect-'));
+try {
+  install();
+  const browser = chromium();
+  await check('types', 'npm', ['run', '-s', 'typecheck']);
+  await check('lint', 'npm', ['run', '-s', 'lint']);
+  await check('format', 'npm', ['run', '-s', 'format']);
+  const unit = join(reports, 'unit.json');
+  await count(
+    'unit tests',
+    'npx',
+    ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`],
+    {},
+    unit,
+    (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
+  );
+  if (await check('build', 'npm', ['run', '-s', 'build'])) {
+    const e2e = join(reports, 'e2e.json');
+    await count(
+      'interface tests',
+      'npx',
+      ['playwright', 'test', '-c', 'e2e/playwright.config.ts', '--reporter=list,json'],
+      { CHROMIUM: browser, PLAYWRIGHT_JSON_OUTPUT_NAME: e2e },
+      e2e,
+      ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
+    );
+  }
+} catch (error) {
+  failed += 1;
+  broken.push(error.message);
+} finally {
+  rmSync(reports, { recursive: true, force: true });
+}
+if (broken.length > 0) process.stdout.write(`\nNot right: ${broken.join(', ')}\n`);
+process.stdout.write(`${passed} passed, ${failed} failed\n`);
+process.exitCode = failed > 0 ? 1 : 0;

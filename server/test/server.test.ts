@@ -1,0 +1,57 @@
+import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { FastifyInstance } from 'fastify';
+import { buildServer } from '../src/server.ts';
+
+let app: FastifyInstance;
+beforeAll(async () => {
+  const root = mkdtempSync(join(tmpdir(), 'pyrgotect-dist-'));
+  mkdirSync(join(root, 'assets'));
+  writeFileSync(join(root, 'index.html'), '<!doctype html><title>app</title>');
+  writeFileSync(join(root, 'assets', 'main-abc.js'), 'export {}');
+  app = await buildServer({ root, demo: true });
+});
+afterAll(() => app.close());
+
+const html = { accept: 'text/html' };
+
+describe('the server', () => {
+  it('sends a policy without inline script, inline style or another host', async () => {
+    const { headers } = await app.inject({ url: '/', headers: html });
+    const policy = String(headers['content-security-policy']);
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).toContain("script-src 'self'");
+    expect(policy).not.toContain('unsafe-inline');
+    expect(policy).not.toContain('unsafe-eval');
+    expect(policy).not.toContain('http');
+    expect(policy).not.toContain('*');
+  });
+  it('gives the application for every page address', async () => {
+    const answer = await app.inject({ url: '/build/meridian/stack', headers: html });
+    expect(answer.statusCode).toBe(200);
+    expect(answer.body).toContain('<title>app</title>');
+  });
+  it('keeps hashed files for ever and everything else not', async () => {
+    const asset = await app.inject('/assets/main-abc.js');
+    expect(asset.headers['cache-control']).toContain('immutable');
+    const page = await app.inject({ url: '/', headers: html });
+    expect(page.headers['cache-control']).toBe('no-cache');
+  });
+  it('says how it was started, and 404 for what it has not', async () => {
+    expect((await app.inject('/api/start')).json()).toEqual({ demo: true });
+    expect((await app.inject({ url: '/api/none', headers: html })).statusCode).toBe(404);
+    expect((await app.inject('/assets/none.js')).statusCode).toBe(404);
+  });
+  it('gives nothing outside its folder', async () => {
+    for (const url of ['/../package.json', '/..%2f..%2fetc/passwd', '/%2e%2e/%2e%2e/etc/passwd']) {
+      const answer = await app.inject(url);
+      expect(answer.body).not.toContain('root:');
+      expect(answer.statusCode).toBeGreaterThanOrEqual(400);
+    }
+  });
+  it('refuses to start without a built application', async () => {
+    await expect(buildServer({ root: '/nowhere/at/all' })).rejects.toThrow('not built');
+  });
+});

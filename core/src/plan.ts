@@ -87,7 +87,7 @@ export function planBuild(build: Build, pantry: Pantry): Plan {
     servings,
     bowls,
     steps,
-    ingredients: allIngredients(tiers, bowls),
+    ingredients: allIngredients(build, tiers, bowls),
     allergens,
     section,
     tally: {
@@ -298,19 +298,30 @@ function planSteps(
   });
 }
 
+/** Ingredients of every batter and bowl in one list, and what is folded in. */
 function allIngredients(
+  build: Build,
   tiers: readonly TierPlan[],
   bowls: Staged<Bowl[]>,
 ): Staged<ScaledIngredient[]> {
   if (!bowls.ok) return bowls;
-  const failed = tiers.map((tier) => tier.batterRecipe).find((stage) => !stage.ok);
+  const failed = tiers.flatMap((tier) => [tier.bake, tier.batterRecipe]).find((stage) => !stage.ok);
   if (failed && !failed.ok) return failed;
+  const folded = build.tiers.flatMap(({ inclusion }, i): ScaledIngredient[] => {
+    const massG = valueOf(tiers[i]!.bake)?.inclusionG ?? 0;
+    return inclusion && massG > 0
+      ? [{ name: inclusion.name, massG, pieces: null, allergens: inclusion.allergens }]
+      : [];
+  });
   return {
     ok: true,
-    value: mergeIngredients([
-      ...tiers.map((tier) => ({ recipe: valueOf(tier.batterRecipe)!, times: 1 })),
-      ...bowls.value.map((bowl) => ({ recipe: bowl.recipe, times: bowl.mixes })),
-    ]),
+    value: mergeIngredients(
+      [
+        ...tiers.map((tier) => ({ recipe: valueOf(tier.batterRecipe)!, times: 1 })),
+        ...bowls.value.map((bowl) => ({ recipe: bowl.recipe, times: bowl.mixes })),
+      ],
+      folded,
+    ),
   };
 }
 

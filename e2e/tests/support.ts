@@ -33,7 +33,7 @@ export async function openDemo(page: Page, name = 'Meridian', stage = 'stack'): 
   if (stage !== 'stack')
     await page
       .getByRole('navigation', { name: 'Stages' })
-      .getByText(stage, { exact: true })
+      .getByRole('button', { name: new RegExp(`^${stage}`) })
       .click();
 }
 

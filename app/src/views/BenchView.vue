@@ -98,7 +98,7 @@ const running = computed(() => bench.timers.value.some((t) => t.stepKey === step
       />
     </aside>
 
-    <section v-if="step" :key="step.key" class="step" data-test="step">
+    <main v-if="step" :key="step.key" class="step" data-test="step">
       <div class="where">
         <button type="button" data-test="all-steps" @click="dialog = 'steps'">
           Step {{ bench.index.value + 1 }} of {{ steps.length }} · {{ step.chapter }}
@@ -175,13 +175,13 @@ const running = computed(() => bench.timers.value.some((t) => t.stepKey === step
       <p v-for="caution in step.cautions" :key="caution.text" class="caution">
         <b>▲</b> {{ say(caution, settings.system) }}
       </p>
-    </section>
-    <section v-else class="step">
+    </main>
+    <main v-else class="step">
       <h1>The bench cannot be set up yet</h1>
       <p class="lead">
         {{ store.plan.steps.ok ? 'There is nothing to do.' : store.plan.steps.problem }}
       </p>
-    </section>
+    </main>
 
     <footer>
       <div class="timers" aria-live="off">

@@ -31,7 +31,7 @@ const headers = computed(() => [
     : []),
   ...columns[openTable.value].map((c) => ({ title: c.label, key: c.key, align: 'end' as const })),
   { title: 'source', key: 'source' },
-  { title: '', key: 'actions', sortable: false, align: 'end' as const },
+  { title: 'change', key: 'actions', sortable: false, align: 'end' as const },
 ]);
 const cell = (row: Row, key: string): string => {
   const column = columns[openTable.value].find((c) => c.key === key);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js';
 import { useIntersectionObserver, useNow } from '@vueuse/core';
-import { computed, onMounted, ref, useTemplateRef, watch } from 'vue';
+import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { FileProblem } from '@pyrgotect/core';
 import type { StoredBuild } from '../storage/database.ts';
@@ -20,7 +20,7 @@ const router = useRouter();
 const now = useNow({ interval: 60_000 });
 const search = ref('');
 const shown = ref(pageSize);
-const removed = ref<StoredBuild | null>(null);
+const removed = shallowRef<StoredBuild | null>(null);
 const refused = ref<{ name: string; problems: FileProblem[] } | null>(null);
 const fileInput = useTemplateRef<HTMLInputElement>('fileInput');
 const foot = useTemplateRef<HTMLElement>('foot');

@@ -134,7 +134,7 @@ function syntaxProblem(text: string): ReadResult {
   parseTree(text, errors);
   const first = errors[0] ?? { offset: text.length, length: 0 };
   const end = text.trimEnd().length;
-  const cut = first.offset + first.length >= end;
+  const cut = /^\s*[{[]/.test(text) && first.offset + first.length >= end;
   const offset = cut ? text.length : first.offset;
   const line = lineAt(text, offset);
   if (text.trim() === '') return one({ line: 1, message: 'The file is empty.' });

@@ -1,7 +1,7 @@
 import type { Tier } from '../build/types.ts';
 import { areaMm2, equivalentRadiusMm, grow, grownAreaMm2 } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
-import { phrase } from '../units/phrase.ts';
+import { phrase, type Phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
 import { FigureBook, given, read } from '../working/figures.ts';
 import { holdsInDamN, holdsN, stressAt } from './squeeze.ts';
@@ -89,6 +89,7 @@ export function warnOfSqueeze(
   cautions: Caution[],
 ): void {
   const coat = spreadOf(tier.coat.spreadId);
+  const found: Creeping[] = [];
   tier.gaps.forEach((gap, i) => {
     const spread = spreadOf(gap.spreadId);
     const load = (aboveG[i] ?? 0) * 0.00981;
@@ -113,18 +114,42 @@ export function warnOfSqueeze(
         : cold
           ? phrase('Chill after each layer until it is firm: cold, it holds.')
           : phrase('Take a stiffer filling, or spread it thinner.');
+    found.push({ index: i, spread, aboveG: aboveG[i] ?? 0, todo });
+  });
+  for (const same of groupAlike(found)) {
+    const { index, spread, aboveG: load, todo } = same[0]!;
     cautions.push({
-      id: `${tier.id}/squeeze/${i}`,
+      id: `${tier.id}/squeeze/${index}`,
       severity: 'mind',
       stage: 'stack',
-      part: `${tier.id}/gap/${i}`,
+      part: `${tier.id}/gap/${index}`,
       title: phrase(
-        `${spread.name} on layer ${i + 1} would creep out under {load} at room temperature.`,
-        {
-          load: [aboveG[i] ?? 0, 'weight'],
-        },
+        `${spread.name} on ${layersText(same.map((each) => each.index + 1))} would creep out under {load} at room temperature.`,
+        { load: [load, 'weight'] },
       ),
       todo,
     });
-  });
+  }
 }
+
+interface Creeping {
+  index: number;
+  spread: Spread;
+  aboveG: number;
+  todo: Phrase;
+}
+
+/** Fillings of one kind with one remedy are told together; the lowest carries most and comes first. */
+function groupAlike(found: readonly Creeping[]): Creeping[][] {
+  const groups = new Map<string, Creeping[]>();
+  for (const each of found) {
+    const key = `${each.spread.id}/${each.todo.text}`;
+    groups.set(key, [...(groups.get(key) ?? []), each]);
+  }
+  return [...groups.values()];
+}
+
+const layersText = (numbers: readonly number[]): string =>
+  numbers.length === 1
+    ? `layer ${numbers[0]}`
+    : `layers ${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}`;

@@ -37,20 +37,25 @@ export function scaleRecipe(recipe: Recipe, makesG: number): ScaledRecipe {
   };
 }
 
-/** One list from several scaled recipes, each made `times` over; the same ingredient is added up. */
+/**
+ * One list from several scaled recipes, each made `times` over, and from single ingredients; the
+ * same ingredient is added up. Largest first.
+ */
 export function mergeIngredients(
   made: readonly { recipe: ScaledRecipe; times: number }[],
+  besides: readonly ScaledIngredient[] = [],
 ): ScaledIngredient[] {
   const all = new Map<string, ScaledIngredient>();
-  for (const { recipe, times } of made)
-    for (const i of recipe.ingredients) {
-      const known = all.get(i.name);
-      const pieces = i.pieces === null ? null : i.pieces * times;
-      if (known) {
-        known.massG += i.massG * times;
-        known.pieces = known.pieces === null ? pieces : known.pieces + (pieces ?? 0);
-      } else all.set(i.name, { ...i, massG: i.massG * times, pieces });
-    }
+  const add = (i: ScaledIngredient, times: number): void => {
+    const known = all.get(i.name);
+    const pieces = i.pieces === null ? null : i.pieces * times;
+    if (known) {
+      known.massG += i.massG * times;
+      known.pieces = known.pieces === null ? pieces : known.pieces + (pieces ?? 0);
+    } else all.set(i.name, { ...i, massG: i.massG * times, pieces });
+  };
+  for (const { recipe, times } of made) for (const i of recipe.ingredients) add(i, times);
+  for (const i of besides) add(i, 1);
   return [...all.values()].sort((a, b) => b.massG - a.massG);
 }
 

@@ -1,0 +1,70 @@
+import { mkdirSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { chromium, type Page } from '@playwright/test';
+import { buildServer } from '../server/src/server.ts';
+
+/* One picture of each main view, from the demo data: npm run build, then npm run shots. */
+
+const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
+mkdirSync(folder, { recursive: true });
+const server = await buildServer({ demo: true });
+await server.listen({ port: 0, host: '127.0.0.1' });
+const address = server.server.address();
+if (address === null || typeof address === 'string') throw new Error('no port');
+const url = `http://127.0.0.1:${address.port}`;
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-background-networking', '--disable-gpu', '--no-first-run'],
+});
+const context = await browser.newContext({
+  viewport: { width: 1280, height: 800 },
+  locale: 'en-GB',
+  serviceWorkers: 'block',
+});
+const page = await context.newPage();
+// the demo's own week, so that a picture does not change with the day it is taken
+await page.clock.setFixedTime(new Date('2027-06-10T09:00:00'));
+
+interface View {
+  name: string;
+  path: string;
+  size?: [number, number];
+  before?: (page: Page) => Promise<void>;
+}
+const step = (title: string) => async (p: Page) => {
+  await p.getByTestId('all-steps').click();
+  await p.getByText(title).click();
+};
+const views: View[] = [
+  { name: 'shelf', path: '/' },
+  { name: 'brief', path: '/build/meridian/brief' },
+  {
+    name: 'stack',
+    path: '/build/meridian/stack',
+    before: async (p) => {
+      for (let i = 0; i < 5; i++) await p.keyboard.press(']');
+    },
+  },
+  { name: 'bake', path: '/build/meridian/bake' },
+  { name: 'coat', path: '/build/meridian/coat' },
+  {
+    name: 'bench',
+    path: '/build/meridian/bench',
+    size: [1024, 768],
+    before: step('Fill layer 1 and set layer 2 on it'),
+  },
+  { name: 'pantry', path: '/pantry' },
+];
+const { selectors } = await import('@playwright/test');
+selectors.setTestIdAttribute('data-test');
+await page.goto(url, { waitUntil: 'networkidle' });
+for (const { name, path, size = [1280, 800], before } of views) {
+  await page.setViewportSize({ width: size[0], height: size[1] });
+  await page.goto(url + path, { waitUntil: 'networkidle' });
+  await before?.(page);
+  await page.mouse.move(1, 1);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${folder}${name}.png` });
+}
+await browser.close();
+await server.close();

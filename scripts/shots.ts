@@ -25,10 +25,13 @@ const page = await context.newPage();
 // the demo's own week, so that a picture does not change with the day it is taken
 await page.clock.setFixedTime(new Date('2027-06-10T09:00:00'));
 
+type Size = [width: number, height: number];
+const desk: Size = [1280, 800];
+
 interface View {
   name: string;
   path: string;
-  size?: [number, number];
+  size?: Size;
   before?: (page: Page) => Promise<void>;
 }
 const step = (title: string) => async (p: Page) => {
@@ -58,8 +61,9 @@ const views: View[] = [
 const { selectors } = await import('@playwright/test');
 selectors.setTestIdAttribute('data-test');
 await page.goto(url, { waitUntil: 'networkidle' });
-for (const { name, path, size = [1280, 800], before } of views) {
-  await page.setViewportSize({ width: size[0], height: size[1] });
+for (const { name, path, size = desk, before } of views) {
+  const [width, height] = size;
+  await page.setViewportSize({ width, height });
   await page.goto(url + path, { waitUntil: 'networkidle' });
   await before?.(page);
   await page.mouse.move(1, 1);

@@ -44,6 +44,10 @@ function toggle(ingredient: Ingredient, allergen: Allergen): void {
 const set = (key: string, value: unknown): void => {
   draft.value[key] = value;
 };
+const numberOf = (key: string): number | null => {
+  const value = draft.value[key];
+  return typeof value === 'number' ? value : null;
+};
 async function save(): Promise<void> {
   try {
     const row = {
@@ -80,7 +84,7 @@ async function save(): Promise<void> {
             >{{ field.label }} <small v-if="field.hint" class="soft">{{ field.hint }}</small></span
           >
           <QuantityField
-            :model-value="draft[field.key] as number | null"
+            :model-value="numberOf(field.key)"
             :kind="field.kind"
             :label="field.label"
             :min="field.range.min"

@@ -4,7 +4,6 @@ import {
   type Outline,
   pantryTables,
   showText,
-  type Kitchen,
   type PantryTable,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';

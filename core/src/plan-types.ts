@@ -1,10 +1,15 @@
 import type { Step } from './bench/steps.ts';
 import type { Bowl } from './bowls/bowls.ts';
 import type { CoatPlan } from './coat/coat.ts';
+import type { CentrePlan } from './fill/centre.ts';
 import type { GapPlan } from './fill/gaps.ts';
+import type { GapLoad } from './fill/load.ts';
+import type { OtherPlan } from './others/other-layers.ts';
+import type { OvenPlan } from './oven/loads.ts';
 import type { Allergen } from './pantry/types.ts';
 import type { ScaledIngredient, ScaledRecipe } from './recipes/scale.ts';
 import type { Section } from './section/section.ts';
+import type { SoakPlan } from './soak/soak.ts';
 import type { StackPlan } from './stack/stack.ts';
 import type { BakePlan } from './tins/bake.ts';
 import type { Caution } from './working/cautions.ts';
@@ -17,11 +22,18 @@ export interface TierPlan {
   stack: StackPlan;
   bake: Staged<BakePlan>;
   batterRecipe: Staged<ScaledRecipe>;
+  others: Staged<OtherPlan[]>;
   gaps: Staged<GapPlan[]>;
+  /** How each filling settles; null where the weights above it are not known. */
+  loads: GapLoad[] | null;
+  soak: SoakPlan[];
+  centre: CentrePlan | null;
   coat: Staged<CoatPlan>;
   dabG: number;
   /** Servings from this tier. */
   servings: number;
+  /** Each layer with its soak, g; null where it could not be computed. */
+  layersG: number[] | null;
   /** Layers, fillings and coat, g; null where a part could not be computed. */
   massG: number | null;
 }
@@ -49,6 +61,8 @@ export interface Plan {
   tiers: TierPlan[];
   servings: ServingsPlan;
   bowls: Staged<Bowl[]>;
+  /** Oven loads in order; null where a tier's baking could not be computed. */
+  oven: OvenPlan | null;
   steps: Staged<Step[]>;
   ingredients: Staged<ScaledIngredient[]>;
   allergens: Allergen[];

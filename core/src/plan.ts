@@ -8,40 +8,23 @@ import {
 } from './bench/stack-steps.ts';
 import type { Step } from './bench/steps.ts';
 import { planBowls, type Bowl, type TierNeeds } from './bowls/bowls.ts';
+import { spreadIdsOf } from './build/edit.ts';
 import type { Build, Tier } from './build/types.ts';
-import { planCoat } from './coat/coat.ts';
-import { planGaps, warnOfSqueeze } from './fill/gaps.ts';
-import { findRow, MissingRow } from './pantry/find.ts';
-import type { Allergen, Pantry, Recipe, Spread } from './pantry/types.ts';
+import { gapMassG } from './fill/gaps.ts';
+import { planLoads, type OvenPlan, type TierBaking } from './oven/loads.ts';
+import { warnOfOven } from './oven/oven-cautions.ts';
+import { findRow } from './pantry/find.ts';
+import type { Allergen, Pantry } from './pantry/types.ts';
+import { orNull, planTier, valueOf, type Work } from './plan-tier.ts';
 import type { Plan, ServingsPlan, TierPlan } from './plan-types.ts';
-import { mergeIngredients, scaleRecipe, type ScaledIngredient } from './recipes/scale.ts';
+import { mergeIngredients, type ScaledIngredient } from './recipes/scale.ts';
 import { drawSection, type TierDrawing } from './section/section.ts';
-import { countServings, portionShare } from './servings/servings.ts';
-import { planStack } from './stack/stack.ts';
-import { planBake } from './tins/bake.ts';
-import { sortCautions, type Caution } from './working/cautions.ts';
+import { portionShare } from './servings/servings.ts';
+import { spongeLayers } from './tins/bake.ts';
+import { sortCautions } from './working/cautions.ts';
 import { warnOfBrief, warnOfSize } from './working/checks.ts';
 import { FigureBook, from, given } from './working/figures.ts';
 import { attempt, type Staged } from './working/staged.ts';
-
-interface Work {
-  build: Build;
-  pantry: Pantry;
-  book: FigureBook;
-  cautions: Caution[];
-  spreadOf: (id: string) => Spread;
-  recipeOf: (id: string) => Recipe;
-}
-
-const valueOf = <T>(stage: Staged<T>): T | null => (stage.ok ? stage.value : null);
-const orNull = <T>(find: () => T): T | null => {
-  try {
-    return find();
-  } catch (error) {
-    if (error instanceof MissingRow) return null;
-    throw error;
-  }
-};
 
 /**
  * The whole plan of a build: from the brief to the steps at the bench, with the figures' workings
@@ -64,6 +47,7 @@ export function planBuild(build: Build, pantry: Pantry): Plan {
   const board = attempt('stack', 'board', work.cautions, () =>
     findRow(pantry, 'boards', build.boardId),
   );
+  const oven = planOven(tiers, work);
   const section = drawSection(
     build.tiers.map((tier, i) => drawingOf(tier, tiers[i]!, work)),
     valueOf(board),
@@ -86,6 +70,7 @@ export function planBuild(build: Build, pantry: Pantry): Plan {
     tiers,
     servings,
     bowls,
+    oven,
     steps,
     ingredients: allIngredients(build, tiers, bowls),
     allergens,
@@ -103,74 +88,6 @@ export function planBuild(build: Build, pantry: Pantry): Plan {
   };
 }
 
-/** One tier in the order of work: stack, bake, fill, coat; then what it all weighs. */
-function planTier(tier: Tier, work: Work): TierPlan {
-  const { build, pantry, book, cautions, spreadOf } = work;
-  const coatSpread = orNull(() => spreadOf(tier.coat.spreadId));
-  const dabG = pantry.kitchen.dabG;
-  const stack = planStack(tier, coatSpread ? dabG / coatSpread.densityGPerMl : 0, book);
-  const bake = attempt('bake', `${tier.id}/cake`, cautions, () =>
-    planBake(
-      tier,
-      findRow(pantry, 'sponges', tier.spongeId),
-      findRow(pantry, 'tins', tier.tinId),
-      pantry.kitchen,
-      book,
-      cautions,
-    ),
-  );
-  const batterRecipe = attempt('bake', `${tier.id}/cake`, bake.ok ? cautions : [], () => {
-    const sponge = findRow(pantry, 'sponges', tier.spongeId);
-    return scaleRecipe(
-      findRow(pantry, 'recipes', sponge.recipeId),
-      bake.ok ? Math.ceil(bake.value.batterG / 5) * 5 : 0,
-    );
-  });
-  const gaps = attempt('stack', `${tier.id}/gap/0`, cautions, () => planGaps(tier, spreadOf, book));
-  const coat = attempt('coat', `${tier.id}/coat`, cautions, () =>
-    planCoat(tier, stack.stackMm, spreadOf(tier.coat.spreadId), pantry.kitchen, book),
-  );
-  const plan: TierPlan = {
-    tierId: tier.id,
-    stack,
-    bake,
-    batterRecipe,
-    gaps,
-    coat,
-    dabG,
-    servings: countServings(
-      tier.outline,
-      build.brief.portion,
-      build.brief.cutting,
-      build.brief.halves,
-    ),
-    massG: null,
-  };
-  if (bake.ok && gaps.ok && coat.ok) {
-    const layersG = tier.layers.map(
-      (_, i) =>
-        layerMassG(plan, i) + (gaps.value[i] ? gaps.value[i].fillingG + gaps.value[i].damG : 0),
-    );
-    const coatG = coat.value.crumbG + coat.value.coatG;
-    plan.massG = layersG.reduce((sum, g) => sum + g, 0) + coatG + dabG;
-    const above = tier.gaps.map((_, i) => layersG.slice(i + 1).reduce((sum, g) => sum + g, 0));
-    attempt('stack', `${tier.id}/gap/0`, cautions, () =>
-      warnOfSqueeze(tier, above, spreadOf, cautions),
-    );
-  }
-  return plan;
-}
-
-/** Mass of one layer of sponge, g: its share of its cake's layers by height. */
-function layerMassG(plan: TierPlan, index: number): number {
-  if (!plan.bake.ok) return 0;
-  const cake = plan.bake.value.cakes.find((c) => c.layers.includes(index));
-  if (!cake) return 0;
-  const span = (i: number): number => plan.stack.layers[i]!.toMm - plan.stack.layers[i]!.fromMm;
-  const all = cake.layers.reduce((sum, i) => sum + span(i), 0);
-  return (cake.layersG * span(index)) / all;
-}
-
 function addMasses(
   tiers: readonly TierPlan[],
   boardG: number | null,
@@ -180,10 +97,14 @@ function addMasses(
   const massG = tiers.reduce((sum, tier) => sum + tier.massG!, boardG + build.pipingG);
   const inputs = tiers.flatMap((tier) => {
     const coatG = tier.coat.ok ? tier.coat.value.crumbG + tier.coat.value.coatG : 0;
-    const fillG = tier.gaps.ok ? tier.gaps.value.reduce((s, g) => s + g.fillingG + g.damG, 0) : 0;
+    const fillG = tier.gaps.ok ? tier.gaps.value.reduce((s, g) => s + gapMassG(g), 0) : 0;
     return [
-      given('sponge', tier.massG! - coatG - fillG - tier.dabG, 'bowl'),
-      given('fillings and dams', fillG, 'bowl'),
+      given(
+        'layers, soaked',
+        tier.layersG!.reduce((s, g) => s + g, 0),
+        'bowl',
+      ),
+      given('fillings', fillG + (tier.centre?.fillG ?? 0), 'bowl'),
       given('crumb coat and coat', coatG, 'bowl'),
       given('dab', tier.dabG, 'small'),
     ];
@@ -237,7 +158,9 @@ function planServings(
 
 function planAllBowls(tiers: readonly TierPlan[], work: Work): Staged<Bowl[]> {
   const { build, pantry, book, cautions, spreadOf, recipeOf } = work;
-  const failed = tiers.flatMap((tier) => [tier.gaps, tier.coat]).find((stage) => !stage.ok);
+  const failed = tiers
+    .flatMap((tier) => [tier.others, tier.gaps, tier.coat])
+    .find((stage) => !stage.ok);
   if (failed && !failed.ok) return failed;
   const needs = tiers.map((tier, i): TierNeeds => ({
     tierId: tier.tierId,
@@ -246,11 +169,18 @@ function planAllBowls(tiers: readonly TierPlan[], work: Work): Staged<Bowl[]> {
     dabG: tier.dabG,
     gaps: valueOf(tier.gaps)!,
     coat: valueOf(tier.coat)!,
+    others: valueOf(tier.others)!,
+    centre:
+      tier.centre && build.tiers[i]!.centre
+        ? { spreadId: build.tiers[i]!.centre.spreadId, fillG: tier.centre.fillG }
+        : null,
   }));
   return attempt('coat', null, cautions, () =>
     planBowls(build, needs, spreadOf, recipeOf, pantry.kitchen, book),
   );
 }
+
+const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
 
 /** The run sheet, tier by tier in working order. */
 function planSteps(
@@ -268,12 +198,16 @@ function planSteps(
       tier: build.tiers[i]!,
       stack: plan.stack,
       gaps: valueOf(plan.gaps)!,
+      others: valueOf(plan.others) ?? [],
+      soak: plan.soak,
+      centre: plan.centre,
       coat: valueOf(plan.coat)!,
       dabG: plan.dabG,
       spreadOf,
     }));
     const baking = tiers.map((plan, i) => {
       const tier = build.tiers[i]!;
+      if (plan.bake.ok && plan.bake.value.cakes.length === 0) return [];
       const sponge = findRow(pantry, 'sponges', tier.spongeId);
       return bakeSteps({
         tier,
@@ -282,17 +216,30 @@ function planSteps(
         recipe: recipeOf(sponge.recipeId),
         scaled: valueOf(plan.batterRecipe)!,
         bake: valueOf(plan.bake)!,
+        kitchen: pantry.kitchen,
       });
     });
     const isCutting = (step: Step): boolean => step.chapter === 'Fill and stack';
+    const several = tiers.length > 1;
+    const named = (steps: Step[], i: number): Step[] =>
+      several
+        ? steps.map((step) => ({
+            ...step,
+            title: `${build.tiers[i]!.name}: ${lowered(step.title)}`,
+          }))
+        : steps;
     return [
-      ...baking.flatMap((steps) => steps.filter((step) => !isCutting(step))),
+      ...baking.flatMap((steps, i) =>
+        named(
+          steps.filter((step) => !isCutting(step)),
+          i,
+        ),
+      ),
       ...bowlSteps(bowls.value, spreadOf),
       ...contexts.flatMap((context, i) => [
-        ...baking[i]!.filter(isCutting),
-        ...stackSteps(context),
+        ...named([...baking[i]!.filter(isCutting), ...stackSteps(context)], i),
       ]),
-      ...contexts.flatMap(coatSteps),
+      ...contexts.flatMap((context, i) => named(coatSteps(context), i)),
       ...closingSteps(build, massG, servings, spreadOf(build.tiers[0]!.coat.spreadId)),
     ];
   });
@@ -307,11 +254,18 @@ function allIngredients(
   if (!bowls.ok) return bowls;
   const failed = tiers.flatMap((tier) => [tier.bake, tier.batterRecipe]).find((stage) => !stage.ok);
   if (failed && !failed.ok) return failed;
-  const folded = build.tiers.flatMap(({ inclusion }, i): ScaledIngredient[] => {
+  const folded = build.tiers.flatMap(({ inclusion, gaps }, i): ScaledIngredient[] => {
     const massG = valueOf(tiers[i]!.bake)?.inclusionG ?? 0;
-    return inclusion && massG > 0
-      ? [{ name: inclusion.name, massG, pieces: null, allergens: inclusion.allergens }]
-      : [];
+    const named = (name: string, g: number, allergens: Allergen[]): ScaledIngredient[] =>
+      g > 0 ? [{ name, massG: g, pieces: null, allergens }] : [];
+    return [
+      ...(inclusion ? named(inclusion.name, massG, inclusion.allergens) : []),
+      ...gaps.flatMap(({ pieces }, k) =>
+        pieces
+          ? named(pieces.name, valueOf(tiers[i]!.gaps)?.[k]?.piecesG ?? 0, pieces.allergens)
+          : [],
+      ),
+    ];
   });
   return {
     ok: true,
@@ -327,19 +281,37 @@ function allIngredients(
 
 function allergensIn({ build, pantry }: Work): Allergen[] {
   const recipeIds = new Set<string>();
+  const found = new Set<Allergen>();
   for (const tier of build.tiers) {
     const sponge = pantry.sponges.find((row) => row.id === tier.spongeId);
-    if (sponge) recipeIds.add(sponge.recipeId);
-    for (const id of [tier.coat.spreadId, ...tier.gaps.map((gap) => gap.spreadId)]) {
+    if (sponge && spongeLayers(tier).length > 0) recipeIds.add(sponge.recipeId);
+    for (const id of spreadIdsOf(tier)) {
       const spread = pantry.spreads.find((row) => row.id === id);
       if (spread) recipeIds.add(spread.recipeId);
     }
+    const others = tier.layers.map((l) => pantry.others.find((row) => row.id === l.otherId));
+    for (const part of [tier.inclusion, ...tier.gaps.map((gap) => gap.pieces), ...others])
+      for (const allergen of part?.allergens ?? []) found.add(allergen);
   }
-  const found = new Set<Allergen>(build.tiers.flatMap((tier) => tier.inclusion?.allergens ?? []));
   for (const recipe of pantry.recipes)
     if (recipeIds.has(recipe.id))
       for (const i of recipe.ingredients) for (const a of i.allergens) found.add(a);
   return [...found].sort();
+}
+
+/** Oven loads of all tiers, with what to mind about batter that waits and tins that do not fit. */
+function planOven(tiers: readonly TierPlan[], { build, pantry, cautions }: Work): OvenPlan | null {
+  const baking = tiers.flatMap((plan, i): TierBaking[] => {
+    const tier = build.tiers[i]!;
+    const sponge = pantry.sponges.find((row) => row.id === tier.spongeId);
+    const tin = pantry.tins.find((row) => row.id === tier.tinId);
+    const bake = valueOf(plan.bake);
+    return sponge && tin && bake ? [{ tierId: tier.id, sponge, tin, bake }] : [];
+  });
+  if (baking.length < tiers.length) return null;
+  const oven = planLoads(baking, pantry.kitchen);
+  warnOfOven(build, oven, cautions);
+  return oven;
 }
 
 function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): TierDrawing {
@@ -348,6 +320,9 @@ function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): Tier
     stack: plan.stack,
     coat: valueOf(plan.coat),
     sponge: orNull(() => findRow(pantry, 'sponges', tier.spongeId)),
+    others: valueOf(plan.others) ?? [],
+    centre: plan.centre,
+    centreSpread: tier.centre ? orNull(() => spreadOf(tier.centre!.spreadId)) : null,
     coatSpread: orNull(() => spreadOf(tier.coat.spreadId)),
     fillings: tier.gaps.map((gap) => orNull(() => spreadOf(gap.spreadId))),
   };

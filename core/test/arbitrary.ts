@@ -6,9 +6,11 @@ import {
   levellings,
   limits,
   portions,
+  soakStyles,
   startingPantry,
   type Build,
   type Outline,
+  type PartTemp,
   type Pantry,
   type Range,
   type Tier,
@@ -36,6 +38,29 @@ export const anyOutline: fc.Arbitrary<Outline> = fc.oneof(
   }),
 );
 
+/** Outlines that are drawn as a line, and rings. */
+export const drawnOutline: fc.Arbitrary<Outline> = fc.oneof(
+  fc.record({
+    kind: fc.constant('oval' as const),
+    widthMm: between(limits.sideMm),
+    depthMm: between(limits.sideMm),
+  }),
+  fc.record({ kind: fc.constant('hexagon' as const), acrossMm: between(limits.sideMm) }),
+  fc.record({ kind: fc.constant('heart' as const), widthMm: between(limits.sideMm) }),
+  fc.record({
+    kind: fc.constant('petal' as const),
+    diameterMm: between(limits.sideMm),
+    petals: fc.integer(limits.petals),
+  }),
+  fc
+    .record({ diameterMm: between({ min: 100, max: 900 }), share: between({ min: 0.1, max: 0.8 }) })
+    .map(({ diameterMm, share }) => ({
+      kind: 'ring' as const,
+      diameterMm,
+      holeMm: Math.max(5, diameterMm * share),
+    })),
+);
+
 const orNull = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: null });
 
 const tier = (n: number): fc.Arbitrary<Tier> =>
@@ -43,20 +68,47 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
     .record({
       id: fc.constant(`tier-${n}`),
       name: fc.constant(`Tier ${n}`),
-      outline: anyOutline,
+      outline: fc.oneof({ arbitrary: anyOutline, weight: 6 }, drawnOutline),
       spongeId: idOf(pantry.sponges),
       tinId: idOf(pantry.tins),
       slicesPerCake: fc.integer(limits.slicesPerCake),
       levelling: fc.constantFrom(...levellings),
-      layers: fc.array(fc.record({ heightMm: between(limits.layerMm) }), {
-        minLength: 1,
-        maxLength: limits.layers.max,
-      }),
+      layers: fc.array(
+        fc.record({
+          heightMm: between(limits.layerMm),
+          otherId: fc.option(idOf(pantry.others), { nil: null, freq: 6 }),
+          inset: orNull(
+            fc.record({ heightMm: between(limits.insetMm), marginMm: between(limits.marginMm) }),
+          ),
+          between: orNull(
+            fc.record({ spreadId: idOf(pantry.spreads), heightMm: between(limits.betweenMm) }),
+          ),
+          soak: orNull(fc.constantFrom(...soakStyles)),
+          rimMm: fc.constantFrom<(number | null)[]>([], [20, 21, 22, 21], [20, null, 240, 21]),
+          turnSteps: orNull(fc.integer(limits.turnSteps)),
+          flipped: fc.boolean(),
+        }),
+        { minLength: 1, maxLength: limits.layers.max },
+      ),
       gaps: fc.array(
         fc.record({
           heightMm: between(limits.gapMm),
           spreadId: idOf(pantry.spreads),
           damMm: between(limits.damMm),
+          setbackMm: between(limits.setbackMm),
+          pieces: orNull(
+            fc.record({
+              name: fc.constant('berries'),
+              how: fc.constantFrom('packed' as const, 'scattered' as const),
+              densityGPerMl: between(limits.inclusionDensity),
+              share: between(limits.packing),
+              gPerCm2: between(limits.gPerCm2),
+              allergens: fc.subarray([...allergens]),
+            }),
+          ),
+          drizzle: orNull(
+            fc.record({ spreadId: idOf(pantry.spreads), gPerCm2: between(limits.gPerCm2) }),
+          ),
         }),
         { minLength: limits.layers.max - 1, maxLength: limits.layers.max - 1 },
       ),
@@ -66,6 +118,8 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
           gPerKg: between(limits.inclusionGPerKg),
           densityGPerMl: between(limits.inclusionDensity),
           allergens: fc.subarray([...allergens]),
+          waterShare: between(limits.waterShare),
+          tempC: between(limits.partC),
         }),
       ),
       coat: fc.record({
@@ -75,12 +129,41 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
         sideMm: orNull(between(limits.coatMm)),
         topMm: orNull(between(limits.coatMm)),
       }),
-      bowl: orNull(fc.record({ fullG: between(limits.bowlG), emptyG: between(limits.bowlG) })),
+      bowl: orNull(
+        fc.record({
+          fullG: between(limits.bowlG),
+          emptyG: between(limits.bowlG),
+          pouredG: fc.array(orNull(between(limits.bowlG)), { maxLength: 4 }),
+        }),
+      ),
+      soak: fc.constantFrom(...soakStyles),
+      trim: fc.record({
+        bottomMm: between(limits.trimMm),
+        sideMm: between(limits.trimMm),
+        topMm: between(limits.trimMm),
+      }),
+      centre: orNull(
+        fc.record({
+          outline: fc.constant({ kind: 'round' as const, diameterMm: 60 }),
+          fromLayer: fc.constant(0),
+          toLayer: fc.nat({ max: 4 }),
+          spreadId: idOf(pantry.spreads),
+        }),
+      ),
+      ovenC: orNull(between(limits.ovenC)),
+      temps: fc.constantFrom<PartTemp[]>([], [{ name: 'eggs, medium, shelled', tempC: 4 }]),
+      stackedAt: fc.constantFrom('room' as const, 'cold' as const),
+      restG: between(limits.restG),
+      asBaked: fc.array(
+        fc.record({ edgeMm: between(limits.layerMm), acrossMm: orNull(between(limits.sideMm)) }),
+        { maxLength: 3 },
+      ),
     })
     .map((t) => {
       const cakeMm = t.layers.reduce((sum, l) => sum + l.heightMm, 0);
       return {
         ...t,
+        centre: t.centre && t.centre.toLayer < t.layers.length ? t.centre : null,
         gaps: t.gaps
           .slice(0, t.layers.length - 1)
           .map((g) => ({ ...g, heightMm: Math.min(g.heightMm, cakeMm) })),

@@ -6,6 +6,7 @@ import {
   grownAreaMm2,
   holdsInDamN,
   holdsN,
+  newGap,
   newTier,
   perimeterMm,
   planCoat,
@@ -55,7 +56,7 @@ describe('a coat', () => {
   });
 
   it('of the final kind goes on top of the crumb coat', () => {
-    const plan = planCoat(tier(), 100, buttercream, pantry.kitchen, new FigureBook());
+    const plan = planCoat(tier(), 100, buttercream, pantry.kitchen, 0, new FigureBook());
     const outline = tier().outline;
     const crumb = shellMl(outline, 100, 1.5, 1.5) + roughnessMl(outline, 100, 0.6);
     expect(plan.crumbMl).toBeCloseTo(crumb, 6);
@@ -67,11 +68,11 @@ describe('a coat', () => {
   it('left naked takes nothing; semi-naked takes its cover', () => {
     const naked = tier();
     naked.coat.style = 'naked';
-    const none = planCoat(naked, 100, buttercream, pantry.kitchen, new FigureBook());
+    const none = planCoat(naked, 100, buttercream, pantry.kitchen, 0, new FigureBook());
     expect(none.crumbG + none.coatG).toBe(0);
     const semi = tier();
     semi.coat.style = 'semi-naked';
-    const thin = planCoat(semi, 100, buttercream, pantry.kitchen, new FigureBook());
+    const thin = planCoat(semi, 100, buttercream, pantry.kitchen, 0, new FigureBook());
     const full = shellMl(semi.outline, 100, 0.8, 0.8) + roughnessMl(semi.outline, 100, 0.6);
     expect(thin.crumbMl).toBeCloseTo(0.6 * full, 6);
     expect(thin.coatG).toBe(0);
@@ -89,8 +90,8 @@ describe('fillings', () => {
     fc.assert(
       fc.property(anyOutline, fc.double({ min: 0, max: 40, noNaN: true }), (outline, damMm) => {
         const t = newTier('tier-1', outline, 'round-20', 2, 25);
-        t.gaps = [{ heightMm: 8, spreadId: 'curd', damMm }];
-        const [gap] = planGaps(t, spreadOf, new FigureBook());
+        t.gaps = [{ ...newGap(8, 'curd'), damMm }];
+        const [gap] = planGaps(t, spreadOf, []);
         expect(gap!.fillingMl + gap!.damMl).toBeCloseTo((areaMm2(outline) * 8) / 1000, 6);
         expect(gap!.fillingG).toBeCloseTo(gap!.fillingMl * 1.15, 6);
       }),
@@ -119,7 +120,7 @@ describe('fillings', () => {
 
 describe('the stack', () => {
   it('adds up from the board', () => {
-    const stack = planStack(tier(), 10, new FigureBook());
+    const stack = planStack(tier(), 10, [7, 7], [], new FigureBook());
     const dab = 10000 / areaMm2(tier().outline);
     expect(stack.stackMm).toBeCloseTo(dab + 3 * 25 + 2 * 7, 9);
     expect(stack.finishedMm).toBeCloseTo(stack.stackMm + 1.5 + 5, 9);

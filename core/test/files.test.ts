@@ -9,6 +9,8 @@ import {
   buildSchema,
   mergeRows,
   newBuild,
+  newGap,
+  newLayer,
   planBuild,
   readBuildFile,
   rowSchemas,
@@ -95,12 +97,19 @@ describe('a build file', () => {
     if (!read.ok) throw new Error(read.problems[0]!.message);
     const tier = read.build.tiers[0]!;
     expect(tier.layers.map((l) => l.heightMm)).toEqual([24, 24, 24]);
-    expect(tier.gaps).toEqual([
-      { heightMm: 8, spreadId: 'buttercream', damMm: 0 },
-      { heightMm: 8, spreadId: 'buttercream', damMm: 0 },
-    ]);
+    expect(tier.gaps).toEqual([newGap(8, 'buttercream'), newGap(8, 'buttercream')]);
     expect(read.build.brief.servings).toBe(24);
     expect(planBuild(read.build, pantry).tally.heightMm).toBeGreaterThan(90);
+  });
+  it('of version 2 is migrated: nothing it said is lost, and what is new is undecided', () => {
+    const old = JSON.parse(text('core/test/fixtures/version-2.json')) as Record<string, any>;
+    const read = readBuildFile(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    expect(read.build).toMatchObject(old.build as object);
+    expect(read.rows).toMatchObject(old.pantry as object);
+    expect(read.build.tiers[0]).toMatchObject({ soak: 'none', centre: null, asBaked: [] });
+    // rows that did not change are still the pantry's own
+    expect(mergeRows(read.build, read.rows, pantry).added.sponges).toEqual([]);
   });
 });
 
@@ -146,8 +155,8 @@ describe('a bad file', () => {
   it('with a filling thicker than the cake, or a gap too many, is refused', () => {
     expect(
       broken((f) => {
-        f.build.tiers[0].layers = [{ heightMm: 4 }, { heightMm: 4 }];
-        f.build.tiers[0].gaps = [{ heightMm: 20, spreadId: 'curd', damMm: 0 }];
+        f.build.tiers[0].layers = [newLayer(4), newLayer(4)];
+        f.build.tiers[0].gaps = [newGap(20, 'curd')];
       })[0]!.message,
     ).toContain('thicker than the whole cake');
     expect(

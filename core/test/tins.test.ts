@@ -4,13 +4,15 @@ import {
   capVolumeMl,
   cutHeights,
   edgeHeightMm,
-  FigureBook,
   fillHeightMm,
+  newLayer,
   newTier,
+  plainKnifework,
   planBake,
   splitBowl,
   tinOutlineAt,
   tinVolumeMl,
+  warnOfBake,
   type Caution,
   type Tier,
   type Tin,
@@ -21,7 +23,8 @@ const tin = (id: string): Tin => pantry.tins.find((t) => t.id === id)!;
 const butter = pantry.sponges.find((s) => s.id === 'butter')!;
 const bakeOf = (tier: Tier, tinRow: Tin) => {
   const cautions: Caution[] = [];
-  const plan = planBake(tier, butter, tinRow, pantry.kitchen, new FigureBook(), cautions);
+  const plan = planBake(tier, butter, tinRow, null, pantry.kitchen);
+  warnOfBake(tier, butter, tinRow, plan, cautions);
   return { plan, cautions };
 };
 const round20 = (): Tier =>
@@ -72,7 +75,14 @@ describe('batter', () => {
   it('with pieces in it rises less: they add mass and their own volume only', () => {
     const plain = bakeOf(round20(), tin('round-20')).plan;
     const tier = round20();
-    tier.inclusion = { name: 'figs', gPerKg: 200, densityGPerMl: 0.8, allergens: [] };
+    tier.inclusion = {
+      name: 'figs',
+      gPerKg: 200,
+      densityGPerMl: 0.8,
+      allergens: [],
+      waterShare: 0.2,
+      tempC: 20,
+    };
     const { plan } = bakeOf(tier, tin('round-20'));
     expect(plan.batterG).toBeLessThan(plain.batterG);
     expect(plan.inclusionG).toBeCloseTo(plan.batterG * 0.2, 9);
@@ -88,7 +98,7 @@ describe('batter', () => {
         fc.integer({ min: 1, max: 6 }),
         (t, heights, slices) => {
           const tier = newTier('tier-1', t.outline, t.id, heights.length, 20);
-          tier.layers = heights.map((heightMm) => ({ heightMm }));
+          tier.layers = heights.map(newLayer);
           tier.slicesPerCake = slices;
           const { plan } = bakeOf(tier, t);
           for (const c of plan.cakes) {
@@ -135,12 +145,12 @@ describe('batter', () => {
 
 describe('the knife', () => {
   it('takes the dome first, then splits from the bottom up', () => {
-    expect(cutHeights([20, 25, 30], 0.7)).toEqual([
+    expect(cutHeights([20, 25, 30], plainKnifework(0.7))).toEqual([
       { atMm: 20 + 0.7 + 25 + 0.7 + 30, kind: 'level' },
       { atMm: 20, kind: 'split' },
       { atMm: 45.7, kind: 'split' },
     ]);
-    expect(edgeHeightMm([20, 25, 30], 0.7)).toBeCloseTo(77.1);
+    expect(edgeHeightMm([20, 25, 30], plainKnifework(0.7))).toBeCloseTo(77.1);
   });
 });
 

@@ -7,10 +7,14 @@ function placedAt(partId: string, kind: string): string | null {
     case 'dab':
       return `${tierId}/first`;
     case 'layer':
+    case 'crown':
+    case 'inset':
       return Number(index) === 0 ? `${tierId}/first` : `${tierId}/fill/${Number(index) - 1}`;
     case 'gap':
     case 'dam':
       return `${tierId}/fill/${index}`;
+    case 'centre':
+      return `${tierId}/core`;
     case 'crumb':
       return `${tierId}/crumb`;
     case 'coat':

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import {
   allergens,
+  otherForms,
+  pantryLimits,
+  tinForms,
   tones,
   type Allergen,
   type Ingredient,
@@ -31,6 +34,17 @@ const recipe = computed(() =>
 const recipeChoices = computed(() =>
   pantry.pantry.recipes.map((r) => ({ value: r.id, text: r.name })),
 );
+interface Bake {
+  ovenC: number;
+  minutes: number;
+}
+const tinWords: Record<(typeof tinForms)[number], string> = {
+  upright: 'an upright tin, straight or leaning out',
+  ball: 'a bowl, part of a ball; its outline is the rim',
+  mould: 'a mould known by the water it holds',
+};
+const tinFormChoices = tinForms.map((value) => ({ value: value, text: tinWords[value] }));
+const otherFormChoices = otherForms.map((value) => ({ value: value, text: value }));
 const toneChoices = tones.map((tone) => ({ value: tone, text: tone }));
 
 function addIngredient(): void {
@@ -78,6 +92,50 @@ async function save(): Promise<void> {
       <p v-if="outline" class="sentence">
         <OutlineFields :outline="outline" subject="It" @change="(o) => set('outline', o)" />
       </p>
+      <p v-if="table === 'tins' || table === 'others'" class="sentence">
+        It is
+        <ChoiceField
+          :model-value="draft.form as string"
+          label="Form"
+          :options="table === 'tins' ? tinFormChoices : otherFormChoices"
+          @update:model-value="(form) => set('form', form)"
+        />.
+        <template v-if="table === 'others'">
+          <template v-if="draft.bake">
+            It bakes
+            <QuantityField
+              :model-value="(draft.bake as Bake).minutes"
+              kind="minutes"
+              label="Baking time"
+              :min="pantryLimits.bakeMin.min"
+              :max="pantryLimits.bakeMin.max"
+              @update:model-value="
+                (n) => n !== null && set('bake', { ...(draft.bake as Bake), minutes: n })
+              "
+            />
+            at
+            <QuantityField
+              :model-value="(draft.bake as Bake).ovenC"
+              kind="temperature"
+              label="Oven"
+              :min="pantryLimits.ovenC.min"
+              :max="pantryLimits.ovenC.max"
+              @update:model-value="
+                (n) => n !== null && set('bake', { ...(draft.bake as Bake), ovenC: n })
+              "
+            />
+            <button type="button" class="key small" @click="set('bake', null)">not baked</button>
+          </template>
+          <button
+            v-else
+            type="button"
+            class="key small"
+            @click="set('bake', { ovenC: 170, minutes: 15 })"
+          >
+            it is baked
+          </button>
+        </template>
+      </p>
       <div class="fields">
         <div v-for="field in fields" :key="field.key" class="line">
           <span
@@ -94,8 +152,8 @@ async function save(): Promise<void> {
             @update:model-value="(n) => (n !== null || field.nullable) && set(field.key, n)"
           />
         </div>
-        <template v-if="table === 'sponges' || table === 'spreads'">
-          <div class="line">
+        <template v-if="table === 'sponges' || table === 'spreads' || table === 'others'">
+          <div v-if="table !== 'others'" class="line">
             <span>recipe</span>
             <ChoiceField
               :model-value="String(draft.recipeId)"

@@ -42,6 +42,20 @@ export const columns: Record<PantryTable, Column[]> = {
     },
     { key: 'minSliceMm', label: 'thinnest slice', kind: 'thickness', range: at.minSliceMm },
     { key: 'allowableKPa', label: 'strength, kPa', kind: 'factor', range: at.allowableKPa },
+    {
+      key: 'waitMin',
+      label: 'batter may stand',
+      kind: 'minutes',
+      range: at.waitMin,
+      hint: 'before it goes into the oven',
+    },
+    {
+      key: 'soakMlPerMl',
+      label: 'holds syrup',
+      kind: 'share',
+      range: at.soakMlPerMl,
+      hint: 'of its own volume',
+    },
   ],
   spreads: [
     { key: 'densityGPerMl', label: 'density', kind: 'density', range: at.densityGPerMl },
@@ -72,6 +86,35 @@ export const columns: Record<PantryTable, Column[]> = {
     { key: 'depthMm', label: 'depth', kind: 'thickness', range: at.tinDepthMm },
     { key: 'flareMm', label: 'sides lean out by', kind: 'thickness', range: at.flareMm },
     { key: 'owned', label: 'how many', kind: 'count', range: at.owned },
+    {
+      key: 'waterG',
+      label: 'water it holds',
+      kind: 'bowl',
+      range: at.waterG,
+      nullable: true,
+      hint: 'weighed, to the brim; empty when its measures are enough',
+    },
+  ],
+  others: [
+    { key: 'thicknessMm', label: 'thickness', kind: 'fine', range: at.otherMm },
+    { key: 'densityGPerMl', label: 'density', kind: 'density', range: at.densityGPerMl },
+    { key: 'allowableKPa', label: 'strength, kPa', kind: 'factor', range: at.allowableKPa },
+    {
+      key: 'spreadMm',
+      label: 'spreads in the oven by',
+      kind: 'thickness',
+      range: at.spreadMm,
+      hint: 'beyond the traced circle, all round',
+    },
+    {
+      key: 'packCount',
+      label: 'pieces to a pack',
+      kind: 'count',
+      range: at.packCount,
+      nullable: true,
+      hint: 'of bought ones',
+    },
+    { key: 'thawH', label: 'hours to thaw', kind: 'count', range: at.thawH, nullable: true },
   ],
   boards: [
     { key: 'thicknessMm', label: 'thickness', kind: 'thickness', range: at.boardMm },
@@ -85,12 +128,13 @@ export const tableTitles: Record<PantryTable, string> = {
   spreads: 'Fillings and frostings',
   tins: 'Tins',
   boards: 'Boards',
+  others: 'Other layers',
   recipes: 'Recipes',
 };
 
 export const kitchenColumns: Column[] = [
   { key: 'mixerMl', label: 'mixer bowl', kind: 'volume', range: at.mixerMl },
-  { key: 'kerfMm', label: 'crumb lost at each cut', kind: 'thickness', range: at.kerfMm },
+  { key: 'kerfMm', label: 'crumb lost at each cut', kind: 'fine', range: at.kerfMm },
   { key: 'dabG', label: 'dab under the first layer', kind: 'small', range: at.dabG },
   { key: 'scrapingsShare', label: 'scraped off a crumb coat', kind: 'share', range: at.lossShare },
   { key: 'toolsShare', label: 'stays in bowl and on tools', kind: 'share', range: at.lossShare },
@@ -99,9 +143,40 @@ export const kitchenColumns: Column[] = [
   {
     key: 'roughnessMm',
     label: 'unevenness of sponge sides',
-    kind: 'thickness',
+    kind: 'fine',
     range: at.roughnessMm,
   },
+  { key: 'shelfWideMm', label: 'oven shelf, wide', kind: 'span', range: at.shelfMm },
+  { key: 'shelfDeepMm', label: 'oven shelf, deep', kind: 'span', range: at.shelfMm },
+  {
+    key: 'shelves',
+    label: 'shelves at once',
+    kind: 'count',
+    range: at.shelves,
+    hint: 'more than one only with a fan',
+  },
+  { key: 'tinGapMm', label: 'room between tins', kind: 'thickness', range: at.tinGapMm },
+  { key: 'turnaroundMin', label: 'between loads', kind: 'minutes', range: at.turnaroundMin },
+  { key: 'roomC', label: 'the room', kind: 'temperature', range: at.roomC },
+  { key: 'fridgeC', label: 'the fridge', kind: 'temperature', range: at.fridgeC },
+  { key: 'freezerC', label: 'the freezer', kind: 'temperature', range: at.freezerC },
+  { key: 'rackW', label: 'cooling on a rack, W/m²K', kind: 'factor', range: at.surfaceW },
+  { key: 'roomW', label: 'a still room, W/m²K', kind: 'factor', range: at.surfaceW },
+  {
+    key: 'fridgeW',
+    label: 'the fridge, W/m²K',
+    kind: 'factor',
+    range: at.surfaceW,
+    hint: 'still 7, with a fan 12',
+  },
+  {
+    key: 'freezerW',
+    label: 'the freezer, W/m²K',
+    kind: 'factor',
+    range: at.surfaceW,
+    hint: 'household 11, with a fan 25',
+  },
+  { key: 'cupcakeG', label: 'batter in a cupcake case', kind: 'small', range: at.cupcakeG },
 ];
 
 /** A new row of a table, to be filled in; an existing one is the pattern. */

@@ -1,4 +1,6 @@
 import {
+  areaMm2,
+  fitsInside,
   limits,
   setGapHeight,
   setLayerHeight,
@@ -6,12 +8,15 @@ import {
   tierOf,
   type Build,
   type Plan,
+  type SectionPart,
+  type Tier,
 } from '@pyrgotect/core';
 import { useBuild } from '../stores/build.ts';
+import { usePantry } from '../stores/pantry.ts';
 
 export interface PartName {
   tierId: string;
-  kind: 'layer' | 'gap' | 'coat' | 'crumb' | 'dab' | 'tier';
+  kind: 'layer' | 'gap' | 'coat' | 'crumb' | 'dab' | 'centre' | 'hole' | 'cake' | 'tier';
   index: number;
 }
 
@@ -22,10 +27,11 @@ export function partName(id: string): PartName | null {
   return { tierId, kind: (kind ?? 'tier') as PartName['kind'], index: Number(index ?? 0) };
 }
 
+const unchosen: SectionPart['kind'][] = ['dam', 'dab', 'crown', 'inset', 'hole'];
 /** The parts a person can choose, from the board up. */
 export const walkable = (plan: Plan): string[] =>
   [...plan.section.parts]
-    .filter((part) => part.kind !== 'dam' && part.kind !== 'dab')
+    .filter((part) => !unchosen.includes(part.kind))
     .sort((a, b) => a.y0 + a.y1 - (b.y0 + b.y1))
     .map((part) => part.id);
 
@@ -57,6 +63,17 @@ export function setThickness(id: string, heightMm: number, all: boolean): void {
   );
 }
 
+/** The tin for a tier's outline: one of the same size, or the smallest owned one it can be cut from. */
+export function fitTinToTier(tier: Tier): void {
+  const { tins } = usePantry().pantry;
+  const same = tins.find((t) => JSON.stringify(t.outline) === JSON.stringify(tier.outline));
+  const larger = tins
+    .filter((t) => t.owned > 0 && t.form === 'upright' && fitsInside(tier.outline, t.outline))
+    .sort((a, b) => areaMm2(a.outline) - areaMm2(b.outline));
+  const tin = same ?? larger[0];
+  if (tin) tier.tinId = tin.id;
+}
+
 /** Stretches the layers of a tier so that it becomes `heightMm` high. */
 export function setTierHeight(tierId: string, heightMm: number, nowMm: number): void {
   useBuild().edit(
@@ -80,6 +97,10 @@ export function labelOf(id: string): string {
       return 'Crumb coat';
     case 'dab':
       return 'Dab';
+    case 'centre':
+      return 'Hidden centre';
+    case 'cake':
+      return 'Baked cakes';
     default:
       return 'Tier';
   }

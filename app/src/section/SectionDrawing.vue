@@ -12,6 +12,7 @@ import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import {
   labelOf,
+  partName,
   rangeOfPart,
   setThickness,
   setTierHeight,
@@ -24,7 +25,7 @@ import { fitSection, scaleText, spread, type Scale } from './scale.ts';
 import PlanFromAbove from './PlanFromAbove.vue';
 import SectionHandle from './SectionHandle.vue';
 import SectionRuler from './SectionRuler.vue';
-import { fillOf } from './tones.ts';
+import { arcPath, fillOf } from './tones.ts';
 
 const props = defineProps<{ build: Build; plan: Plan; selected: string | null }>();
 const emit = defineEmits<{ select: [id: string] }>();
@@ -53,38 +54,77 @@ const boxes = computed(() =>
 );
 const marked = computed(() => boxes.value.find((box) => box.part.id === props.selected) ?? null);
 
-const choosable = (part: SectionPart): string =>
-  part.kind === 'dam' ? part.id.replace(/\/dam-.*/, '') : part.id;
-const edge = computed(() => Math.max(...props.plan.section.tiers.map((t) => X(t.widthMm / 2))));
+const choosable = (part: SectionPart): string => part.id.replace(/\/(dam-.*|crown|inset)$/, '');
+/** The tier that is being worked on: the chosen part's, or the lowest. */
+const tower = computed(() => {
+  const chosen = props.selected ? partName(props.selected)?.tierId : null;
+  return props.plan.tiers.find((t) => t.tierId === chosen) ?? props.plan.tiers[0]!;
+});
+/** Right of the tier with its figures; handles stand just beside it. */
+const edge = computed(() => {
+  const span = props.plan.section.tiers.find((t) => t.tierId === tower.value.tierId);
+  return X((span?.widthMm ?? 0) / 2);
+});
+
+/** Its layers and fillings, which have figures and handles; other tiers are named only. */
+const figured = computed(() =>
+  boxes.value.filter(
+    ({ part }) =>
+      part.tierId === tower.value.tierId && (part.kind === 'layer' || part.kind === 'gap'),
+  ),
+);
 
 /** A slider on the upper edge of every layer and gap: dragging it thickens that part. */
 const handles = computed(() =>
-  boxes.value
-    .filter(({ part }) => part.kind === 'layer' || part.kind === 'gap')
-    .map(({ part, y }) => ({
-      id: part.id,
-      label: `${labelOf(part.id)}, thickness`,
-      y,
-      x: edge.value + (part.kind === 'layer' ? 13 : 31),
-      from: X(part.x0),
-      mm: thicknessOfPart(props.build, part.id) ?? 0,
-      range: rangeOfPart(part.id),
-    })),
+  figured.value.map(({ part, y }) => ({
+    id: part.id,
+    label: `${labelOf(part.id)}, thickness`,
+    y,
+    x: edge.value + (part.kind === 'layer' ? 13 : 31),
+    from: X(part.x0),
+    mm: thicknessOfPart(props.build, part.id) ?? 0,
+    range: rangeOfPart(part.id),
+  })),
 );
 
+/** A filling that settles reads as spread and as it comes to rest. */
+function thicknessText(part: SectionPart): string {
+  const shown = (mm: number): string => showText(mm, 'thickness', settings.system);
+  const own = shown(thicknessOfPart(props.build, part.id) ?? 0);
+  const name = partName(part.id);
+  const tier = props.plan.tiers.find((t) => t.tierId === name?.tierId);
+  if (part.kind !== 'gap' || !name || !tier) return own;
+  const settled = shown(tier.stack.gaps[name.index]?.settledMm ?? 0);
+  return settled === own ? own : `${own.replace(/\s?(mm|in)$/, '')} → ${settled}`;
+}
 const labels = computed(() => {
-  const shown = boxes.value.filter(({ part }) => part.kind === 'layer' || part.kind === 'gap');
+  const shown = figured.value;
   const wanted = shown.map((box) => box.y + box.h / 2);
   const placed = spread(wanted, 15, 30, Math.max(40, height.value - 40));
   return shown.map(({ part }, i) => ({
     id: part.id,
     at: wanted[i]!,
     y: placed[i]!,
-    text: showText(thicknessOfPart(props.build, part.id) ?? 0, 'thickness', settings.system),
+    text: thicknessText(part),
     kind: part.kind === 'layer' ? `layer ${Number(part.id.split('/').at(-1)) + 1}` : 'filling',
   }));
 });
 
+const otherTiers = computed(() =>
+  props.plan.section.tiers.flatMap((span, i) =>
+    span.tierId === tower.value.tierId
+      ? []
+      : [
+          {
+            id: span.tierId,
+            name: props.build.tiers[i]!.name,
+            y: (Y(span.fromMm) + Y(span.toMm)) / 2,
+            x: X(span.widthMm / 2) + 10,
+            high: showText(span.toMm - span.fromMm, 'span', settings.system),
+          },
+        ],
+  ),
+);
 const topY = computed(() => Y(props.plan.section.heightMm));
 const leftX = computed(() => Math.min(...props.plan.section.tiers.map((t) => X(-t.widthMm / 2))));
 const dimX = computed(() =>
@@ -150,7 +190,6 @@ function letGo(): void {
   store.endRun();
 }
 
-const tower = computed(() => props.plan.tiers[0]!);
 function dragHeight(startMm: number, byPx: number): void {
   const step = stepOf('thickness', settings.system);
   const wanted = Math.round((startMm + byPx / scale.value.pxPerMm) / step) * step;
@@ -207,22 +246,29 @@ function nudgeHeight(steps: number): void {
         />
       </g>
 
-      <rect
+      <component
+        :is="box.part.arc ? 'path' : 'rect'"
         v-for="box in boxes"
         :key="box.part.id"
         :data-part="box.part.id"
         class="part"
         :class="[box.part.kind, { thin: box.h < 3 }]"
-        :x="box.x"
-        :y="box.y"
-        :width="box.w"
-        :height="box.h"
+        v-bind="
+          box.part.arc
+            ? { d: arcPath(box.part.arc, box) }
+            : {
+                x: box.x,
+                y: box.y,
+                width: box.w,
+                height: box.h,
+                rx: box.part.kind === 'coat' ? 2 : 0,
+              }
+        "
         :fill="fillOf(box.part.tone)"
-        :rx="box.part.kind === 'coat' ? 2 : 0"
         @click="emit('select', choosable(box.part))"
       >
         <title>{{ box.part.label }}</title>
-      </rect>
+      </component>
 
       <line class="axis" :x1="X(0)" :x2="X(0)" :y1="topY - 14" :y2="Y(0)" />
 
@@ -273,6 +319,20 @@ function nudgeHeight(steps: number): void {
           <tspan v-if="cautionOf.has(label.id)" class="alert">{{ ' ▲' }}</tspan>
         </text>
         <title>{{ cautionOf.get(label.id) ?? label.kind }}</title>
+      </g>
+
+      <g
+        v-for="other in otherTiers"
+        :key="other.id"
+        class="label"
+        @click="emit('select', other.id)"
+      >
+        <text :x="other.x" :y="other.y - 2" font-size="15" font-weight="600">
+          {{ other.name.slice(0, 18) }}
+        </text>
+        <text class="soft-text" :x="other.x" :y="other.y + 15" font-size="14">
+          {{ other.high }}
+        </text>
       </g>
 
       <SectionHandle

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Section } from '@pyrgotect/core';
 import { computed } from 'vue';
-import { fillOf } from './tones.ts';
+import { arcPath, fillOf } from './tones.ts';
 
 /** The true section, small: no figures, no handles. `fitMm` keeps several drawings to one scale. */
 const props = defineProps<{
@@ -33,13 +33,15 @@ const drawing = computed(() => {
 <template>
   <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" aria-hidden="true">
     <line :x1="4" :x2="width - 4" :y1="drawing.ground" :y2="drawing.ground" class="ground" />
-    <rect
+    <component
+      :is="part.arc ? 'path' : 'rect'"
       v-for="part in drawing.parts"
       :key="part.id"
-      :x="part.x"
-      :y="part.y"
-      :width="part.w"
-      :height="part.h"
+      v-bind="
+        part.arc
+          ? { d: arcPath(part.arc, part) }
+          : { x: part.x, y: part.y, width: part.w, height: part.h }
+      "
       :fill="ghost?.has(part.id) ? 'none' : fillOf(part.tone)"
       class="part"
       :class="{ ghost: ghost?.has(part.id), marked: marked === part.id }"

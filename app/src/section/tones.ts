@@ -43,5 +43,16 @@ export const hatches: Record<Tone, Hatch> = {
   leaf: { tile: 6, ground: '#9fb98a', marks: waves('#55733f') },
 };
 
-export const fillOf = (tone: Tone | 'board'): string =>
-  tone === 'board' ? 'var(--board, #2a1f35)' : `url(#tone-${tone})`;
+export const fillOf = (tone: Tone | 'board' | 'paper'): string => {
+  if (tone === 'board') return 'var(--board, #2a1f35)';
+  return tone === 'paper' ? 'var(--oat)' : `url(#tone-${tone})`;
+};
+
+/** A dome in its box: an arc that rises to the upper edge, or hangs down to the lower one. */
+export const arcPath = (
+  arc: 'up' | 'down',
+  { x, y, w, h }: { x: number; y: number; w: number; h: number },
+): string =>
+  arc === 'up'
+    ? `M${x} ${y + h}Q${x + w / 2} ${y - h} ${x + w} ${y + h}Z`
+    : `M${x} ${y}Q${x + w / 2} ${y + 2 * h} ${x + w} ${y}Z`;

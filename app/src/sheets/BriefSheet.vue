@@ -21,12 +21,19 @@ import QuantityField from '../figures/QuantityField.vue';
 import { useSettings } from '../stores/settings.ts';
 import CuttingMap from './CuttingMap.vue';
 import DraftDialog from './DraftDialog.vue';
+import TierStrip from '../parts/TierStrip.vue';
 import { useSheet } from './useSheet.ts';
+import WeightOrder from './WeightOrder.vue';
 
 const props = defineProps<{ build: Build; plan: Plan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
-const { store, tier, cautionsOf } = useSheet(props);
+const { store, pantry, tier, cautionsOf } = useSheet(props);
+const foodG = computed(() => {
+  const board = pantry.pantry.boards.find((row) => row.id === props.build.boardId);
+  const { massG } = props.plan.tally;
+  return massG === null || !board ? null : massG - board.massG;
+});
 const cautions = cautionsOf('brief');
 const drafting = ref(false);
 const brief = computed(() => props.build.brief);
@@ -138,6 +145,7 @@ const input = (event: Event): string => (event.target as HTMLInputElement).value
         :size="252"
       />
       <div>
+        <TierStrip :build="build" :tier-id="tier.id" :may-add="false" />
         <h2>How it is cut</h2>
         <p class="lead">{{ why[brief.cutting] }}</p>
         <p>
@@ -158,6 +166,8 @@ const input = (event: Event): string => (event.target as HTMLInputElement).value
     </div>
 
     <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
+
+    <WeightOrder :build="build" :mass-g="foodG" />
 
     <h2>For whom and where</h2>
     <div class="words">

@@ -1,312 +1,70 @@
 <script setup lang="ts">
-import {
-  grow,
-  limits,
-  setGap,
-  setLayerCount,
-  setLayerHeight,
-  setGapHeight,
-  showText,
-  smallestBoard,
-  levellings,
-  type Build,
-  type Caution,
-  type Outline,
-  type Plan,
-} from '@pyrgotect/core';
-import { computed } from 'vue';
+import { showText, type Build, type Caution, type Plan } from '@pyrgotect/core';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
-import ChoiceField from '../figures/ChoiceField.vue';
-import FigureValue from '../figures/FigureValue.vue';
-import QuantityField from '../figures/QuantityField.vue';
-import { setThickness, thicknessOfPart } from '../parts/part-edits.ts';
+import SheetTabs from '../parts/SheetTabs.vue';
+import TierStrip from '../parts/TierStrip.vue';
 import { useSettings } from '../stores/settings.ts';
-import OutlineFields from './OutlineFields.vue';
+import LayersPanel from './stack/LayersPanel.vue';
 import { useSheet } from './useSheet.ts';
+
+const CentrePanel = defineAsyncComponent(() => import('./stack/CentrePanel.vue'));
+const FillingsPanel = defineAsyncComponent(() => import('./stack/FillingsPanel.vue'));
+const HeightPanel = defineAsyncComponent(() => import('./stack/HeightPanel.vue'));
+const LevelPanel = defineAsyncComponent(() => import('./stack/LevelPanel.vue'));
 
 const props = defineProps<{ build: Build; plan: Plan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
-const { store, pantry, tier, tierPlan, editTier, cautionsOf, choices, sized } = useSheet(props);
+const { store, tier, tierPlan, cautionsOf } = useSheet(props);
 const cautions = cautionsOf('stack');
-
+const panels = {
+  layers: LayersPanel,
+  height: HeightPanel,
+  level: LevelPanel,
+  fillings: FillingsPanel,
+  centre: CentrePanel,
+} as const;
+type Tab = keyof typeof panels;
+const tabs: { id: Tab; text: string }[] = [
+  { id: 'layers', text: 'Layers' },
+  { id: 'height', text: 'Reach a height' },
+  { id: 'level', text: 'Stand level' },
+  { id: 'fillings', text: 'Fillings under load' },
+  { id: 'centre', text: 'Soak and centre' },
+];
+const tab = ref<Tab>('layers');
+// the hidden centre, chosen in the drawing, has its own turn
+watch(
+  () => store.selected,
+  (id) => {
+    if (id?.endsWith('/centre')) tab.value = 'centre';
+  },
+  { immediate: true },
+);
 const title = computed(() => {
   const n = tier.value.layers.length;
   const gaps = tier.value.gaps.length;
-  return `${n} ${n === 1 ? 'layer' : 'layers'}, ${gaps} ${gaps === 1 ? 'filling' : 'fillings'}: ${showText(tierPlan.value.stack.finishedMm, 'size', settings.system)} high`;
+  const name = props.build.tiers.length > 1 ? `${tier.value.name}: ` : '';
+  return `${name}${n} ${n === 1 ? 'layer' : 'layers'}, ${gaps} ${gaps === 1 ? 'filling' : 'fillings'}: ${showText(tierPlan.value.stack.finishedMm, 'size', settings.system)} high`;
 });
-const fills = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));
-const sponges = computed(() => choices(pantry.pantry.sponges));
-const boards = computed(() => sized(pantry.pantry.boards));
-/** One value when all agree, null when they differ. */
-const common = <T,>(values: T[]): T | null =>
-  values.length > 0 && values.every((v) => v === values[0]) ? values[0]! : null;
-const layerMm = computed(() => common(tier.value.layers.map((l) => l.heightMm)));
-const gapMm = computed(() => common(tier.value.gaps.map((g) => g.heightMm)));
-const damMm = computed(() => common(tier.value.gaps.map((g) => g.damMm)));
-const fillId = computed(() => common(tier.value.gaps.map((g) => g.spreadId)) ?? 'mixed');
-const mixed = { value: 'mixed', text: 'several fillings' };
-const levelText = {
-  'cut all': 'all domes cut off, every layer the right way up',
-  'cut all, top inverted': 'all domes cut off, the top layer upside down',
-} as const;
-const levels = levellings.map((value) => ({ value, text: levelText[value] }));
-
-interface Row {
-  id: string;
-  kind: 'layer' | 'gap';
-  index: number;
-}
-/** From the top down, as the cake is seen. */
-const rows = computed<Row[]>(() => {
-  const list: Row[] = [];
-  tier.value.layers.forEach((_, i) => {
-    list.push({ id: `${tier.value.id}/layer/${i}`, kind: 'layer', index: i });
-    if (i < tier.value.gaps.length)
-      list.push({ id: `${tier.value.id}/gap/${i}`, kind: 'gap', index: i });
-  });
-  return list.reverse();
-});
-const gapPlan = (i: number) => (tierPlan.value.gaps.ok ? tierPlan.value.gaps.value[i] : undefined);
-
-/** Another size of cake: the tin of that size if there is one, and a board that carries it. */
-function setOutline(outline: Outline): void {
-  store.edit('Size of the cake', (draft) => {
-    const target = draft.tiers.find((t) => t.id === tier.value.id)!;
-    target.outline = outline;
-    const same = (a: Outline, b: Outline): boolean => JSON.stringify(a) === JSON.stringify(b);
-    const tin = pantry.pantry.tins.find((t) => same(t.outline, outline));
-    if (tin) target.tinId = tin.id;
-    const coat = tierPlan.value.coat.ok ? tierPlan.value.coat.value : null;
-    const finished = grow(outline, (coat?.crumbMm ?? 0) + (coat?.sideMm ?? 0));
-    const board = finished && smallestBoard(pantry.pantry.boards, finished);
-    if (board) draft.boardId = board.id;
-  });
-}
 </script>
 
 <template>
   <div>
+    <TierStrip :build="build" :tier-id="tier.id" may-add />
     <h1 data-test="sheet-title">{{ title }}</h1>
-    <p class="sentence">
-      Stack
-      <QuantityField
-        :model-value="tier.layers.length"
-        kind="count"
-        label="Number of layers"
-        :min="limits.layers.min"
-        :max="limits.layers.max"
-        @update:model-value="
-          (n) => n !== null && editTier('Number of layers', (t) => setLayerCount(t, n))
-        "
-      />
-      layers of
-      <ChoiceField
-        :model-value="tier.spongeId"
-        label="Sponge"
-        :options="sponges"
-        @update:model-value="
-          (id) =>
-            editTier('Sponge', (t) => {
-              t.spongeId = id;
-            })
-        "
-      />, each
-      <QuantityField
-        :model-value="layerMm"
-        auto="as listed"
-        kind="thickness"
-        label="Thickness of every layer"
-        :min="limits.layerMm.min"
-        :max="limits.layerMm.max"
-        @update:model-value="
-          (mm) =>
-            mm !== null && editTier('All layers thickness', (t) => setLayerHeight(t, null, mm))
-        "
-      />
-      thick<template v-if="tier.gaps.length > 0"
-        >, with
-        <QuantityField
-          :model-value="gapMm"
-          auto="as listed"
-          kind="thickness"
-          label="Thickness of every filling"
-          :min="limits.gapMm.min"
-          :max="limits.gapMm.max"
-          @update:model-value="
-            (mm) =>
-              mm !== null && editTier('All fillings thickness', (t) => setGapHeight(t, null, mm))
-          " />
-        of
-        <ChoiceField
-          :model-value="fillId"
-          label="Filling everywhere"
-          :options="fillId === 'mixed' ? [mixed, ...fills] : fills"
-          @update:model-value="
-            (id) => id !== 'mixed' && editTier('Filling', (t) => setGap(t, null, { spreadId: id }))
-          " />
-        between them and a dam of
-        <QuantityField
-          :model-value="damMm"
-          auto="as listed"
-          kind="thickness"
-          label="Width of every dam"
-          :min="limits.damMm.min"
-          :max="limits.damMm.max"
-          @update:model-value="
-            (mm) => mm !== null && editTier('Dams', (t) => setGap(t, null, { damMm: mm }))
-          " /></template
-      >.
-      <OutlineFields :outline="tier.outline" @change="setOutline" />
-      It stands on the
-      <ChoiceField
-        :model-value="build.boardId"
-        label="Board"
-        :options="boards"
-        @update:model-value="
-          (id) =>
-            store.edit('Board', (d) => {
-              d.boardId = id;
-            })
-        "
-      />;
-      <ChoiceField
-        :model-value="tier.levelling"
-        label="Levelling"
-        :options="levels"
-        @update:model-value="
-          (v) =>
-            editTier('Levelling', (t) => {
-              t.levelling = v;
-            })
-        "
-      />.
-    </p>
-
-    <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
-
-    <h2>From the top down</h2>
-    <table class="ladder">
-      <thead class="visually-hidden">
-        <tr>
-          <th>part</th>
-          <th>thickness</th>
-          <th>material</th>
-          <th>dam</th>
-          <th>weight</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr
-          v-for="row in rows"
-          :key="row.id"
-          :class="[row.kind, { chosen: store.selected === row.id }]"
-          @click="store.selected = row.id"
-        >
-          <th scope="row">
-            {{ row.kind === 'layer' ? `layer ${row.index + 1}` : `filling ${row.index + 1}` }}
-          </th>
-          <td>
-            <QuantityField
-              :model-value="thicknessOfPart(build, row.id)"
-              kind="thickness"
-              :label="`Thickness of ${row.kind === 'layer' ? 'layer' : 'filling'} ${row.index + 1}`"
-              :min="row.kind === 'layer' ? limits.layerMm.min : limits.gapMm.min"
-              :max="row.kind === 'layer' ? limits.layerMm.max : limits.gapMm.max"
-              @update:model-value="(mm) => mm !== null && setThickness(row.id, mm, false)"
-            />
-          </td>
-          <td v-if="row.kind === 'layer'" colspan="3" class="soft">
-            from cake {{ Math.floor(row.index / tier.slicesPerCake) + 1
-            }}<template
-              v-if="
-                row.index === tier.layers.length - 1 && tier.levelling === 'cut all, top inverted'
-              "
-              >, upside down</template
-            >
-          </td>
-          <template v-else>
-            <td>
-              <ChoiceField
-                :model-value="tier.gaps[row.index]!.spreadId"
-                :label="`What filling ${row.index + 1} is`"
-                :options="fills"
-                @update:model-value="
-                  (id) => editTier('Filling', (t) => setGap(t, row.index, { spreadId: id }))
-                "
-              />
-            </td>
-            <td class="dam">
-              dam
-              <QuantityField
-                :model-value="tier.gaps[row.index]!.damMm"
-                kind="thickness"
-                :label="`Dam of filling ${row.index + 1}`"
-                :min="limits.damMm.min"
-                :max="limits.damMm.max"
-                @update:model-value="
-                  (mm) => mm !== null && editTier('Dam', (t) => setGap(t, row.index, { damMm: mm }))
-                "
-              />
-            </td>
-            <td class="grams">
-              <FigureValue
-                v-if="gapPlan(row.index)"
-                :value="gapPlan(row.index)!.fillingG"
-                kind="small"
-                :figure="`${row.id}/filling`"
-              />
-              <template v-if="gapPlan(row.index) && gapPlan(row.index)!.damG > 0">
-                +
-                <FigureValue
-                  :value="gapPlan(row.index)!.damG"
-                  kind="small"
-                  :figure="`${row.id}/dam`"
-                />
-              </template>
-            </td>
-          </template>
-        </tr>
-      </tbody>
-    </table>
-    <p class="lead">
-      Drag a boundary in the drawing, or choose a part with [ and ] and press + or −. With Shift all
-      layers, or all fillings, go alike. {{ (tierPlan.stack.fillingShare * 100).toFixed(0) }} % of
-      the stack is filling.
-    </p>
+    <SheetTabs v-model="tab" :tabs="tabs" label="Turns of the stack sheet" />
+    <CautionList
+      v-if="tab !== 'layers'"
+      :cautions="cautions"
+      @go="(caution) => emit('goTo', caution)"
+    />
+    <component :is="panels[tab]" :key="tab" :build="build" :plan="plan" />
+    <CautionList
+      v-if="tab === 'layers'"
+      :cautions="cautions"
+      @go="(caution) => emit('goTo', caution)"
+    />
   </div>
 </template>
-
-<style scoped>
-.ladder {
-  border-collapse: collapse;
-  width: 100%;
-}
-tr {
-  border-top: 1px solid var(--line);
-}
-th,
-td {
-  text-align: left;
-  padding: 4px 10px 4px 8px;
-  font-weight: 400;
-  white-space: nowrap;
-}
-th {
-  width: 84px;
-  border-left: 4px solid transparent;
-}
-tr.gap {
-  background: color-mix(in srgb, var(--oat) 45%, transparent);
-}
-tr.chosen th {
-  border-color: var(--accent);
-  font-weight: 700;
-}
-.grams {
-  text-align: right;
-}
-td :deep(select) {
-  max-width: 13.5em;
-}
-</style>

@@ -1,5 +1,11 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { Build, PantryTable } from '@pyrgotect/core';
+import {
+  buildFrom2,
+  rowFrom2,
+  startingKitchen,
+  type Build,
+  type PantryTable,
+} from '@pyrgotect/core';
 
 /** What the shelf shows of a build without opening it. */
 export interface ShelfEntry {
@@ -48,6 +54,27 @@ export class Database extends Dexie {
       revisions: '++key, buildId, [buildId+revision]',
       pantry: 'key, table',
       settings: 'key',
+    });
+    // tiers learnt more than layers and fillings; what was kept is brought up to it as a file is
+    this.version(2).upgrade(async (work) => {
+      const renew = (stored: { build: Build }): void => {
+        stored.build = buildFrom2(stored.build) as unknown as Build;
+      };
+      await work.table<StoredBuild>('builds').toCollection().modify(renew);
+      await work.table<Revision>('revisions').toCollection().modify(renew);
+      await work
+        .table<OwnRow>('pantry')
+        .toCollection()
+        .modify((own) => {
+          if (own.row !== null) own.row = rowFrom2(own.table, own.row);
+        });
+      const settings = work.table<{ key: string; value: unknown }>('settings');
+      const kitchen = await settings.get('kitchen');
+      if (kitchen)
+        await settings.put({
+          key: 'kitchen',
+          value: { ...startingKitchen, ...(kitchen.value as object) },
+        });
     });
   }
 }

@@ -10,6 +10,7 @@ import { checkKey, useBench } from '../bench/useBench.ts';
 import WorkingDialog from '../figures/WorkingDialog.vue';
 import { useWorking } from '../figures/working.ts';
 import { clock } from '../parts/when.ts';
+import LevelPanel from '../sheets/stack/LevelPanel.vue';
 import SectionThumb from '../section/SectionThumb.vue';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -38,6 +39,14 @@ const allDone = computed(
 );
 const notesHere = computed(
   () => bench.bench.value.notes.filter((n) => n.stepKey === step.value?.key).length,
+);
+
+// the rims are those of the step's own tier
+watch(
+  () => step.value?.rimsOf,
+  (tierId) => {
+    if (tierId) store.selected = tierId;
+  },
 );
 
 // the screen stays awake at the bench, where the browser can
@@ -139,6 +148,8 @@ const running = computed(() => bench.timers.value.some((t) => t.stepKey === step
           <b>{{ shown(item.value, item.kind).number }} {{ shown(item.value, item.kind).unit }}</b>
         </li>
       </ul>
+
+      <LevelPanel v-if="step.rimsOf !== null" :build="store.build" :plan="store.plan" big />
 
       <div v-if="step.timer && !running" class="timer">
         <button

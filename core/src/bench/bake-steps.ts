@@ -1,9 +1,11 @@
 import type { Tier } from '../build/types.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
-import { widthMm } from '../outline/outline.ts';
-import type { Recipe, Sponge, Tin } from '../pantry/types.ts';
+import type { Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
 import type { BakePlan } from '../tins/bake.ts';
+import type { KnifeCut } from '../tins/knife.ts';
+import { doneC } from '../heat/bake-time.ts';
+import { coolMin } from '../heat/cooling.ts';
 import { phrase } from '../units/phrase.ts';
 import { knifeCaution, ovenCaution, step, type Amount, type Step } from './steps.ts';
 
@@ -14,10 +16,33 @@ export interface BakeContext {
   recipe: Recipe;
   scaled: ScaledRecipe;
   bake: BakePlan;
+  kitchen: Kitchen;
+}
+
+const cutTexts: Record<KnifeCut['kind'], string> = {
+  level: 'take the dome off at',
+  'bottom crust': 'take the bottom crust off at',
+  split: 'split at',
+};
+
+/** Minutes on the rack for the deepest cake, to the next five. */
+function coolMinutes(bake: BakePlan, tin: Tin, kitchen: Kitchen): number {
+  const heightMm = Math.max(...bake.cakes.map((c) => c.neededMm + c.crownMm / 2));
+  const mass = { outline: tin.outline, heightMm, densityGPerMl: bake.bakedDensity };
+  const minutes = coolMin(mass, doneC, kitchen);
+  return Number.isFinite(minutes) ? Math.ceil(minutes / 5) * 5 : 120;
 }
 
 /** From the ingredients to cold, level, split layers. */
-export function bakeSteps({ tier, sponge, tin, recipe, scaled, bake }: BakeContext): Step[] {
+export function bakeSteps({
+  tier,
+  sponge,
+  tin,
+  recipe,
+  scaled,
+  bake,
+  kitchen,
+}: BakeContext): Step[] {
   const at = `${tier.id}/cake`;
   const many = bake.cakes.length;
   const tins = many === 1 ? 'the tin' : `${many} tins`;
@@ -59,7 +84,7 @@ export function bakeSteps({ tier, sponge, tin, recipe, scaled, bake }: BakeConte
           },
         ),
         amounts: recipe.bake
-          ? [{ label: 'oven', value: recipe.bake.ovenC, kind: 'temperature', figure: null }]
+          ? [{ label: 'oven', value: bake.ovenC, kind: 'temperature', figure: null }]
           : [],
         checks: ['The oven is hot before the batter is mixed'],
         cautions: [ovenCaution],
@@ -115,23 +140,32 @@ export function bakeSteps({ tier, sponge, tin, recipe, scaled, bake }: BakeConte
       },
     ),
   ];
-  if (recipe.bake) {
-    const look = recipe.bake.minutes * 0.85;
+  const windows = bake.cakes.flatMap((cake) => cake.window ?? []);
+  const first = windows.reduce((a, w) => (!a || w.minutes < a.minutes ? w : a), windows[0]);
+  if (first) {
     steps.push(
       step(`${tier.id}/bake`, 'Bake', 'Bake', 5, {
         part: at,
         lead: phrase(
-          'The recipe’s own time, for a tin {tin} across and {deep} deep. Yours is {own} across: look from {look} on, and go by the tests.',
+          recipe.bake
+            ? 'An estimate from the recipe’s own time ({own} in a tin {tin} across), this cake’s size and a batter at {start}: look from {look} on, and go by the tests. It may take until {to}.'
+            : 'An estimate from this cake’s size and a batter at {start}: look from {look} on, and go by the tests. It may take until {to}.',
           {
-            tin: [recipe.bake.tinMm, 'size'],
-            deep: [recipe.bake.depthMm, 'thickness'],
-            own: [widthMm(tin.outline), 'size'],
-            look: [look, 'minutes'],
+            own: [recipe.bake?.minutes ?? 0, 'minutes'],
+            tin: [recipe.bake?.tinMm ?? 0, 'size'],
+            start: [bake.startC, 'temperature'],
+            look: [first.fromMin, 'minutes'],
+            to: [first.toMin, 'minutes'],
           },
         ),
         amounts: [
-          { label: 'oven', value: recipe.bake.ovenC, kind: 'temperature', figure: null },
-          { label: 'first look after', value: look, kind: 'minutes', figure: null },
+          { label: 'oven', value: bake.ovenC, kind: 'temperature', figure: null },
+          {
+            label: 'likely done after',
+            value: first.minutes,
+            kind: 'minutes',
+            figure: `${tier.id}/cake/${bake.cakes.find((c) => c.window === first)!.index}/minutes`,
+          },
         ],
         checks: [
           'A skewer comes out clean',
@@ -139,11 +173,11 @@ export function bakeSteps({ tier, sponge, tin, recipe, scaled, bake }: BakeConte
           'It is golden and leaves the side of the tin',
         ],
         cautions: [ovenCaution],
-        timer: { label: 'bake', minutes: recipe.bake.minutes, lookMin: look },
+        timer: { label: 'bake', minutes: Math.round(first.minutes), lookMin: first.fromMin },
         record: {
           kind: 'minutes',
           label: 'minutes in the oven',
-          planned: recipe.bake.minutes,
+          planned: first.minutes,
           show: 'minutes',
         },
       }),
@@ -158,44 +192,46 @@ export function bakeSteps({ tier, sponge, tin, recipe, scaled, bake }: BakeConte
         'No warmth at the middle of the underside',
         'Wrapped, and chilled overnight if there is time',
       ],
-      timer: { label: 'cool', minutes: 120, lookMin: null },
+      timer: { label: 'cool', minutes: coolMinutes(bake, tin, kitchen), lookMin: null },
       record: {
         kind: 'height',
         label: 'height at the edge',
-        planned: tallest.edgeMm,
+        planned: tallest.neededMm,
         show: 'thickness',
       },
     }),
-    ...bake.cakes.map((cake) =>
-      step(
-        `${tier.id}/cut/${cake.index}`,
-        'Fill and stack',
-        many === 1 ? 'Level and split the cake' : `Level and split cake ${cake.index + 1}`,
-        (handsOn.levelAndSplit / many) * Math.max(1, scale),
-        {
-          part: `${tier.id}/layer/${cake.layers[0]!}`,
-          lead: phrase('Blade at these heights above the board, in this order.'),
-          amounts: cake.cuts.map((cut, i) => ({
-            label: cut.kind === 'level' ? `${i + 1}. take the dome off at` : `${i + 1}. split at`,
-            value: cut.atMm,
-            kind: 'thickness' as const,
-            figure: `${tier.id}/cake/${cake.index}/edge`,
-          })),
-          checks: [
-            'Same height at four points round the rim',
-            `Layers marked on one side, bottom ${cake.layers[0]! + 1} to top ${cake.layers.at(-1)! + 1}`,
-            'Offcuts kept, in a covered bowl',
-          ],
-          cautions: [knifeCaution],
-          record: {
-            kind: 'mass',
-            label: 'offcuts',
-            planned: cake.domeG + cake.trimG,
-            show: 'bowl',
+    ...bake.cakes
+      .filter((cake) => cake.cuts.length > 0)
+      .map((cake) =>
+        step(
+          `${tier.id}/cut/${cake.index}`,
+          'Fill and stack',
+          many === 1 ? 'Level and split the cake' : `Level and split cake ${cake.index + 1}`,
+          (handsOn.levelAndSplit / many) * Math.max(1, scale),
+          {
+            part: `${tier.id}/layer/${cake.layers[0]!}`,
+            lead: phrase('Blade at these heights above the board, in this order.'),
+            amounts: cake.cuts.map((cut, i) => ({
+              label: `${i + 1}. ${cutTexts[cut.kind]}`,
+              value: cut.atMm,
+              kind: 'thickness' as const,
+              figure: `${tier.id}/cake/${cake.index}/edge`,
+            })),
+            checks: [
+              'Same height at four points round the rim',
+              `Layers marked on one side, bottom ${cake.layers[0]! + 1} to top ${cake.layers.at(-1)! + 1}`,
+              'Offcuts kept, in a covered bowl',
+            ],
+            cautions: [knifeCaution],
+            record: {
+              kind: 'mass',
+              label: 'offcuts',
+              planned: cake.domeG + cake.trimG,
+              show: 'bowl',
+            },
           },
-        },
+        ),
       ),
-    ),
   );
   if (sponge.minSliceMm > Math.min(...tier.layers.map((l) => l.heightMm)))
     steps.at(-1)!.checks.push('Thin slices: slide a cake card under each before lifting it');

@@ -1,13 +1,18 @@
 import type { Bowl } from '../bowls/bowls.ts';
 import type { Build, Tier } from '../build/types.ts';
 import type { CoatPlan } from '../coat/coat.ts';
+import type { CentrePlan } from '../fill/centre.ts';
 import type { GapPlan } from '../fill/gaps.ts';
+import type { OtherPlan } from '../others/other-layers.ts';
+import type { SoakPlan } from '../soak/soak.ts';
+import { turnsTop } from '../tins/bake.ts';
 import { coatMin, handsOn, mixMinutes, sideScale, topScale } from '../labour/minutes.ts';
 import { styleRows } from '../pantry/styles.ts';
 import type { Spread } from '../pantry/types.ts';
 import type { StackPlan } from '../stack/stack.ts';
 import { phrase } from '../units/phrase.ts';
-import { step, type Amount, type Step } from './steps.ts';
+import { widthMm } from '../outline/outline.ts';
+import { ovenCaution, step, type Amount, type Step } from './steps.ts';
 
 const coldClasses = [
   'yolk buttercream, cream cheese',
@@ -84,17 +89,23 @@ export interface StackContext {
   tier: Tier;
   stack: StackPlan;
   gaps: GapPlan[];
+  others: OtherPlan[];
+  soak: SoakPlan[];
+  centre: CentrePlan | null;
   coat: CoatPlan;
   dabG: number;
   spreadOf: (id: string) => Spread;
 }
 
 /** From the first layer on the board to a stack ready for its coat. */
-export function stackSteps({ tier, stack, gaps, dabG, spreadOf }: StackContext): Step[] {
+export function stackSteps(context: StackContext): Step[] {
+  const { tier, stack, gaps, dabG, spreadOf } = context;
   const coat = spreadOf(tier.coat.spreadId);
   const each =
     (handsOn.fillAndStack / Math.max(1, gaps.length)) * Math.max(1, topScale(tier.outline));
   const steps: Step[] = [
+    ...otherSteps(context),
+    ...layerSteps(context),
     step(`${tier.id}/first`, 'Fill and stack', 'Set layer 1 on the board', 3, {
       part: `${tier.id}/layer/0`,
       lead: phrase(
@@ -109,7 +120,7 @@ export function stackSteps({ tier, stack, gaps, dabG, spreadOf }: StackContext):
   for (const gap of gaps) {
     const spread = spreadOf(gap.spreadId);
     const top = gap.index === gaps.length - 1;
-    const inverted = top && tier.levelling === 'cut all, top inverted';
+    const inverted = (top && turnsTop(tier)) !== tier.layers[gap.index + 1]!.flipped;
     const n = gap.index + 1;
     const amounts: Amount[] = [];
     if (gap.damG > 0)
@@ -125,6 +136,22 @@ export function stackSteps({ tier, stack, gaps, dabG, spreadOf }: StackContext):
       kind: 'small',
       figure: `${tier.id}/gap/${gap.index}/filling`,
     });
+    const { pieces } = tier.gaps[gap.index]!;
+    if (pieces && gap.piecesG > 0)
+      amounts.push({
+        label: pieces.name,
+        value: gap.piecesG,
+        kind: 'small',
+        figure: `${tier.id}/gap/${gap.index}/pieces`,
+      });
+    if (gap.drizzleSpreadId !== null)
+      amounts.push({
+        label: `${spreadOf(gap.drizzleSpreadId).name.toLowerCase()}, run over it`,
+        value: gap.drizzleG,
+        kind: 'small',
+        figure: null,
+      });
+    const turn = tier.layers[gap.index + 1]!.turnSteps;
     steps.push(
       step(
         `${tier.id}/fill/${gap.index}`,
@@ -139,15 +166,24 @@ export function stackSteps({ tier, stack, gaps, dabG, spreadOf }: StackContext):
                   wide: [gap.damMm, 'thickness'],
                   high: [gap.heightMm, 'thickness'],
                 })
-              : phrase('Spread {high} thick to the edge, level.', {
-                  high: [gap.heightMm, 'thickness'],
-                }),
+              : phrase(
+                  gap.setbackMm > 0
+                    ? 'Spread {high} thick, level, to {back} short of the edge.'
+                    : 'Spread {high} thick to the edge, level.',
+                  {
+                    high: [gap.heightMm, 'thickness'],
+                    back: [gap.setbackMm, 'thickness'],
+                  },
+                ),
           amounts,
           checks: [
             ...(gap.damG > 0 ? ['The ring stands as high as the filling all the way round'] : []),
             inverted
               ? `Layer ${n + 1} upside down: its flat base is the top of the cake`
               : `Layer ${n + 1} straight above the one below, looked at from two sides`,
+            ...(turn
+              ? [`Its mark at ${clockAt(turn)}: ${turn * 15}° round from the front mark`]
+              : []),
             'Pressed down lightly; level',
           ],
           cautions: perishable(spread),
@@ -162,21 +198,150 @@ export function stackSteps({ tier, stack, gaps, dabG, spreadOf }: StackContext):
     );
   }
   steps.push(
-    step(`${tier.id}/settle`, 'Fill and stack', 'Chill the stack until it is firm', 2, {
-      part: `${tier.id}/layer/${tier.layers.length - 1}`,
-      lead: phrase('It settles now, not later under the coat. {height} high before its coat.', {
-        height: [stack.stackMm, 'span'],
-      }),
-      checks: ['Straight from two sides', 'Filling firm to the touch at the edge'],
-      timer: { label: 'settle', minutes: 30, lookMin: null },
-      record: {
-        kind: 'height',
-        label: 'height of the stack',
-        planned: stack.stackMm,
-        show: 'span',
+    step(
+      `${tier.id}/settle`,
+      'Fill and stack',
+      tier.restG > 0
+        ? 'Rest the stack under a weight, chilled'
+        : 'Chill the stack until it is firm',
+      2,
+      {
+        part: `${tier.id}/layer/${tier.layers.length - 1}`,
+        lead: phrase(
+          tier.restG > 0
+            ? 'A flat board and {rest} on it, so that it settles now, not later under the coat. {height} high before its coat.'
+            : 'It settles now, not later under the coat. {height} high before its coat.',
+          { height: [stack.stackMm, 'span'], rest: [tier.restG, 'bowl'] },
+        ),
+        checks: ['Straight from two sides', 'Filling firm to the touch at the edge'],
+        timer: { label: 'settle', minutes: 30, lookMin: null },
+        record: {
+          kind: 'height',
+          label: 'height of the stack',
+          planned: stack.stackMm,
+          show: 'span',
+        },
       },
-    }),
+    ),
   );
+  return steps;
+}
+
+const clockAt = (turnSteps: number): string => {
+  const hour = Math.round(turnSteps / 2) % 12;
+  return `${hour === 0 ? 12 : hour} o’clock`;
+};
+
+/** What has to be made or bought besides the baked cakes. */
+function otherSteps({ tier, others }: StackContext): Step[] {
+  return others.map(({ index, row, count, ownG, traced, packs, inset }) =>
+    step(
+      `${tier.id}/other/${index}`,
+      'Bake',
+      row.form === 'bought'
+        ? `Unwrap ${row.name.toLowerCase()} for layer ${index + 1}`
+        : `Make layer ${index + 1}: ${row.name.toLowerCase()}`,
+      row.form === 'crepe' ? count * 2 : 20,
+      {
+        part: `${tier.id}/layer/${index}`,
+        lead: traced
+          ? phrase(
+              'Trace a circle {wide} across on the paper’s back: it spreads by {spread} all round.',
+              {
+                wide: [widthMm(traced), 'span'],
+                spread: [row.spreadMm, 'thickness'],
+              },
+            )
+          : inset
+            ? phrase(
+                'From outside in: four tenths of the mousse first, then the sponge disc, {wide} across and {high} high, then the rest to the brim. Set it cold before it is turned out.',
+                { wide: [widthMm(inset.outline), 'span'], high: [inset.heightMm, 'thickness'] },
+              )
+            : packs !== null
+              ? phrase(`${packs} ${packs === 1 ? 'pack' : 'packs'}; thaw {time} in the wrap.`, {
+                  time: [(row.thawH ?? 0) * 60, 'minutes'],
+                })
+              : null,
+        amounts: [
+          ...(count > 1
+            ? [{ label: 'pieces', value: count, kind: 'count' as const, figure: null }]
+            : []),
+          { label: 'in all', value: ownG, kind: 'bowl', figure: null },
+          ...(row.bake
+            ? [
+                {
+                  label: 'oven',
+                  value: row.bake.ovenC,
+                  kind: 'temperature' as const,
+                  figure: null,
+                },
+              ]
+            : []),
+        ],
+        checks:
+          row.form === 'crisp disc'
+            ? ['Dry right through, and cold before it is lifted']
+            : ['Cold before it is filled'],
+        timer: row.bake ? { label: row.name, minutes: row.bake.minutes, lookMin: null } : null,
+        cautions: row.bake ? [ovenCaution] : [],
+      },
+    ),
+  );
+}
+
+/** What is done to the layers before they are stacked: measured, cored, soaked. */
+function layerSteps({ tier, soak, centre, spreadOf }: StackContext): Step[] {
+  const steps: Step[] = [
+    step(`${tier.id}/rims`, 'Fill and stack', 'Measure the layers, if they are not even', 4, {
+      part: `${tier.id}/layer/0`,
+      lead: phrase(
+        'A cocktail stick at one point of each rim marks its 12 o’clock. Height at four points, from the mark on, the way the hands run; the turns that make the stack level follow.',
+      ),
+      checks: ['Every stick is out again before the layer is covered'],
+      rimsOf: tier.id,
+    }),
+  ];
+  if (tier.centre && centre)
+    steps.push(
+      step(`${tier.id}/core`, 'Fill and stack', 'Cut the hidden centre', 6, {
+        part: `${tier.id}/centre`,
+        lead: phrase(
+          `Ring cutter {wide} across through layers ${tier.centre.fromLayer + 1} to ${tier.centre.toLayer + 1}; the lid stays whole. Fill it when layer ${tier.centre.toLayer + 1} is on.`,
+          { wide: [widthMm(tier.centre.outline), 'span'] },
+        ),
+        amounts: [
+          {
+            label: spreadOf(tier.centre.spreadId).name.toLowerCase(),
+            value: centre.fillG,
+            kind: 'small',
+            figure: `${tier.id}/centre`,
+          },
+        ],
+        checks: ['Cores kept for offcuts', 'Straight down: the holes meet'],
+      }),
+    );
+  if (soak.some((each) => each.ml > 0))
+    steps.push(
+      step(`${tier.id}/soak`, 'Fill and stack', 'Soak the cut faces', handsOn.soak, {
+        part: `${tier.id}/layer/0`,
+        lead: phrase(
+          'Brush it on, from the edge in; what is in the brush last goes to the middle.',
+        ),
+        list: soak.flatMap((each, i) =>
+          each.ml > 0
+            ? [
+                {
+                  label: `layer ${i + 1}`,
+                  value: each.ml,
+                  kind: 'volume' as const,
+                  note: each.style,
+                },
+              ]
+            : [],
+        ),
+        checks: ['Damp, not wet: nothing runs out when it is pressed'],
+      }),
+    );
   return steps;
 }
 

@@ -44,6 +44,8 @@ export interface Step {
   timer: { label: string; minutes: number; lookMin: number | null } | null;
   handsOnMin: number;
   record: Recordable | null;
+  /** The tier whose rims are measured at this step. */
+  rimsOf: string | null;
 }
 
 /** A step with nothing but its title, to be filled in. */
@@ -66,6 +68,7 @@ export const step = (
   timer: null,
   handsOnMin,
   record: null,
+  rimsOf: null,
   ...more,
 });
 

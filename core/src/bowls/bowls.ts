@@ -1,6 +1,7 @@
 import type { Build } from '../build/types.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { GapPlan } from '../fill/gaps.ts';
+import type { OtherPlan } from '../others/other-layers.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
 import { FigureBook, from, given, type Input } from '../working/figures.ts';
@@ -49,6 +50,8 @@ export interface TierNeeds {
   dabG: number;
   gaps: GapPlan[];
   coat: CoatPlan;
+  others: OtherPlan[];
+  centre: { spreadId: string; fillG: number } | null;
 }
 
 interface Drawn {
@@ -94,7 +97,33 @@ function gatherUses(
         part,
         `${part}/filling`,
       );
+      if (gap.drizzleSpreadId !== null)
+        use(
+          bowl(gap.drizzleSpreadId),
+          'gap',
+          `run over layer ${gap.index + 1}`,
+          gap.drizzleG,
+          part,
+        );
     }
+    for (const pile of tier.others)
+      if (pile.betweenSpreadId !== null)
+        use(
+          bowl(pile.betweenSpreadId),
+          'gap',
+          `between the ${pile.count} pieces of layer ${pile.index + 1}`,
+          pile.betweenG,
+          `${tier.tierId}/layer/${pile.index}`,
+        );
+    if (tier.centre)
+      use(
+        bowl(tier.centre.spreadId),
+        'gap',
+        'hidden centre',
+        tier.centre.fillG,
+        `${tier.tierId}/centre`,
+        `${tier.tierId}/centre`,
+      );
     if (tier.gaps.some((gap) => gap.damG > 0)) own.bags += 1;
     use(
       own,
@@ -189,7 +218,7 @@ export function planBowls(
         mixes,
         eachMixG,
         makeG,
-        leftG: makeG - needG,
+        leftG: Math.max(0, makeG - needG),
         recipe: scaleRecipe(recipeOf(spread.recipeId), eachMixG),
       };
     });

@@ -7,7 +7,7 @@ import { areaMm2, depthMm, widthMm } from '../outline/outline.ts';
 import type { Allergen, Pantry, Spread, Sponge, Tin } from '../pantry/types.ts';
 import { countServings, halvesFromMm } from '../servings/servings.ts';
 import { smallestBoard } from '../stack/board.ts';
-import { edgeHeightMm } from '../tins/knife.ts';
+import { edgeHeightMm, plainKnifework } from '../tins/knife.ts';
 
 /** One way to build what the brief asks for. */
 export interface Proposal {
@@ -88,7 +88,7 @@ function pickSpread(pantry: Pantry, brief: Brief): Spread | undefined {
  */
 export function draftBuilds(base: Build, pantry: Pantry): DraftResult {
   const { brief } = base;
-  const tins = pantry.tins.filter((tin) => tin.owned > 0);
+  const tins = pantry.tins.filter((tin) => tin.owned > 0 && tin.form === 'upright');
   const all: Candidate[] = tins.flatMap((tin) =>
     [false, true].map((halves) => ({
       tin,
@@ -192,7 +192,7 @@ function splitsThatFit(
 ): number {
   const crown = (sponge?.crownOverRadius ?? 0.1) * (widthMm(tin.outline) / 2);
   for (let slices = 3; slices > 1; slices--) {
-    const edge = edgeHeightMm(heights.slice(0, slices), pantry.kitchen.kerfMm);
+    const edge = edgeHeightMm(heights.slice(0, slices), plainKnifework(pantry.kitchen.kerfMm));
     if (
       heights.length % slices === 0 &&
       edge <= tin.depthMm * 0.9 &&

@@ -1,5 +1,5 @@
 import type { Outline } from '../outline/outline.ts';
-import type { Brief, Build, Tier } from './types.ts';
+import type { Brief, Build, Gap, Layer, Tier } from './types.ts';
 
 /** A brief with nothing decided but what a usual order has. */
 export const newBrief = (): Brief => ({
@@ -13,6 +13,44 @@ export const newBrief = (): Brief => ({
   serveAt: null,
   keepOut: [],
   notes: '',
+});
+
+/** A layer of the tier's own sponge, not yet measured. */
+export const newLayer = (heightMm: number): Layer => ({
+  heightMm,
+  otherId: null,
+  inset: null,
+  between: null,
+  soak: null,
+  rimMm: [],
+  turnSteps: null,
+  flipped: false,
+});
+
+/** A plain gap, filled to the edge. */
+export const newGap = (heightMm: number, spreadId: string): Gap => ({
+  heightMm,
+  spreadId,
+  damMm: 0,
+  setbackMm: 0,
+  pieces: null,
+  drizzle: null,
+});
+
+/** What a tier has besides its layers until something is decided about it. */
+export const tierDefaults = (): Pick<
+  Tier,
+  'bowl' | 'soak' | 'trim' | 'centre' | 'ovenC' | 'temps' | 'stackedAt' | 'restG' | 'asBaked'
+> => ({
+  bowl: null,
+  soak: 'none',
+  trim: { bottomMm: 0, sideMm: 0, topMm: 0 },
+  centre: null,
+  ovenC: null,
+  temps: [],
+  stackedAt: 'room',
+  restG: 0,
+  asBaked: [],
 });
 
 /** A tier of equal layers and equal fillings. */
@@ -31,15 +69,11 @@ export function newTier(
     tinId,
     slicesPerCake: 2,
     levelling: 'cut all, top inverted',
-    layers: Array.from({ length: layers }, () => ({ heightMm: layerMm })),
-    gaps: Array.from({ length: layers - 1 }, () => ({
-      heightMm: 7,
-      spreadId: 'buttercream',
-      damMm: 0,
-    })),
+    layers: Array.from({ length: layers }, () => newLayer(layerMm)),
+    gaps: Array.from({ length: layers - 1 }, () => newGap(7, 'buttercream')),
     inclusion: null,
     coat: { style: 'smooth', spreadId: 'buttercream', crumbMm: null, sideMm: null, topMm: null },
-    bowl: null,
+    ...tierDefaults(),
   };
 }
 

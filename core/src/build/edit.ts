@@ -1,4 +1,6 @@
+import { grow } from '../outline/outline.ts';
 import { limits } from './limits.ts';
+import { newGap, newLayer } from './create.ts';
 import type { Build, Gap, Tier } from './types.ts';
 
 /*
@@ -11,8 +13,18 @@ import type { Build, Gap, Tier } from './types.ts';
 export const tierOf = (build: Build, tierId: string): Tier =>
   build.tiers.find((tier) => tier.id === tierId) ?? build.tiers[0]!;
 
+/** Every spread a tier names: coat, fillings, sauces, hidden centre. */
+export const spreadIdsOf = (tier: Tier): string[] => [
+  tier.coat.spreadId,
+  ...tier.gaps.flatMap((gap) => [gap.spreadId, ...(gap.drizzle ? [gap.drizzle.spreadId] : [])]),
+  ...tier.layers.flatMap((layer) => (layer.between ? [layer.between.spreadId] : [])),
+  ...(tier.centre ? [tier.centre.spreadId] : []),
+];
+
 const clamp = (n: number, { min, max }: { min: number; max: number }): number =>
   Math.min(max, Math.max(min, n));
+
+const structured = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
 
 const cakeMm = (tier: Tier): number => tier.layers.reduce((sum, layer) => sum + layer.heightMm, 0);
 
@@ -20,12 +32,13 @@ const cakeMm = (tier: Tier): number => tier.layers.reduce((sum, layer) => sum + 
 export function setLayerCount(tier: Tier, count: number): void {
   const wanted = Math.round(clamp(count, limits.layers));
   while (tier.layers.length < wanted) {
-    tier.layers.push({ heightMm: tier.layers.at(-1)!.heightMm });
+    tier.layers.push(newLayer(tier.layers.at(-1)!.heightMm));
     const last = tier.gaps.at(-1);
-    tier.gaps.push(last ? { ...last } : { heightMm: 7, spreadId: tier.coat.spreadId, damMm: 0 });
+    tier.gaps.push(last ? structured(last) : newGap(7, tier.coat.spreadId));
   }
   tier.layers.length = wanted;
   tier.gaps.length = wanted - 1;
+  if (tier.centre && tier.centre.toLayer >= wanted) tier.centre = null;
   keepGapsBelowCake(tier);
 }
 
@@ -62,6 +75,32 @@ export function stretchLayers(tier: Tier, byMm: number): void {
   const factor = wanted / now;
   for (const layer of tier.layers) layer.heightMm = clamp(layer.heightMm * factor, limits.layerMm);
   keepGapsBelowCake(tier);
+}
+
+/** A tier on top of the others: like the one below, four fingers narrower. */
+export function addTier(build: Build): Tier {
+  const below = build.tiers.at(-1)!;
+  const taken = new Set(build.tiers.map((tier) => tier.id));
+  let n = build.tiers.length + 1;
+  while (taken.has(`tier-${n}`)) n += 1;
+  const tier: Tier = {
+    ...structured(below),
+    id: `tier-${n}`,
+    name: `Tier ${n}`,
+    outline: grow(below.outline, -40) ?? structured(below.outline),
+    bowl: null,
+    asBaked: [],
+  };
+  for (const layer of tier.layers)
+    Object.assign(layer, { rimMm: [], turnSteps: null, flipped: false });
+  if (build.tiers.length === 1 && below.name === 'Cake') below.name = 'Tier 1';
+  build.tiers.push(tier);
+  return tier;
+}
+
+/** Takes a tier away; the last one stays. */
+export function removeTier(build: Build, tierId: string): void {
+  if (build.tiers.length > 1) build.tiers = build.tiers.filter((tier) => tier.id !== tierId);
 }
 
 function keepGapsBelowCake(tier: Tier): void {

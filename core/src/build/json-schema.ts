@@ -1,10 +1,17 @@
-import { allergens, boardMaterials, keepingClasses, tones } from '../pantry/types.ts';
+import {
+  allergens,
+  boardMaterials,
+  keepingClasses,
+  otherForms,
+  tinForms,
+  tones,
+} from '../pantry/types.ts';
 import { coatStyles } from '../pantry/styles.ts';
 import { pantryLimits as p } from '../pantry/schema.ts';
 import type { Range } from '../units/field.ts';
 import { limits } from './limits.ts';
 import { fileFormat } from './read-file.ts';
-import { buildVersion, cuttings, levellings, noteKinds, portions } from './types.ts';
+import { buildVersion, cuttings, levellings, noteKinds, portions, soakStyles } from './types.ts';
 
 type Schema = Record<string, unknown>;
 
@@ -42,6 +49,24 @@ const outline: Schema = {
       depthMm: num(limits.sideMm),
       cornerMm: num(limits.cornerMm),
     }),
+    obj({ kind: { const: 'oval' }, widthMm: num(limits.sideMm), depthMm: num(limits.sideMm) }),
+    obj({ kind: { const: 'hexagon' }, acrossMm: num(limits.sideMm) }),
+    obj({ kind: { const: 'heart' }, widthMm: num(limits.sideMm) }),
+    obj({
+      kind: { const: 'petal' },
+      diameterMm: num(limits.sideMm),
+      petals: int(limits.petals),
+    }),
+    obj({
+      kind: { const: 'ring' },
+      diameterMm: num(limits.sideMm),
+      holeMm: num({ min: 5, max: limits.sideMm.max }),
+    }),
+    obj({
+      kind: { const: 'path' },
+      name,
+      points: list(list(num({ min: -1000, max: 1000 }), 2, 2), 600, 3),
+    }),
   ],
 };
 
@@ -66,9 +91,38 @@ const tier = obj({
   tinId: id,
   slicesPerCake: int(limits.slicesPerCake),
   levelling: oneOf(levellings),
-  layers: list(obj({ heightMm: num(limits.layerMm) }), limits.layers.max, 1),
+  layers: list(
+    obj({
+      heightMm: num(limits.layerMm),
+      otherId: nullable(id),
+      inset: nullable(obj({ heightMm: num(limits.insetMm), marginMm: num(limits.marginMm) })),
+      between: nullable(obj({ spreadId: id, heightMm: num(limits.betweenMm) })),
+      soak: nullable(oneOf(soakStyles)),
+      rimMm: list(nullable(num(limits.rimMm)), 8),
+      turnSteps: nullable(int(limits.turnSteps)),
+      flipped: { type: 'boolean' },
+    }),
+    limits.layers.max,
+    1,
+  ),
   gaps: list(
-    obj({ heightMm: num(limits.gapMm), spreadId: id, damMm: num(limits.damMm) }),
+    obj({
+      heightMm: num(limits.gapMm),
+      spreadId: id,
+      damMm: num(limits.damMm),
+      setbackMm: num(limits.setbackMm),
+      pieces: nullable(
+        obj({
+          name,
+          how: oneOf(['packed', 'scattered']),
+          densityGPerMl: num(limits.inclusionDensity),
+          share: num(limits.packing),
+          gPerCm2: num(limits.gPerCm2),
+          allergens: allergenList,
+        }),
+      ),
+      drizzle: nullable(obj({ spreadId: id, gPerCm2: num(limits.gPerCm2) })),
+    }),
     limits.layers.max - 1,
   ),
   inclusion: nullable(
@@ -77,6 +131,8 @@ const tier = obj({
       gPerKg: num(limits.inclusionGPerKg),
       densityGPerMl: num(limits.inclusionDensity),
       allergens: allergenList,
+      waterShare: num(limits.waterShare),
+      tempC: num(limits.partC),
     }),
   ),
   coat: obj({
@@ -86,7 +142,35 @@ const tier = obj({
     sideMm: nullable(num(limits.coatMm)),
     topMm: nullable(num(limits.coatMm)),
   }),
-  bowl: nullable(obj({ fullG: num(limits.bowlG), emptyG: num(limits.bowlG) })),
+  bowl: nullable(
+    obj({
+      fullG: num(limits.bowlG),
+      emptyG: num(limits.bowlG),
+      pouredG: list(nullable(num(limits.bowlG)), limits.layers.max),
+    }),
+  ),
+  soak: oneOf(soakStyles),
+  trim: obj({
+    bottomMm: num(limits.trimMm),
+    sideMm: num(limits.trimMm),
+    topMm: num(limits.trimMm),
+  }),
+  centre: nullable(
+    obj({
+      outline: { $ref: '#/$defs/outline' },
+      fromLayer: int({ min: 0, max: limits.layers.max - 1 }),
+      toLayer: int({ min: 0, max: limits.layers.max - 1 }),
+      spreadId: id,
+    }),
+  ),
+  ovenC: nullable(num(limits.ovenC)),
+  temps: list(obj({ name, tempC: num(limits.partC) }), 60),
+  stackedAt: oneOf(['room', 'cold']),
+  restG: num(limits.restG),
+  asBaked: list(
+    obj({ edgeMm: num(limits.layerMm), acrossMm: nullable(num(limits.sideMm)) }),
+    limits.layers.max,
+  ),
 });
 
 const bench = obj({
@@ -133,6 +217,8 @@ const rows: Record<string, Schema> = {
     crownOverRadius: num(p.crownOverRadius),
     minSliceMm: num(p.minSliceMm),
     allowableKPa: num(p.allowableKPa),
+    waitMin: num(p.waitMin),
+    soakMlPerMl: num(p.soakMlPerMl),
     tone: oneOf(tones),
     recipeId: id,
   }),
@@ -154,6 +240,21 @@ const rows: Record<string, Schema> = {
     depthMm: num(p.tinDepthMm),
     flareMm: num(p.flareMm),
     owned: int(p.owned),
+    form: oneOf(tinForms),
+    waterG: nullable(num(p.waterG)),
+  }),
+  other: obj({
+    ...common,
+    form: oneOf(otherForms),
+    thicknessMm: num(p.otherMm),
+    densityGPerMl: num(p.densityGPerMl),
+    allowableKPa: num(p.allowableKPa),
+    spreadMm: num(p.spreadMm),
+    bake: nullable(obj({ ovenC: num(p.ovenC), minutes: num(p.bakeMin) })),
+    packCount: nullable(int(p.packCount)),
+    thawH: nullable(num(p.thawH)),
+    allergens: allergenList,
+    tone: oneOf(tones),
   }),
   board: obj({
     ...common,
@@ -200,7 +301,7 @@ export function buildFileSchema(): Schema {
   const ref = (row: string): Schema => ({ $ref: `#/$defs/${row}` });
   return {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
-    $id: 'urn:pyrgotect:build:2',
+    $id: `urn:pyrgotect:build:${buildVersion}`,
     title: 'Pyrgotect build file',
     description:
       'One cake as its maker decided it, with the pantry rows it stands on. Lengths in mm, masses in g, densities in g/mL, temperatures in C, times in min.',
@@ -223,6 +324,7 @@ export function buildFileSchema(): Schema {
         spreads: list(ref('spread'), 200),
         tins: list(ref('tin'), 200),
         boards: list(ref('board'), 200),
+        others: list(ref('other'), 200),
         recipes: list(ref('recipe'), 200),
       }),
     }),

@@ -28,9 +28,17 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     spreads: new Map(),
     tins: new Map(),
     boards: new Map(),
+    others: new Map(),
     recipes: new Map(),
   };
-  const added: CarriedRows = { sponges: [], spreads: [], tins: [], boards: [], recipes: [] };
+  const added: CarriedRows = {
+    sponges: [],
+    spreads: [],
+    tins: [],
+    boards: [],
+    others: [],
+    recipes: [],
+  };
   // recipes first: sponges and spreads point at them
   for (const table of [...pantryTables].reverse()) {
     for (const carried of rows[table] as AnyRow[]) {
@@ -62,7 +70,26 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
         ...tier,
         spongeId: to('sponges', tier.spongeId),
         tinId: to('tins', tier.tinId),
-        gaps: tier.gaps.map((gap) => ({ ...gap, spreadId: to('spreads', gap.spreadId) })),
+        layers: tier.layers.map((layer) => ({
+          ...layer,
+          otherId: layer.otherId === null ? null : to('others', layer.otherId),
+          between: layer.between && {
+            ...layer.between,
+            spreadId: to('spreads', layer.between.spreadId),
+          },
+        })),
+        gaps: tier.gaps.map((gap) => ({
+          ...gap,
+          spreadId: to('spreads', gap.spreadId),
+          drizzle: gap.drizzle && {
+            ...gap.drizzle,
+            spreadId: to('spreads', gap.drizzle.spreadId),
+          },
+        })),
+        centre: tier.centre && {
+          ...tier.centre,
+          spreadId: to('spreads', tier.centre.spreadId),
+        },
         coat: { ...tier.coat, spreadId: to('spreads', tier.coat.spreadId) },
       })),
     },

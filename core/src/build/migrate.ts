@@ -1,4 +1,5 @@
-import { newBrief } from './create.ts';
+import { startingSponges } from '../pantry/starting/sponges.ts';
+import { newBrief, newGap, newLayer, tierDefaults } from './create.ts';
 import { buildVersion } from './types.ts';
 
 type Loose = Record<string, unknown>;
@@ -54,7 +55,63 @@ function from1to2(file: Loose): Loose {
   };
 }
 
-const steps: Record<number, (file: Loose) => Loose> = { 1: from1to2 };
+/** Fields that version 3 added to a build, with what they were before they could be said. */
+export function buildFrom2(value: unknown): Loose {
+  const build = asObject(value);
+  return {
+    ...build,
+    tiers: asList(build.tiers).map((each) => {
+      const tier = asObject(each);
+      return {
+        ...tierDefaults(),
+        ...tier,
+        layers: asList(tier.layers).map((layer) => ({ ...newLayer(0), ...asObject(layer) })),
+        gaps: asList(tier.gaps).map((gap) => ({ ...newGap(0, ''), ...asObject(gap) })),
+        bowl: tier.bowl ? { pouredG: [], ...asObject(tier.bowl) } : (tier.bowl ?? null),
+        inclusion: tier.inclusion
+          ? { waterShare: 0.2, tempC: 20, ...asObject(tier.inclusion) }
+          : (tier.inclusion ?? null),
+      };
+    }),
+  };
+}
+
+/** Fields that version 3 added to a pantry row of the user's own. */
+export function rowFrom2(table: string, value: unknown): Loose {
+  const row = asObject(value);
+  if (table === 'sponges') {
+    const known = startingSponges.find((sponge) => sponge.id === row.id);
+    const ranges = asObject(row.ranges);
+    const { waitMin, soakMlPerMl } = known?.ranges ?? {};
+    return {
+      waitMin: known?.waitMin ?? 30,
+      soakMlPerMl: known?.soakMlPerMl ?? 0.1,
+      ...row,
+      ranges: { ...(waitMin && { waitMin }), ...(soakMlPerMl && { soakMlPerMl }), ...ranges },
+    };
+  }
+  return table === 'tins' ? { form: 'upright', waterG: null, ...row } : row;
+}
+
+function from2to3(file: Loose): Loose {
+  const rows = asObject(file.pantry);
+  return {
+    ...file,
+    version: 3,
+    build: buildFrom2(file.build),
+    pantry: {
+      others: [],
+      ...Object.fromEntries(
+        Object.entries(rows).map(([table, list]) => [
+          table,
+          Array.isArray(list) ? list.map((row) => rowFrom2(table, row)) : list,
+        ]),
+      ),
+    },
+  };
+}
+
+const steps: Record<number, (file: Loose) => Loose> = { 1: from1to2, 2: from2to3 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */
 export function migrate(file: Loose): Loose {

@@ -6,9 +6,11 @@ import {
   number,
   object,
   string,
+  type ArraySchema,
   type ISchema,
   type ObjectSchema,
 } from 'yup';
+import { lineProblem } from '../outline/line-problem.ts';
 import type { Outline } from '../outline/outline.ts';
 import { allergens } from '../pantry/types.ts';
 import { coatStyles } from '../pantry/styles.ts';
@@ -19,14 +21,20 @@ import {
   levellings,
   noteKinds,
   portions,
+  soakStyles,
+  type AsBaked,
   type Bench,
   type Brief,
   type Build,
+  type Centre,
   type Coat,
   type Gap,
   type Inclusion,
   type Layer,
+  type PartTemp,
+  type Pieces,
   type Tier,
+  type WeighedBowl,
 } from './types.ts';
 
 /* Building blocks. Messages begin after the field's name, which the reader puts before them. */
@@ -73,7 +81,7 @@ export const list = <T>(of: ISchema<T>, max: number) =>
     .strict()
     .typeError('must be a list')
     .required('is missing')
-    .max(max, `has more than ${max} entries`) as unknown as ISchema<T[]>;
+    .max(max, `has more than ${max} entries`) as unknown as ArraySchema<T[], object>;
 export const allergenList = () => list(oneOf(allergens), allergens.length);
 export const flag = () =>
   boolean().strict().typeError('must be true or false').required('is missing');
@@ -106,6 +114,36 @@ const outlines: Record<Outline['kind'], ISchema<Outline>> = {
     depthMm: figure(limits.sideMm),
     cornerMm: figure(limits.cornerMm),
   }) as never,
+  oval: record({
+    kind: oneOf(['oval']),
+    widthMm: figure(limits.sideMm),
+    depthMm: figure(limits.sideMm),
+  }) as never,
+  hexagon: record({ kind: oneOf(['hexagon']), acrossMm: figure(limits.sideMm) }) as never,
+  heart: record({ kind: oneOf(['heart']), widthMm: figure(limits.sideMm) }) as never,
+  petal: record({
+    kind: oneOf(['petal']),
+    diameterMm: figure(limits.sideMm),
+    petals: wholeFigure(limits.petals),
+  }) as never,
+  ring: record({
+    kind: oneOf(['ring']),
+    diameterMm: figure(limits.sideMm),
+    holeMm: figure({ min: 5, max: limits.sideMm.max }),
+  }).test(
+    'hole',
+    'has a hole as wide as the ring',
+    (o) => !(Number(o.holeMm) >= Number(o.diameterMm) - 10),
+  ) as never,
+  path: record({
+    kind: oneOf(['path']),
+    name: name(),
+    points: list(list(figure({ min: -1000, max: 1000 }) as never, 2) as never, 600),
+  }).test(
+    'line',
+    'is no closed line that keeps clear of itself',
+    (o) => !Array.isArray(o.points) || lineProblem(o.points as [number, number][]) === null,
+  ) as never,
 };
 export const outlineSchema = lazy((value: unknown) => {
   const kind = (value as { kind?: unknown } | null | undefined)?.kind;
@@ -143,12 +181,55 @@ const tierSchema = record<Tier>({
   tinId: id(),
   slicesPerCake: wholeFigure(limits.slicesPerCake),
   levelling: oneOf(levellings),
-  layers: list(record<Layer>({ heightMm: figure(limits.layerMm) }) as never, limits.layers.max),
+  layers: list(
+    record<Layer>({
+      heightMm: figure(limits.layerMm),
+      otherId: orNull(id() as never),
+      inset: orNull(
+        record<NonNullable<Layer['inset']>>({
+          heightMm: figure(limits.insetMm),
+          marginMm: figure(limits.marginMm),
+        }) as never,
+      ),
+      between: orNull(
+        record<NonNullable<Layer['between']>>({
+          spreadId: id(),
+          heightMm: figure(limits.betweenMm),
+        }) as never,
+      ),
+      soak: orNull(oneOf(soakStyles) as never),
+      rimMm: list(orNull(figure(limits.rimMm) as never), 8).test(
+        'four or eight',
+        'needs 4 or 8 readings, or none',
+        (rim) => !Array.isArray(rim) || [0, 4, 8].includes(rim.length),
+      ),
+      turnSteps: orNull(wholeFigure(limits.turnSteps) as never),
+      flipped: flag(),
+    }) as never,
+    limits.layers.max,
+  ),
   gaps: list(
     record<Gap>({
       heightMm: figure(limits.gapMm),
       spreadId: id(),
       damMm: figure(limits.damMm),
+      setbackMm: figure(limits.setbackMm),
+      pieces: orNull(
+        record<Pieces>({
+          name: name(),
+          how: oneOf(['packed', 'scattered']),
+          densityGPerMl: figure(limits.inclusionDensity),
+          share: figure(limits.packing),
+          gPerCm2: figure(limits.gPerCm2),
+          allergens: allergenList(),
+        }) as never,
+      ),
+      drizzle: orNull(
+        record<NonNullable<Gap['drizzle']>>({
+          spreadId: id(),
+          gPerCm2: figure(limits.gPerCm2),
+        }) as never,
+      ),
     }) as never,
     limits.layers.max - 1,
   ),
@@ -158,6 +239,8 @@ const tierSchema = record<Tier>({
       gPerKg: figure(limits.inclusionGPerKg),
       densityGPerMl: figure(limits.inclusionDensity),
       allergens: allergenList(),
+      waterShare: figure(limits.waterShare),
+      tempC: figure(limits.partC),
     }) as never,
   ),
   coat: record<Coat>({
@@ -168,12 +251,46 @@ const tierSchema = record<Tier>({
     topMm: orNull(figure(limits.coatMm) as never),
   }),
   bowl: orNull(
-    record<{ fullG: number; emptyG: number }>({
+    record<WeighedBowl>({
       fullG: figure(limits.bowlG),
       emptyG: figure(limits.bowlG),
+      pouredG: list(orNull(figure(limits.bowlG) as never), limits.layers.max),
     }) as never,
   ),
+  soak: oneOf(soakStyles),
+  trim: record<Tier['trim']>({
+    bottomMm: figure(limits.trimMm),
+    sideMm: figure(limits.trimMm),
+    topMm: figure(limits.trimMm),
+  }),
+  centre: orNull(
+    record<Centre>({
+      outline: outlineSchema,
+      fromLayer: wholeFigure({ min: 0, max: limits.layers.max - 1 }),
+      toLayer: wholeFigure({ min: 0, max: limits.layers.max - 1 }),
+      spreadId: id(),
+    }) as never,
+  ),
+  ovenC: orNull(figure(limits.ovenC) as never),
+  temps: list(record<PartTemp>({ name: name(), tempC: figure(limits.partC) }) as never, 60),
+  stackedAt: oneOf(['room', 'cold']),
+  restG: figure(limits.restG),
+  asBaked: list(
+    record<AsBaked>({
+      edgeMm: figure(limits.layerMm),
+      acrossMm: orNull(figure(limits.sideMm) as never),
+    }) as never,
+    limits.layers.max,
+  ),
 })
+  .test(
+    'core inside',
+    'has a hidden centre that is not inside its layers',
+    ({ centre, layers }) =>
+      !centre ||
+      !Array.isArray(layers) ||
+      (centre.fromLayer <= centre.toLayer && centre.toLayer < layers.length),
+  )
   .test('some layers', 'has no layers', (tier) => !whole(tier) || tier.layers.length > 0)
   .test(
     'gaps',

@@ -3,7 +3,7 @@ import type { Allergen } from '../pantry/types.ts';
 import type { CoatStyle } from '../pantry/styles.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 2;
+export const buildVersion = 3;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -27,17 +27,57 @@ export interface Brief {
   notes: string;
 }
 
-export const levellings = ['cut all', 'cut all, top inverted'] as const;
+export const levellings = [
+  'cut all',
+  'cut all, top inverted',
+  'cut none',
+  'cut none, top inverted',
+] as const;
+/** What becomes of the domes: cut off or left on, the top layer the right way up or upside down. */
 export type Levelling = (typeof levellings)[number];
 
+export const soakStyles = ['none', 'light', 'medium', 'generous'] as const;
+export type SoakStyle = (typeof soakStyles)[number];
+
+/** A layer of the tier's own sponge, or of a row among the other layers where `otherId` is set. */
 export interface Layer {
   heightMm: number;
+  otherId: string | null;
+  /** A sponge disc set inside a mousse layer, leaving `marginMm` of mousse all round. */
+  inset: { heightMm: number; marginMm: number } | null;
+  /** What is spread between the pieces of a layer that is a pile, such as crepes. */
+  between: { spreadId: string; heightMm: number } | null;
+  /** Null where the tier's own soak holds. */
+  soak: SoakStyle | null;
+  /** Heights at the rim as measured, 4 or 8 of them from 12 o'clock on; empty when not measured. */
+  rimMm: (number | null)[];
+  /** Turn given to the layer when it is stacked, in steps of 15 degrees; null until decided. */
+  turnSteps: number | null;
+  flipped: boolean;
+}
+
+/**
+ * Pieces in a gap. `packed` pieces fill `share` of it and the spread fills the voids between;
+ * `scattered` ones lie in it, so many grams to the square centimetre.
+ */
+export interface Pieces {
+  name: string;
+  how: 'packed' | 'scattered';
+  densityGPerMl: number;
+  share: number;
+  gPerCm2: number;
+  allergens: Allergen[];
 }
 /** What lies between two layers. `damMm` is the width of a piped ring of the coat's frosting; 0 for none. */
 export interface Gap {
   heightMm: number;
   spreadId: string;
   damMm: number;
+  /** How far short of the edge the filling is kept. */
+  setbackMm: number;
+  pieces: Pieces | null;
+  /** Sauce run over the filling. */
+  drizzle: { spreadId: string; gPerCm2: number } | null;
 }
 /** Pieces folded into the batter, in grams for a kilogram of batter. */
 export interface Inclusion {
@@ -45,6 +85,26 @@ export interface Inclusion {
   gPerKg: number;
   densityGPerMl: number;
   allergens: Allergen[];
+  /** Water in them, as a share of their mass, and how cold they go in. */
+  waterShare: number;
+  tempC: number;
+}
+/** An ingredient of the batter that is not at room temperature. */
+export interface PartTemp {
+  name: string;
+  tempC: number;
+}
+/** A core cut through the layers from one to another and filled; a floor below, a lid above. */
+export interface Centre {
+  outline: Outline;
+  fromLayer: number;
+  toLayer: number;
+  spreadId: string;
+}
+/** What came out of one tin: the lowest height at its edge, and its diameter where it shrank. */
+export interface AsBaked {
+  edgeMm: number;
+  acrossMm: number | null;
 }
 /** Thicknesses are null where the style's own value holds. */
 export interface Coat {
@@ -71,7 +131,28 @@ export interface Tier {
   inclusion: Inclusion | null;
   coat: Coat;
   /** Weight of the bowl of batter and of the same bowl empty, when it has been weighed. */
-  bowl: { fullG: number; emptyG: number } | null;
+  bowl: WeighedBowl | null;
+  /** Brushed on each cut face before it meets its filling. */
+  soak: SoakStyle;
+  /** Crust cut from every cake, besides its dome. */
+  trim: { bottomMm: number; sideMm: number; topMm: number };
+  centre: Centre | null;
+  /** The oven for this tier; null for the recipe's own. */
+  ovenC: number | null;
+  temps: PartTemp[];
+  /** Stacked at room temperature, or with everything cold. */
+  stackedAt: 'room' | 'cold';
+  /** A weight laid on the stack while it rests, g. */
+  restG: number;
+  /** One entry for each tin once measured; empty before. */
+  asBaked: AsBaked[];
+}
+
+export interface WeighedBowl {
+  fullG: number;
+  emptyG: number;
+  /** What already went into each tin, where it was weighed. */
+  pouredG: (number | null)[];
 }
 
 export const noteKinds = ['mass', 'height', 'minutes', 'words'] as const;

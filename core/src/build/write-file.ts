@@ -1,5 +1,6 @@
 import type { CarriedRows } from '../pantry/schema.ts';
 import type { Pantry, PantryTable } from '../pantry/types.ts';
+import { spreadIdsOf } from './edit.ts';
 import { fileFormat } from './read-file.ts';
 import { buildVersion, type Build } from './types.ts';
 
@@ -7,11 +8,10 @@ import { buildVersion, type Build } from './types.ts';
 export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
   const ids: Record<PantryTable, Set<string>> = {
     sponges: new Set(build.tiers.map((tier) => tier.spongeId)),
-    spreads: new Set(
-      build.tiers.flatMap((tier) => [tier.coat.spreadId, ...tier.gaps.map((gap) => gap.spreadId)]),
-    ),
+    spreads: new Set(build.tiers.flatMap(spreadIdsOf)),
     tins: new Set(build.tiers.map((tier) => tier.tinId)),
     boards: new Set([build.boardId]),
+    others: new Set(build.tiers.flatMap((tier) => tier.layers.flatMap((l) => l.otherId ?? []))),
     recipes: new Set(),
   };
   const sponges = pantry.sponges.filter((row) => ids.sponges.has(row.id));
@@ -22,6 +22,7 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
     spreads,
     tins: pantry.tins.filter((row) => ids.tins.has(row.id)),
     boards: pantry.boards.filter((row) => ids.boards.has(row.id)),
+    others: pantry.others.filter((row) => ids.others.has(row.id)),
     recipes: pantry.recipes.filter((row) => ids.recipes.has(row.id)),
   };
 }

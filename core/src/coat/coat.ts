@@ -37,13 +37,14 @@ export interface CoatPlan extends CoatThickness {
  * The crumb coat and the coat of one tier (model section 6): the crumb coat as a shell on the
  * stack, thinned by its cover, with what uneven sides swallow; the coat as a shell on that.
  *
- * @param stackMm height of the stack under its coat
+ * @param stackMm height of the stack under its coat; @param domeMl to fill round a dome left on top
  */
 export function planCoat(
   tier: Tier,
   stackMm: number,
   spread: Spread,
   kitchen: Kitchen,
+  domeMl: number,
   book: FigureBook,
 ): CoatPlan {
   const t = thicknessOf(tier);
@@ -53,10 +54,11 @@ export function planCoat(
   const roughMl =
     hasCrumb || hasCoat ? roughnessMl(tier.outline, stackMm, kitchen.roughnessMm) * t.cover : 0;
   const crumbMl = hasCrumb
-    ? shellMl(tier.outline, stackMm, t.crumbMm, t.crumbMm) * t.cover + roughMl
+    ? shellMl(tier.outline, stackMm, t.crumbMm, t.crumbMm) * t.cover + roughMl + domeMl
     : 0;
   const coatMl =
-    shellMl(crumbed, stackMm + t.crumbMm, t.sideMm, t.topMm) + (hasCrumb || !hasCoat ? 0 : roughMl);
+    shellMl(crumbed, stackMm + t.crumbMm, t.sideMm, t.topMm) +
+    (hasCrumb || !hasCoat ? 0 : roughMl + domeMl);
   const density = spread.densityGPerMl;
   const plan: CoatPlan = {
     ...t,
@@ -88,7 +90,7 @@ export function planCoat(
     `density of ${spread.name.toLowerCase()}`,
     'density',
   );
-  const rough = given('unevenness of sponge sides', kitchen.roughnessMm, 'thickness');
+  const rough = given('unevenness of sponge sides', kitchen.roughnessMm, 'fine');
   book.add(
     `${tier.id}/crumb`,
     'Crumb coat',
@@ -99,6 +101,7 @@ export function planCoat(
       from(`${tier.id}/stack`, 'height of the stack', stackMm, 'span'),
       thick('thickness', tier.coat.crumbMm, t.crumbMm),
       given('share of the cake it hides', t.cover, 'share'),
+      ...(domeMl > 0 ? [given('round the dome on top', domeMl, 'volume')] : []),
       rough,
       given('volume', crumbMl, 'volume'),
       dense,

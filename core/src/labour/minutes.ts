@@ -10,6 +10,7 @@ export const handsOn = {
   turnOut: 4,
   levelAndSplit: 12,
   fillAndStack: 12,
+  soak: 3,
   crumbCoat: 10,
   box: 5,
   washUp: 15,

@@ -1,94 +1,191 @@
 import { showText } from '../units/format.ts';
 import type { UnitSystem } from '../units/kinds.ts';
+import {
+  boxAreaMm2,
+  boxContains,
+  boxOf,
+  boxPerimeterMm,
+  boxPolygon,
+  growBox,
+  type BoxOutline,
+} from './box.ts';
+import { polygonAreaMm2 } from './clip.ts';
+import { offsetLine } from './offset.ts';
+import { drawnPoints, type DrawnOutline } from './polygons.ts';
+
+export interface RingOutline {
+  kind: 'ring';
+  diameterMm: number;
+  holeMm: number;
+}
 
 /**
- * The shape of a tier, tin or board seen from above. All lengths in mm; the centre is the origin,
- * x runs to the right, y to the back.
+ * The shape of a tier, tin or board seen from above. All lengths in mm; the middle of its bounding
+ * box is the origin, x runs to the right, y to the back.
  */
-export type Outline =
-  | { kind: 'round'; diameterMm: number }
-  | { kind: 'square'; sideMm: number; cornerMm: number }
-  | { kind: 'rectangle'; widthMm: number; depthMm: number; cornerMm: number };
+export type Outline = BoxOutline | RingOutline | DrawnOutline;
+
+export const outlineKinds = [
+  'round',
+  'square',
+  'rectangle',
+  'oval',
+  'hexagon',
+  'heart',
+  'petal',
+  'ring',
+  'path',
+] as const satisfies readonly Outline['kind'][];
 
 export interface Point {
   x: number;
   y: number;
 }
 
-interface Box {
+const isBox = (outline: Outline): outline is BoxOutline =>
+  outline.kind === 'round' || outline.kind === 'square' || outline.kind === 'rectangle';
+
+interface Line {
+  points: Point[];
+  areaMm2: number;
+  perimeterMm: number;
+  lowX: number;
   widthMm: number;
   depthMm: number;
-  cornerMm: number;
+  convex: boolean;
+  /** Sides by the column they cross, so that a cut through the outline need not try all. */
+  columns: number[][];
+  grown: Map<number, Outline | null>;
+}
+const columnCount = 64;
+/* The line of a drawn outline and its measures, worked out once for each outline. */
+const lines = new WeakMap<Outline, Line>();
+function lineOf(outline: DrawnOutline): Line {
+  const known = lines.get(outline);
+  if (known) return known;
+  let points = drawnPoints(outline);
+  if (polygonAreaMm2(points) < 0) points = points.reverse();
+  const xs = points.map((p) => p.x);
+  const ys = points.map((p) => p.y);
+  let perimeter = 0;
+  let convex = true;
+  points.forEach((a, i) => {
+    const b = points[(i + 1) % points.length]!;
+    const c = points[(i + 2) % points.length]!;
+    perimeter += Math.hypot(b.x - a.x, b.y - a.y);
+    if ((b.x - a.x) * (c.y - b.y) - (b.y - a.y) * (c.x - b.x) < -1e-6) convex = false;
+  });
+  const line: Line = {
+    points,
+    areaMm2: polygonAreaMm2(points),
+    perimeterMm: perimeter,
+    lowX: Math.min(...xs),
+    widthMm: Math.max(...xs) - Math.min(...xs),
+    depthMm: Math.max(...ys) - Math.min(...ys),
+    convex,
+    columns: columnsOf(points, Math.min(...xs), Math.max(...xs)),
+    grown: new Map(),
+  };
+  lines.set(outline, line);
+  return line;
 }
 
-/** Width, depth and corner radius; a round is a box whose corner is its radius. */
-export function asBox(outline: Outline): Box {
-  switch (outline.kind) {
-    case 'round':
-      return {
-        widthMm: outline.diameterMm,
-        depthMm: outline.diameterMm,
-        cornerMm: outline.diameterMm / 2,
-      };
-    case 'square':
-      return {
-        widthMm: outline.sideMm,
-        depthMm: outline.sideMm,
-        cornerMm: Math.min(outline.cornerMm, outline.sideMm / 2),
-      };
-    case 'rectangle':
-      return {
-        widthMm: outline.widthMm,
-        depthMm: outline.depthMm,
-        cornerMm: Math.min(outline.cornerMm, outline.widthMm / 2, outline.depthMm / 2),
-      };
-  }
+function columnsOf(points: readonly Point[], low: number, high: number): number[][] {
+  const columns = Array.from({ length: columnCount }, (): number[] => []);
+  const at = (x: number): number =>
+    Math.min(columnCount - 1, Math.max(0, Math.floor(((x - low) / (high - low)) * columnCount)));
+  points.forEach((a, i) => {
+    const b = points[(i + 1) % points.length]!;
+    for (let c = at(Math.min(a.x, b.x)); c <= at(Math.max(a.x, b.x)); c++) columns[c]!.push(i);
+  });
+  return columns;
 }
 
-/** Area in mm2, exact. */
+/** Area in mm2; exact, and for a drawn outline that of its closed line. A ring's hole is left out. */
 export function areaMm2(outline: Outline): number {
-  const { widthMm, depthMm, cornerMm } = asBox(outline);
-  return widthMm * depthMm - (4 - Math.PI) * cornerMm ** 2;
+  if (isBox(outline)) return boxAreaMm2(boxOf(outline));
+  if (outline.kind === 'ring')
+    return (Math.PI / 4) * (outline.diameterMm ** 2 - outline.holeMm ** 2);
+  return lineOf(outline).areaMm2;
 }
 
-/** Length of the rim in mm, exact. */
+/** Length of the rim in mm; a ring has its inner rim besides. */
 export function perimeterMm(outline: Outline): number {
-  const { widthMm, depthMm, cornerMm } = asBox(outline);
-  return 2 * (widthMm + depthMm) - (8 - 2 * Math.PI) * cornerMm;
+  if (isBox(outline)) return boxPerimeterMm(boxOf(outline));
+  if (outline.kind === 'ring') return Math.PI * (outline.diameterMm + outline.holeMm);
+  return lineOf(outline).perimeterMm;
 }
 
 /** Width along x in mm, which is what the section cuts through. */
-export const widthMm = (outline: Outline): number => asBox(outline).widthMm;
+export function widthMm(outline: Outline): number {
+  if (isBox(outline)) return boxOf(outline).widthMm;
+  return outline.kind === 'ring' ? outline.diameterMm : lineOf(outline).widthMm;
+}
 
 /** Depth along y in mm. */
-export const depthMm = (outline: Outline): number => asBox(outline).depthMm;
+export function depthMm(outline: Outline): number {
+  if (isBox(outline)) return boxOf(outline).depthMm;
+  return outline.kind === 'ring' ? outline.diameterMm : lineOf(outline).depthMm;
+}
 
 /**
  * The outline moved outward by `byMm` with round joins, or inward where `byMm` is negative. Exact
- * for these shapes: a sharp corner grows into a quarter circle of radius `byMm`.
+ * for round, square, rectangle and ring; by a polygon clipper for drawn outlines.
  *
- * @returns null when nothing is left of an inward move
+ * @returns null when nothing is left of an inward move; its largest piece when it falls apart
  */
 export function grow(outline: Outline, byMm: number): Outline | null {
-  const box = asBox(outline);
-  const wide = box.widthMm + 2 * byMm;
-  const deep = box.depthMm + 2 * byMm;
-  if (wide <= 0 || deep <= 0) return null;
-  const cornerMm = Math.max(0, box.cornerMm + byMm);
-  switch (outline.kind) {
-    case 'round':
-      return { kind: 'round', diameterMm: wide };
-    case 'square':
-      return { kind: 'square', sideMm: wide, cornerMm };
-    case 'rectangle':
-      return { kind: 'rectangle', widthMm: wide, depthMm: deep, cornerMm };
+  if (isBox(outline)) return growBox(outline, byMm);
+  if (outline.kind === 'ring') {
+    const diameterMm = outline.diameterMm + 2 * byMm;
+    const holeMm = outline.holeMm - 2 * byMm;
+    if (diameterMm <= Math.max(0, holeMm)) return null;
+    return holeMm <= 0 ? { kind: 'round', diameterMm } : { kind: 'ring', diameterMm, holeMm };
   }
+  if (byMm === 0) return outline;
+  const line = lineOf(outline);
+  const known = line.grown.get(byMm);
+  if (known !== undefined) return known;
+  const moved = growLine(outline, line, byMm);
+  line.grown.set(byMm, moved);
+  return moved;
 }
 
-/** Area of the outline moved by `byMm`, mm2; nothing when the inward move leaves nothing. */
+function growLine(outline: DrawnOutline, line: Line, byMm: number): Outline | null {
+  const pieces = offsetLine(line.points, byMm).sort(
+    (a, b) => Math.abs(polygonAreaMm2(b)) - Math.abs(polygonAreaMm2(a)),
+  );
+  const largest = pieces[0];
+  if (!largest || largest.length < 3) return null;
+  return {
+    kind: 'path',
+    name: outline.kind === 'path' ? outline.name : outline.kind,
+    points: largest.map((p) => [p.x, p.y]),
+  };
+}
+
+/**
+ * Area of the outline moved by `byMm`, mm2; nothing when the inward move leaves nothing. A convex
+ * outline moved outward has A + P·t + pi·t², exact.
+ */
 export function grownAreaMm2(outline: Outline, byMm: number): number {
+  if (!isBox(outline) && outline.kind !== 'ring') {
+    const line = lineOf(outline);
+    if (line.convex && byMm >= 0)
+      return line.areaMm2 + line.perimeterMm * byMm + Math.PI * byMm ** 2;
+    // of an inward move that falls apart the largest piece counts, as for `grow`
+  }
   const moved = grow(outline, byMm);
   return moved ? areaMm2(moved) : 0;
+}
+
+/** The same shape, larger or smaller: every length times `by`. */
+export function scaled(outline: Outline, by: number): Outline {
+  const copy: Record<string, unknown> = { ...outline };
+  for (const [key, value] of Object.entries(outline))
+    if (key.endsWith('Mm') && typeof value === 'number') copy[key] = value * by;
+  if (outline.kind === 'path') copy.points = outline.points.map(([x, y]) => [x * by, y * by]);
+  return copy as Outline;
 }
 
 /** Radius of the cylinder that has the same ratio of area to rim, 2A/P, in mm. */
@@ -97,47 +194,88 @@ export const equivalentRadiusMm = (outline: Outline): number =>
 
 /** True when the point lies inside or within `toleranceMm` of the rim. */
 export function contains(outline: Outline, point: Point, toleranceMm = 1e-6): boolean {
-  const { widthMm: w, depthMm: d, cornerMm: c } = asBox(outline);
-  const x = Math.abs(point.x);
-  const y = Math.abs(point.y);
-  if (x > w / 2 + toleranceMm || y > d / 2 + toleranceMm) return false;
-  const cx = w / 2 - c;
-  const cy = d / 2 - c;
-  if (x <= cx || y <= cy) return true;
-  return Math.hypot(x - cx, y - cy) <= c + toleranceMm;
-}
-
-/** The rim as a closed polygon, counter-clockwise, with `perQuarter` chords on each rounded corner. */
-export function polygon(outline: Outline, perQuarter = 24): Point[] {
-  const { widthMm: w, depthMm: d, cornerMm: c } = asBox(outline);
-  const corners: [number, number, number][] = [
-    [w / 2 - c, d / 2 - c, 0],
-    [-(w / 2 - c), d / 2 - c, 1],
-    [-(w / 2 - c), -(d / 2 - c), 2],
-    [w / 2 - c, -(d / 2 - c), 3],
-  ];
-  const points: Point[] = [];
-  for (const [cx, cy, quarter] of corners) {
-    if (c < 1e-9) {
-      points.push({ x: cx, y: cy });
-      continue;
-    }
-    for (let i = 0; i <= perQuarter; i++) {
-      const angle = ((quarter + i / perQuarter) * Math.PI) / 2;
-      points.push({ x: cx + c * Math.cos(angle), y: cy + c * Math.sin(angle) });
-    }
+  if (isBox(outline)) return boxContains(boxOf(outline), point, toleranceMm);
+  if (outline.kind === 'ring') {
+    const r = Math.hypot(point.x, point.y);
+    return r <= outline.diameterMm / 2 + toleranceMm && r >= outline.holeMm / 2 - toleranceMm;
   }
-  return points;
+  return insideLine(lineOf(outline).points, point, toleranceMm);
 }
 
-/** True when `inner`, centred, lies within `outer`. */
+function insideLine(points: readonly Point[], p: Point, toleranceMm: number): boolean {
+  let inside = false;
+  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
+    const a = points[i]!;
+    const b = points[j]!;
+    const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
+    const t =
+      length2 === 0
+        ? 0
+        : Math.max(
+            0,
+            Math.min(1, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2),
+          );
+    const away = Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y));
+    if (away <= toleranceMm) return true;
+    if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x)
+      inside = !inside;
+  }
+  return inside;
+}
+
+/** The outer rim as a closed polygon, counter-clockwise, with `perQuarter` chords on round corners. */
+export function polygon(outline: Outline, perQuarter = 24): Point[] {
+  if (isBox(outline)) return boxPolygon(boxOf(outline), perQuarter);
+  if (outline.kind === 'ring')
+    return boxPolygon(boxOf({ kind: 'round', diameterMm: outline.diameterMm }), perQuarter);
+  return [...lineOf(outline).points];
+}
+
+/** True when `inner`, centred, lies within `outer`. A ring's hole is not looked at. */
 export function fitsInside(inner: Outline, outer: Outline, toleranceMm = 0.05): boolean {
-  return polygon(inner, 12).every((p) => contains(outer, p, toleranceMm));
+  const whole: Outline =
+    outer.kind === 'ring' ? { kind: 'round', diameterMm: outer.diameterMm } : outer;
+  if (outer.kind === 'ring' && inner.kind !== 'ring') return false;
+  return polygon(inner, 12).every((p) => contains(whole, p, toleranceMm));
+}
+
+/** Where there is cake along the line at `x`: spans from front to back, mm. */
+export function spansAt(outline: Outline, x: number): [from: number, to: number][] {
+  if (isBox(outline)) {
+    const { widthMm: w, depthMm: d, cornerMm: c } = boxOf(outline);
+    const ax = Math.abs(x);
+    if (ax >= w / 2) return [];
+    const into = ax - (w / 2 - c);
+    const half = into <= 0 ? d / 2 : d / 2 - c + Math.sqrt(Math.max(0, c * c - into * into));
+    return [[-half, half]];
+  }
+  if (outline.kind === 'ring') {
+    const [R, r] = [outline.diameterMm / 2, outline.holeMm / 2];
+    if (Math.abs(x) >= R) return [];
+    const out = Math.sqrt(R * R - x * x);
+    if (Math.abs(x) >= r) return [[-out, out]];
+    const hole = Math.sqrt(r * r - x * x);
+    return [
+      [-out, -hole],
+      [hole, out],
+    ];
+  }
+  const { points, columns, widthMm: wide, lowX } = lineOf(outline);
+  const column = Math.floor(((x - lowX) / wide) * columnCount);
+  const ys: number[] = [];
+  for (const i of columns[Math.min(columnCount - 1, column)] ?? []) {
+    const [a, b] = [points[i]!, points[(i + 1) % points.length]!];
+    if (a.x > x !== b.x > x) ys.push(a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x));
+  }
+  ys.sort((a, b) => a - b);
+  const spans: [number, number][] = [];
+  for (let i = 0; i + 1 < ys.length; i += 2) spans.push([ys[i]!, ys[i + 1]!]);
+  return spans;
 }
 
 /** "28 cm across" or "33 × 23 cm": the size of an outline in the reader's units. */
 export function outlineText(outline: Outline, system: UnitSystem): string {
-  const { widthMm: wide, depthMm: deep } = asBox(outline);
+  const [wide, deep] = [widthMm(outline), depthMm(outline)];
   const across = showText(wide, 'size', system);
-  return wide === deep ? across : `${across} × ${showText(deep, 'size', system)}`;
+  return Math.abs(wide - deep) < 0.5 ? across : `${across} × ${showText(deep, 'size', system)}`;
 }

@@ -16,10 +16,13 @@ import {
 import {
   boardMaterials,
   keepingClasses,
+  otherForms,
+  tinForms,
   tones,
   type Board,
   type Ingredient,
   type Kitchen,
+  type OtherLayer,
   type Pantry,
   type PantryTable,
   type Recipe,
@@ -58,6 +61,22 @@ export const pantryLimits = {
   bagResidueG: { min: 0, max: 200 },
   bagG: { min: 50, max: 2000 },
   roughnessMm: { min: 0, max: 5 },
+  waitMin: { min: 1, max: 600 },
+  soakMlPerMl: { min: 0, max: 0.4 },
+  waterG: { min: 20, max: 30000 },
+  otherMm: { min: 0.5, max: 100 },
+  spreadMm: { min: 0, max: 30 },
+  packCount: { min: 1, max: 200 },
+  thawH: { min: 0, max: 48 },
+  shelfMm: { min: 150, max: 1000 },
+  shelves: { min: 1, max: 4 },
+  tinGapMm: { min: 0, max: 60 },
+  turnaroundMin: { min: 0, max: 60 },
+  roomC: { min: 5, max: 40 },
+  fridgeC: { min: 0, max: 10 },
+  freezerC: { min: -40, max: -5 },
+  surfaceW: { min: 2, max: 60 },
+  cupcakeG: { min: 10, max: 200 },
 } as const;
 const at = pantryLimits;
 
@@ -72,6 +91,8 @@ const spongeSchema = record<Sponge>({
   crownOverRadius: figure(at.crownOverRadius),
   minSliceMm: figure(at.minSliceMm),
   allowableKPa: figure(at.allowableKPa),
+  waitMin: figure(at.waitMin),
+  soakMlPerMl: figure(at.soakMlPerMl),
   tone: oneOf(tones),
   recipeId: id(),
 });
@@ -95,6 +116,31 @@ const tinSchema = record<Tin>({
   depthMm: figure(at.tinDepthMm),
   flareMm: figure(at.flareMm),
   owned: wholeFigure(at.owned),
+  form: oneOf(tinForms),
+  waterG: orNull(figure(at.waterG) as never),
+}).test(
+  'mould',
+  'is a mould: it needs the weight of the water it holds',
+  (tin) => tin.form !== 'mould' || tin.waterG !== null,
+);
+
+const otherSchema = record<OtherLayer>({
+  ...common(),
+  form: oneOf(otherForms),
+  thicknessMm: figure(at.otherMm),
+  densityGPerMl: figure(at.densityGPerMl),
+  allowableKPa: figure(at.allowableKPa),
+  spreadMm: figure(at.spreadMm),
+  bake: orNull(
+    record<NonNullable<OtherLayer['bake']>>({
+      ovenC: figure(at.ovenC),
+      minutes: figure(at.bakeMin),
+    }) as never,
+  ),
+  packCount: orNull(wholeFigure(at.packCount) as never),
+  thawH: orNull(figure(at.thawH) as never),
+  allergens: allergenList(),
+  tone: oneOf(tones),
 });
 
 const boardSchema = record<Board>({
@@ -148,6 +194,19 @@ export const kitchenSchema: ObjectSchema<Kitchen> = record<Kitchen>({
   bagResidueG: figure(at.bagResidueG),
   bagG: figure(at.bagG),
   roughnessMm: figure(at.roughnessMm),
+  shelfWideMm: figure(at.shelfMm),
+  shelfDeepMm: figure(at.shelfMm),
+  shelves: wholeFigure(at.shelves),
+  tinGapMm: figure(at.tinGapMm),
+  turnaroundMin: figure(at.turnaroundMin),
+  roomC: figure(at.roomC),
+  fridgeC: figure(at.fridgeC),
+  freezerC: figure(at.freezerC),
+  rackW: figure(at.surfaceW),
+  roomW: figure(at.surfaceW),
+  fridgeW: figure(at.surfaceW),
+  freezerW: figure(at.surfaceW),
+  cupcakeG: figure(at.cupcakeG),
 });
 
 /** One schema for each table: the built-in rows, the user's own and those in files all pass through it. */
@@ -156,6 +215,7 @@ export const rowSchemas = {
   spreads: spreadSchema,
   tins: tinSchema,
   boards: boardSchema,
+  others: otherSchema,
   recipes: recipeSchema,
 } as const satisfies { [T in PantryTable]: ObjectSchema<Pantry[T][number]> };
 
@@ -166,5 +226,6 @@ export const carriedRowsSchema: ObjectSchema<CarriedRows> = record<CarriedRows>(
   spreads: list(spreadSchema as never, 200),
   tins: list(tinSchema as never, 200),
   boards: list(boardSchema as never, 200),
+  others: list(otherSchema as never, 200),
   recipes: list(recipeSchema as never, 200),
 });

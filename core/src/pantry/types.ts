@@ -41,6 +41,10 @@ export interface Sponge extends Row {
   crownOverRadius: number;
   minSliceMm: number;
   allowableKPa: number;
+  /** How long the batter may stand before it goes into the oven, min. */
+  waitMin: number;
+  /** Syrup it holds, mL to the mL of sponge. */
+  soakMlPerMl: number;
   tone: Tone;
   recipeId: string;
 }
@@ -73,12 +77,42 @@ export interface Spread extends Row {
   mixerShare: number | null;
 }
 
-/** A tin. `outline` is the inside at the bottom; each side leans out by `flareMm` up to the rim. */
+export const tinForms = ['upright', 'ball', 'mould'] as const;
+/** Straight or leaning sides; a ball's bowl, its rim uppermost; a mould known by the water it holds. */
+export type TinForm = (typeof tinForms)[number];
+
+/**
+ * A tin. `outline` is the inside at the bottom, and each side leans out by `flareMm` up to the rim;
+ * of a ball's bowl it is the rim. A mould has the outline of its mouth and `waterG` to the brim.
+ */
 export interface Tin extends Row {
   outline: Outline;
   depthMm: number;
   flareMm: number;
   owned: number;
+  form: TinForm;
+  /** Water it holds to the brim, g; null when its measures are enough. */
+  waterG: number | null;
+}
+
+export const otherForms = ['crepe', 'crisp disc', 'biscuit', 'mousse', 'bought'] as const;
+export type OtherForm = (typeof otherForms)[number];
+
+/** A layer that is not cut from a cake in a tin. */
+export interface OtherLayer extends Row {
+  form: OtherForm;
+  thicknessMm: number;
+  densityGPerMl: number;
+  allowableKPa: number;
+  /** How much it spreads beyond the circle it is piped on, mm all round. */
+  spreadMm: number;
+  /** Its recipe's own time and oven; null when it is not baked. */
+  bake: { ovenC: number; minutes: number } | null;
+  /** For bought ones: pieces to a pack, and hours to thaw. */
+  packCount: number | null;
+  thawH: number | null;
+  allergens: Allergen[];
+  tone: Tone;
 }
 
 export const boardMaterials = ['drum', 'card', 'foam board', 'MDF', 'acrylic'] as const;
@@ -140,6 +174,23 @@ export interface Kitchen {
   bagG: number;
   /** Mean unevenness of sponge sides, mm. */
   roughnessMm: number;
+  /** Inside of the oven's shelf, how many shelves it bakes on at once, and room between tins. */
+  shelfWideMm: number;
+  shelfDeepMm: number;
+  shelves: number;
+  tinGapMm: number;
+  /** Between one load and the next. */
+  turnaroundMin: number;
+  roomC: number;
+  fridgeC: number;
+  freezerC: number;
+  /** Surface coefficients in W/m2K: on a rack, in a still room, in the fridge, in the freezer. */
+  rackW: number;
+  roomW: number;
+  fridgeW: number;
+  freezerW: number;
+  /** Batter in one cupcake case. */
+  cupcakeG: number;
 }
 
 export interface Pantry {
@@ -147,9 +198,10 @@ export interface Pantry {
   spreads: Spread[];
   tins: Tin[];
   boards: Board[];
+  others: OtherLayer[];
   recipes: Recipe[];
   kitchen: Kitchen;
 }
 
-export const pantryTables = ['sponges', 'spreads', 'tins', 'boards', 'recipes'] as const;
+export const pantryTables = ['sponges', 'spreads', 'tins', 'boards', 'others', 'recipes'] as const;
 export type PantryTable = (typeof pantryTables)[number];

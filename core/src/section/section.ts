@@ -1,10 +1,23 @@
 import type { Tier } from '../build/types.ts';
 import type { CoatPlan } from '../coat/coat.ts';
+import type { CentrePlan } from '../fill/centre.ts';
+import type { OtherPlan } from '../others/other-layers.ts';
 import { widthMm } from '../outline/outline.ts';
 import type { Board, Spread, Sponge, Tone } from '../pantry/types.ts';
 import type { StackPlan } from '../stack/stack.ts';
 
-export type PartKind = 'board' | 'coat' | 'crumb' | 'dab' | 'layer' | 'gap' | 'dam';
+export type PartKind =
+  | 'board'
+  | 'coat'
+  | 'crumb'
+  | 'dab'
+  | 'layer'
+  | 'crown'
+  | 'gap'
+  | 'dam'
+  | 'inset'
+  | 'centre'
+  | 'hole';
 
 /**
  * A rectangle of the section, in mm: x from the axis to the right, y up from the top of the board.
@@ -15,7 +28,9 @@ export interface SectionPart {
   kind: PartKind;
   tierId: string | null;
   label: string;
-  tone: Tone | 'board';
+  tone: Tone | 'board' | 'paper';
+  /** A dome: drawn as an arc that rises to y1, or hangs down to y0. */
+  arc?: 'up' | 'down';
   x0: number;
   x1: number;
   y0: number;
@@ -38,6 +53,9 @@ export interface TierDrawing {
   sponge: Sponge | null;
   coatSpread: Spread | null;
   fillings: (Spread | null)[];
+  others: OtherPlan[];
+  centre: CentrePlan | null;
+  centreSpread: Spread | null;
 }
 
 /** The section of the whole cake, true to scale, tiers standing on each other. */
@@ -73,7 +91,7 @@ export function drawSection(tiers: readonly TierDrawing[], board: Board | null):
 }
 
 function tierParts(
-  { tier, stack, coat, sponge, coatSpread, fillings }: TierDrawing,
+  { tier, stack, coat, sponge, coatSpread, fillings, others, centre, centreSpread }: TierDrawing,
   base: number,
 ): SectionPart[] {
   const half = widthMm(tier.outline) / 2;
@@ -108,25 +126,62 @@ function tierParts(
     add('crumb', 'crumb', 'crumb coat', coatTone, [-out, out], [0, stack.stackMm + coat.crumbMm]);
   }
   add('dab', 'dab', 'dab', coatTone, [-half, half], [0, stack.dabMm]);
-  stack.layers.forEach(({ fromMm, toMm }, i) => {
-    add(
-      `layer/${i}`,
-      'layer',
-      `layer ${i + 1}`,
-      sponge?.tone ?? 'butter',
-      [-half, half],
-      [fromMm, toMm],
-    );
-  });
+  const spongeTone = sponge?.tone ?? 'butter';
   stack.gaps.forEach(({ fromMm, toMm }, i) => {
     const gap = tier.gaps[i]!;
-    const inner = Math.max(0, half - gap.damMm);
+    const outer = Math.max(0, half - gap.setbackMm);
+    const inner = Math.max(0, outer - gap.damMm);
     const span: [number, number] = [fromMm, toMm];
+    // on a naked side what is kept short of the edge stays empty
+    if (gap.setbackMm > 0 && (!coat || coat.crumbMm + coat.sideMm === 0)) {
+      add(`gap/${i}/dam-open`, 'dam', `open edge ${i + 1}`, coatTone, [-half, half], span);
+      parts.at(-1)!.tone = 'paper';
+    }
     if (gap.damMm > 0) {
-      add(`gap/${i}/dam-left`, 'dam', `dam ${i + 1}`, coatTone, [-half, -inner], span);
-      add(`gap/${i}/dam-right`, 'dam', `dam ${i + 1}`, coatTone, [inner, half], span);
+      add(`gap/${i}/dam-left`, 'dam', `dam ${i + 1}`, coatTone, [-outer, -inner], span);
+      add(`gap/${i}/dam-right`, 'dam', `dam ${i + 1}`, coatTone, [inner, outer], span);
     }
     add(`gap/${i}`, 'gap', `filling ${i + 1}`, fillings[i]?.tone ?? 'cream', [-inner, inner], span);
   });
+  stack.layers.forEach(({ fromMm, toMm, crownUpMm, crownDownMm }, i) => {
+    const other = others.find((o) => o.index === i);
+    const tone = other?.row.tone ?? spongeTone;
+    const label = `layer ${i + 1}`;
+    add(`layer/${i}`, 'layer', label, tone, [-half, half], [fromMm, toMm]);
+    if (crownUpMm > 0) {
+      add(`layer/${i}/crown`, 'crown', label, tone, [-half, half], [toMm, toMm + crownUpMm]);
+      parts.at(-1)!.arc = 'up';
+    }
+    if (crownDownMm > 0) {
+      add(`layer/${i}/crown`, 'crown', label, tone, [-half, half], [fromMm - crownDownMm, fromMm]);
+      parts.at(-1)!.arc = 'down';
+    }
+    if (other?.inset) {
+      const wide = widthMm(other.inset.outline) / 2;
+      const middle = (fromMm + toMm) / 2;
+      const high = other.inset.heightMm / 2;
+      add(
+        `layer/${i}/inset`,
+        'inset',
+        'inset',
+        spongeTone,
+        [-wide, wide],
+        [middle - high, middle + high],
+      );
+    }
+  });
+  if (tier.centre && centre) {
+    const wide = widthMm(tier.centre.outline) / 2;
+    const span: [number, number] = [
+      stack.layers[tier.centre.fromLayer]!.fromMm,
+      stack.layers[tier.centre.toLayer]!.toMm,
+    ];
+    add('centre', 'centre', 'hidden centre', centreSpread?.tone ?? 'berry', [-wide, wide], span);
+  }
+  if (tier.outline.kind === 'ring') {
+    const hole = Math.max(0, tier.outline.holeMm / 2 - (coat ? coat.crumbMm + coat.sideMm : 0));
+    add('hole', 'hole', 'hole of the ring', 'cream', [-hole, hole], [0, stack.finishedMm]);
+    parts.at(-1)!.tone = 'paper';
+  }
   return parts;
 }

@@ -1,4 +1,4 @@
-import { asBox, type Outline, type Point } from '../outline/outline.ts';
+import { depthMm, spansAt, widthMm, type Outline, type Point } from '../outline/outline.ts';
 
 /** A portion seen from above, drawn as a closed polygon. `counted` pieces are servings. */
 export interface Piece {
@@ -17,41 +17,47 @@ export const leastShare = 0.75;
 
 const strips = 24;
 
-/** One column of the grid: half the depth of the cake at `strips` places across it, mm. */
+/** One column of the grid: where there is cake at `strips` places across it, mm. */
 interface Column {
   x: number;
-  halves: Float64Array;
-  /** Half depth at the shallower edge, and the greatest in the column. */
-  least: number;
-  most: number;
+  /** Pairs of from and to, strip by strip. */
+  spans: Float64Array;
+  /** From here to there the whole width of the column is cake, without a gap. */
+  wholeFrom: number;
+  wholeTo: number;
+  /** Front and back of the farthest cake in the column. */
+  reachFrom: number;
+  reachTo: number;
 }
 
 function columnAt(outline: Outline, x: number, wideMm: number): Column {
-  const { widthMm: w, depthMm: d, cornerMm: c } = asBox(outline);
-  const halfAt = (at: number): number => {
-    const ax = Math.abs(at);
-    if (ax > w / 2) return 0;
-    const into = ax - (w / 2 - c);
-    return into <= 0 ? d / 2 : d / 2 - c + Math.sqrt(Math.max(0, c * c - into * into));
-  };
-  const halves = new Float64Array(strips);
-  let most = 0;
-  for (let i = 0; i < strips; i++) {
-    const half = halfAt(x + ((i + 0.5) * wideMm) / strips);
-    halves[i] = half;
-    if (half > most) most = half;
+  const spans: number[] = [];
+  let [wholeFrom, wholeTo, reachFrom, reachTo] = [-Infinity, Infinity, Infinity, -Infinity];
+  // the two edges of the column, and the middles of its strips
+  for (let i = -1; i <= strips; i++) {
+    const into = i < 0 ? 1e-6 : i === strips ? wideMm - 1e-6 : ((i + 0.5) * wideMm) / strips;
+    const here = spansAt(outline, x + into);
+    const only = here.length === 1 ? here[0]! : nothing;
+    wholeFrom = Math.max(wholeFrom, only[0]);
+    wholeTo = Math.min(wholeTo, only[1]);
+    for (const [from, to] of here) {
+      reachFrom = Math.min(reachFrom, from);
+      reachTo = Math.max(reachTo, to);
+      if (i >= 0 && i < strips) spans.push(from, to);
+    }
   }
-  return { x, halves, least: Math.min(halfAt(x), halfAt(x + wideMm)), most };
+  return { x, spans: Float64Array.from(spans), wholeFrom, wholeTo, reachFrom, reachTo };
 }
+const nothing = [0, 0] as const;
 
 /** Share of a block that is cake, 0 to 1, by the midpoint rule; whole blocks are told at once. */
-function shareOf({ halves, least, most }: Column, y0: number, y1: number): number {
-  if (Math.max(-y0, y1) <= least + 1e-9) return 1;
-  if (y0 >= most || y1 <= -most) return 0;
+function shareOf(column: Column, y0: number, y1: number): number {
+  if (y0 >= column.wholeFrom - 1e-9 && y1 <= column.wholeTo + 1e-9) return 1;
+  if (y0 >= column.reachTo || y1 <= column.reachFrom) return 0;
+  const { spans } = column;
   let deep = 0;
-  for (let i = 0; i < strips; i++) {
-    const half = halves[i]!;
-    const span = Math.min(y1, half) - Math.max(y0, -half);
+  for (let i = 0; i < spans.length; i += 2) {
+    const span = Math.min(y1, spans[i + 1]!) - Math.max(y0, spans[i]!);
     if (span > 0) deep += span;
   }
   return deep / (strips * (y1 - y0));
@@ -64,7 +70,7 @@ interface Grid {
 }
 
 function columnsOf(outline: Outline, block: Block, x0: number): Column[] {
-  const half = asBox(outline).widthMm / 2;
+  const half = widthMm(outline) / 2;
   const first = Math.floor((-half - x0) / block.wideMm);
   const last = Math.ceil((half - x0) / block.wideMm);
   const columns: Column[] = [];
@@ -81,7 +87,7 @@ function eachBlock(
   y0: number,
   use: (column: Column, y: number, share: number) => void,
 ): void {
-  const half = asBox(outline).depthMm / 2;
+  const half = depthMm(outline) / 2;
   const first = Math.floor((-half - y0) / block.deepMm);
   const last = Math.ceil((half - y0) / block.deepMm);
   for (let j = first; j < last; j++) {
@@ -109,8 +115,14 @@ export function bestGrid(
   block: Block,
   throughMiddle: boolean,
 ): Grid & { count: number } {
-  // mirror images count the same, so half a block of shift covers every placing
-  const shifts = throughMiddle ? [0] : [0, 0.125, 0.25, 0.375, 0.5];
+  // mirror images count the same where the outline is its own mirror image both ways: half a block
+  // of shift then covers every placing
+  const mirrored = !['heart', 'petal', 'path'].includes(outline.kind);
+  const shifts = throughMiddle
+    ? [0]
+    : mirrored
+      ? [0, 0.125, 0.25, 0.375, 0.5]
+      : [0, 0.125, 0.25, 0.375, 0.5, 0.625, 0.75, 0.875];
   let best = { block, x0: 0, y0: 0, count: -1 };
   const square = block.wideMm === block.deepMm;
   for (const way of square ? [block] : [block, turned(block)])

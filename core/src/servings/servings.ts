@@ -1,5 +1,6 @@
 import { areaMm2, type Outline } from '../outline/outline.ts';
 import type { Cutting, Portion } from '../build/types.ts';
+import { remember } from '../working/remember.ts';
 import { bestGrid, blockPieces, countBlocks, type Block, type Piece } from './blocks.ts';
 import { countRings, countWedges, ringPieces, wedgePieces } from './wedges.ts';
 
@@ -29,18 +30,22 @@ export function countServings(
   halves: boolean,
 ): number {
   const block = portionBlocks[portion];
-  const times = halves ? 2 : 1;
-  switch (cutting) {
-    case 'grid':
-      return times * countBlocks(outline, block);
-    case 'middle grid':
-      return times * countBlocks(outline, block, true);
-    case 'rings':
-      return times * countRings(outline, block);
-    case 'wedges':
-      return times * countWedges(outline, block);
-  }
+  const key = JSON.stringify([outline, portion, cutting]);
+  const once = remember(counted, key, () => {
+    switch (cutting) {
+      case 'grid':
+        return countBlocks(outline, block);
+      case 'middle grid':
+        return countBlocks(outline, block, true);
+      case 'rings':
+        return countRings(outline, block);
+      case 'wedges':
+        return countWedges(outline, block);
+    }
+  });
+  return halves ? 2 * once : once;
 }
+const counted = new Map<string, number>();
 
 /** The cutting map of one outline: every piece, and whether it counts. One level of it when halved. */
 export function cuttingMap(outline: Outline, portion: Portion, cutting: Cutting): Piece[] {

@@ -3,13 +3,17 @@ import { thicknessOf } from '../coat/coat.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { FigureBook, from, given } from '../working/figures.ts';
 
-/** Heights of a tier's parts above the board it stands on, mm, from the bottom up. */
+/** Where each part of one tier lies, in mm above the surface it stands on. */
 export interface StackPlan {
   dabMm: number;
-  layers: { fromMm: number; toMm: number }[];
-  gaps: { fromMm: number; toMm: number }[];
-  /** Dab, layers and gaps, without the coat. */
+  /** `crownUpMm` and `crownDownMm` are domes left on, standing into the gap above or below. */
+  layers: { fromMm: number; toMm: number; crownUpMm: number; crownDownMm: number }[];
+  /** As they settle, with the room that domes need. */
+  gaps: { fromMm: number; toMm: number; settledMm: number }[];
+  /** Height of the stack before its coat. */
   stackMm: number;
+  /** A dome that stays on top, under the coat. */
+  topCrownMm: number;
   crumbMm: number;
   coatTopMm: number;
   finishedMm: number;
@@ -17,37 +21,65 @@ export interface StackPlan {
   fillingShare: number;
 }
 
+/** Crowns left on each layer, mm: standing up, or hanging down from a layer turned over. */
+export interface Crown {
+  upMm: number;
+  downMm: number;
+}
+
 /**
- * Heights in one tier: dab, layers with their gaps, crumb coat and coat on top.
+ * Heights in one tier: dab, layers with their gaps as they settle, crumb coat and coat on top.
+ *
  * @param dabMl volume of the dab under the first layer, spread over the whole base
+ * @param settledMm thickness of each gap at rest; @param crowns domes left on, by layer
  */
-export function planStack(tier: Tier, dabMl: number, book: FigureBook): StackPlan {
+export function planStack(
+  tier: Tier,
+  dabMl: number,
+  settledMm: readonly number[],
+  crowns: readonly Crown[],
+  book: FigureBook,
+): StackPlan {
   const dabMm = (dabMl * 1000) / areaMm2(tier.outline);
   const { crumbMm, topMm } = thicknessOf(tier);
   const layers: StackPlan['layers'] = [];
   const gaps: StackPlan['gaps'] = [];
   let z = dabMm;
   tier.layers.forEach((layer, i) => {
-    layers.push({ fromMm: z, toMm: z + layer.heightMm });
+    const crown = crowns[i] ?? { upMm: 0, downMm: 0 };
+    layers.push({
+      fromMm: z,
+      toMm: z + layer.heightMm,
+      crownUpMm: crown.upMm,
+      crownDownMm: crown.downMm,
+    });
     z += layer.heightMm;
-    const gap = tier.gaps[i];
-    if (!gap) return;
-    gaps.push({ fromMm: z, toMm: z + gap.heightMm });
-    z += gap.heightMm;
+    if (i >= tier.gaps.length) return;
+    const settled = settledMm[i] ?? tier.gaps[i]!.heightMm;
+    const room = settled + crown.upMm + (crowns[i + 1]?.downMm ?? 0);
+    gaps.push({ fromMm: z, toMm: z + room, settledMm: settled });
+    z += room;
   });
+  const topCrownMm = layers.at(-1)!.crownUpMm;
   const cakeMm = tier.layers.reduce((sum, layer) => sum + layer.heightMm, 0);
-  const fillingMm = tier.gaps.reduce((sum, gap) => sum + gap.heightMm, 0);
-  const finishedMm = z + crumbMm + topMm;
+  const fillingMm = gaps.reduce((sum, gap) => sum + gap.toMm - gap.fromMm, 0);
+  const spreadMm = tier.gaps.reduce((sum, gap) => sum + gap.heightMm, 0);
+  const domesMm = layers.reduce((sum, l) => sum + l.crownUpMm + l.crownDownMm, 0);
+  const stackMm = z + topCrownMm;
+  const finishedMm = stackMm + crumbMm + topMm;
+  const lostMm = spreadMm + domesMm - topCrownMm - fillingMm;
   book.add(
     `${tier.id}/stack`,
     'Height of the stack, before its coat',
-    z,
+    stackMm,
     'span',
-    `Dab, ${tier.layers.length} layers and ${tier.gaps.length} fillings, added up.`,
+    `Dab, ${tier.layers.length} layers and ${tier.gaps.length} fillings as they settle, added up.`,
     [
       given('dab under the first layer', dabMm, 'thickness'),
       given('layers', cakeMm, 'span'),
-      given('fillings', fillingMm, 'span'),
+      given('fillings as spread', spreadMm, 'span'),
+      ...(lostMm > 0.05 ? [given('less what they settle', lostMm, 'thickness')] : []),
+      ...(domesMm > 0 ? [given('domes left on', domesMm, 'thickness')] : []),
     ],
   );
   book.add(
@@ -57,7 +89,7 @@ export function planStack(tier: Tier, dabMl: number, book: FigureBook): StackPla
     'size',
     'The stack with the crumb coat and the coat on top, from the board up.',
     [
-      from(`${tier.id}/stack`, 'stack', z, 'span'),
+      from(`${tier.id}/stack`, 'stack', stackMm, 'span'),
       given('crumb coat on top', crumbMm, 'thickness'),
       given('coat on top', topMm, 'thickness'),
     ],
@@ -66,7 +98,8 @@ export function planStack(tier: Tier, dabMl: number, book: FigureBook): StackPla
     dabMm,
     layers,
     gaps,
-    stackMm: z,
+    stackMm,
+    topCrownMm,
     crumbMm,
     coatTopMm: topMm,
     finishedMm,

@@ -43,6 +43,7 @@ export function readField(
 export function stepOf(kind: Kind, system: UnitSystem): number {
   switch (dimensionOf[kind]) {
     case 'length':
+      if (kind === 'fine') return system.length === 'in' ? 0.254 : 0.1;
       if (kind === 'size') return system.length === 'in' ? 25.4 / 4 : 5;
       return system.length === 'in' ? 25.4 / 16 : 1;
     case 'mass':

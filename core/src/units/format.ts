@@ -36,6 +36,10 @@ function asFraction(n: number, parts: number): string {
 }
 
 function length(mm: number, kind: Kind, system: UnitSystem): Shown {
+  if (kind === 'fine')
+    return system.length === 'in'
+      ? { number: trim(mm / MM_PER_IN, 2), unit: 'in' }
+      : { number: trim(mm, 1), unit: 'mm' };
   if (system.length === 'in') {
     const parts = kind === 'size' ? 4 : 16;
     return { number: asFraction(mm / MM_PER_IN, parts), unit: 'in' };
@@ -108,6 +112,7 @@ export function show(value: number, kind: Kind, system: UnitSystem): Shown {
     case 'size':
     case 'span':
     case 'thickness':
+    case 'fine':
       return length(value, kind, system);
     case 'bowl':
     case 'small':

@@ -19,6 +19,7 @@ export type Kind =
   | 'size' // finished sizes: half centimetres or quarter inches
   | 'span' // figures on a drawing: millimetres in cm, or sixteenths
   | 'thickness' // layers and fillings: millimetres or sixteenths
+  | 'fine' // crumbs of a cut, tilts: tenths of a millimetre, hundredths of an inch
   | 'bowl' // 5 g
   | 'small' // 1 g
   | 'weight' // a whole cake: 0.1 kg
@@ -36,6 +37,7 @@ export const dimensionOf: Record<Kind, Dimension> = {
   size: 'length',
   span: 'length',
   thickness: 'length',
+  fine: 'length',
   bowl: 'mass',
   small: 'mass',
   weight: 'mass',

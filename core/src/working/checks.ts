@@ -1,4 +1,6 @@
+import { spreadIdsOf } from '../build/edit.ts';
 import type { Build } from '../build/types.ts';
+import { depthMm, widthMm } from '../outline/outline.ts';
 import type { Allergen, Board, Pantry } from '../pantry/types.ts';
 import type { ServingsPlan, TierPlan } from '../plan-types.ts';
 import { halvesFromMm, portionMassG } from '../servings/servings.ts';
@@ -83,11 +85,16 @@ function whereFrom(build: Build, pantry: Pantry, allergen: Allergen): string {
   for (const tier of build.tiers) {
     const sponge = pantry.sponges.find((row) => row.id === tier.spongeId);
     if (sponge && has(sponge.recipeId)) names.add(sponge.name.toLowerCase());
-    for (const id of [tier.coat.spreadId, ...tier.gaps.map((gap) => gap.spreadId)]) {
+    for (const id of spreadIdsOf(tier)) {
       const spread = pantry.spreads.find((row) => row.id === id);
       if (spread && has(spread.recipeId)) names.add(spread.name.toLowerCase());
     }
-    if (tier.inclusion?.allergens.includes(allergen)) names.add(tier.inclusion.name.toLowerCase());
+    for (const layer of tier.layers) {
+      const other = pantry.others.find((row) => row.id === layer.otherId);
+      if (other?.allergens.includes(allergen)) names.add(other.name.toLowerCase());
+    }
+    for (const part of [tier.inclusion, ...tier.gaps.map((gap) => gap.pieces)])
+      if (part?.allergens.includes(allergen)) names.add(part.name.toLowerCase());
   }
   return [...names].join(', ');
 }
@@ -134,13 +141,7 @@ export function warnOfSize(
           { most: [mostOnOneBoardMm, 'size'] },
         ),
       });
-    const wide = Math.min(
-      ...(tier.outline.kind === 'round'
-        ? [tier.outline.diameterMm]
-        : tier.outline.kind === 'square'
-          ? [tier.outline.sideMm]
-          : [tier.outline.widthMm, tier.outline.depthMm]),
-    );
+    const wide = Math.min(widthMm(tier.outline), depthMm(tier.outline));
     if (stackMm > 1.6 * wide)
       cautions.push({
         id: `${tier.id}/slender`,

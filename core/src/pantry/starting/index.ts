@@ -1,10 +1,14 @@
 import type { Kitchen, Pantry } from '../types.ts';
+import { startingOthers } from './others.ts';
 import { startingRecipes } from './recipes.ts';
 import { startingSponges } from './sponges.ts';
 import { startingSpreads } from './spreads.ts';
 import { startingBoards, startingTins } from './tins.ts';
 
-/** A home kitchen with a 4.8 L mixer; losses as trade custom gives them. */
+/**
+ * A home kitchen with a 4.8 L mixer, a 60 cm oven and a still fridge; losses as trade custom gives
+ * them, surface coefficients estimated.
+ */
 export const startingKitchen: Kitchen = {
   mixerMl: 4800,
   kerfMm: 0.7,
@@ -14,6 +18,19 @@ export const startingKitchen: Kitchen = {
   bagResidueG: 20,
   bagG: 350,
   roughnessMm: 0.6,
+  shelfWideMm: 450,
+  shelfDeepMm: 360,
+  shelves: 1,
+  tinGapMm: 15,
+  turnaroundMin: 10,
+  roomC: 21,
+  fridgeC: 4,
+  freezerC: -18,
+  rackW: 14,
+  roomW: 9,
+  fridgeW: 7,
+  freezerW: 11,
+  cupcakeG: 45,
 };
 
 /** The pantry a new user starts with: every row can be edited. A fresh copy at each call. */
@@ -23,6 +40,7 @@ export function startingPantry(): Pantry {
     spreads: startingSpreads,
     tins: startingTins,
     boards: startingBoards,
+    others: startingOthers,
     recipes: startingRecipes,
     kitchen: startingKitchen,
   });

@@ -7,8 +7,20 @@ const tin = (
   outline: Outline,
   depthMm: number,
   owned: number,
-  flareMm = 0,
-): Tin => ({ id, name, source: 'trade custom', ranges: {}, outline, depthMm, flareMm, owned });
+  more: Partial<Tin> = {},
+): Tin => ({
+  id,
+  name,
+  source: 'trade custom',
+  ranges: {},
+  outline,
+  depthMm,
+  flareMm: 0,
+  owned,
+  form: 'upright',
+  waterG: null,
+  ...more,
+});
 
 const round = (cm: number, depthMm: number, owned: number): Tin =>
   tin(`round-${cm}`, `Round ${cm} cm`, { kind: 'round', diameterMm: cm * 10 }, depthMm, owned);
@@ -48,8 +60,21 @@ export const startingTins: Tin[] = [
     { kind: 'rectangle', widthMm: 215, depthMm: 105, cornerMm: 8 },
     70,
     2,
-    8,
+    { flareMm: 8 },
   ),
+  tin('hexagon-23', 'Hexagon 23 cm', { kind: 'hexagon', acrossMm: 230 }, 75, 0),
+  tin('heart-23', 'Heart 23 cm', { kind: 'heart', widthMm: 230 }, 65, 1),
+  tin('petal-25', 'Petal 25 cm', { kind: 'petal', diameterMm: 250, petals: 8 }, 75, 0),
+  tin('oval-28', 'Oval 28 × 20 cm', { kind: 'oval', widthMm: 280, depthMm: 200 }, 75, 0),
+  tin('ring-24', 'Ring 24 cm', { kind: 'ring', diameterMm: 240, holeMm: 80 }, 90, 1, {
+    flareMm: 6,
+  }),
+  tin('ball-16', 'Half ball 16 cm', { kind: 'round', diameterMm: 160 }, 80, 2, { form: 'ball' }),
+  tin('mould-dome', 'Silicone dome mould', { kind: 'round', diameterMm: 180 }, 85, 1, {
+    form: 'mould',
+    waterG: 1420,
+    source: 'own',
+  }),
 ];
 
 const drum = (cm: number, kind: 'round' | 'square'): Board => {

@@ -1,0 +1,112 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
+import type { Config, Data, Layout } from 'plotly.js';
+import { onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
+import { useSettings } from '../stores/settings.ts';
+
+/** A chart; the library is fetched when the first one is shown. Clicks give a point's customdata. */
+const props = defineProps<{
+  data: Data[];
+  layout: Partial<Layout>;
+  height: number;
+  label: string;
+}>();
+const emit = defineEmits<{ choose: [what: unknown] }>();
+const settings = useSettings();
+const pane = useTemplateRef<HTMLElement>('pane');
+const { width } = useElementSize(pane);
+const ready = ref(false);
+
+type Library = (typeof import('plotly.js-cartesian-dist-min'))['default'];
+let library: Library | null = null;
+
+/** The library writes its rules into a sheet with this id, which the content policy lets it. */
+function sheet(): Promise<void> {
+  const id = 'plotly.js-style-global';
+  if (document.getElementById(id)) return Promise.resolve();
+  const link = document.createElement('link');
+  link.id = id;
+  link.rel = 'stylesheet';
+  link.href = '/chart.css';
+  return new Promise((done) => {
+    link.onload = link.onerror = () => done();
+    document.head.append(link);
+  });
+}
+const config: Partial<Config> = {
+  displayModeBar: false,
+  responsive: false,
+  showSendToCloud: false,
+  plotlyServerURL: '',
+  displaylogo: false,
+};
+const colour = (name: string): string =>
+  getComputedStyle(pane.value!).getPropertyValue(name).trim();
+
+async function draw(): Promise<void> {
+  if (!pane.value || width.value < 50) return;
+  if (!library) {
+    await sheet();
+    library = (await import('plotly.js-cartesian-dist-min')).default;
+  }
+  const el = pane.value as HTMLElement | null;
+  if (!el) return;
+  const axis = { gridcolor: colour('--line'), zerolinecolor: colour('--line'), fixedrange: true };
+  const plot = await library.react(
+    el,
+    props.data,
+    {
+      paper_bgcolor: 'rgba(0,0,0,0)',
+      plot_bgcolor: 'rgba(0,0,0,0)',
+      font: { family: 'Barlow Semi Condensed, sans-serif', size: 14, color: colour('--ink') },
+      margin: { l: 60, r: 14, t: 10, b: 46 },
+      hoverlabel: {
+        bgcolor: colour('--foot'),
+        bordercolor: colour('--foot'),
+        font: {
+          family: 'Barlow Semi Condensed, sans-serif',
+          size: 14,
+          color: colour('--foot-ink'),
+        },
+      },
+      dragmode: false,
+      ...props.layout,
+      width: width.value,
+      height: props.height,
+      xaxis: { ...axis, ...props.layout.xaxis },
+      yaxis: { ...axis, ...props.layout.yaxis },
+    },
+    config,
+  );
+  if (!ready.value)
+    plot.on('plotly_click', (event) => {
+      const point = event.points[0];
+      if (point) emit('choose', point.customdata);
+    });
+  ready.value = true;
+}
+watch([() => props.data, () => props.layout, width, () => settings.scheme], () => void draw(), {
+  flush: 'post',
+});
+onBeforeUnmount(() => {
+  if (library && pane.value) library.purge(pane.value);
+});
+</script>
+
+<template>
+  <div
+    ref="pane"
+    class="chart"
+    role="img"
+    :aria-label="label"
+    :data-ready="ready"
+    :style="{ height: `${height}px` }"
+  />
+</template>
+
+<style scoped>
+.chart {
+  width: 100%;
+  position: relative;
+}
+</style>

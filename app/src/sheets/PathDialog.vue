@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import { limits, type Outline } from '@pyrgotect/core';
+import { computed, ref } from 'vue';
+import QuantityField from '../figures/QuantityField.vue';
+import { pathOutline } from './svg-path.ts';
+
+/** Reads an outline from an SVG file or a pasted path; nothing changes until it is taken. */
+const props = defineProps<{ wide: number }>();
+const emit = defineEmits<{ close: []; take: [outline: Outline] }>();
+const text = ref('');
+const name = ref('own shape');
+const wideMm = ref(props.wide);
+const read = computed(() =>
+  text.value.trim() ? pathOutline(text.value, name.value, wideMm.value) : null,
+);
+const drawing = computed(() => {
+  const outline = read.value?.ok ? read.value.outline : null;
+  if (!outline) return '';
+  const high = Math.max(...outline.points.map(([, y]) => Math.abs(y))) * 2;
+  const scale = 180 / Math.max(wideMm.value, high, 1);
+  return outline.points
+    .map(([x, y]) => `${(100 + x * scale).toFixed(1)},${(100 - y * scale).toFixed(1)}`)
+    .join(' ');
+});
+async function open(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0];
+  if (!file) return;
+  name.value = file.name.replace(/\.svg$/i, '').slice(0, 60) || name.value;
+  text.value = file.size > 2_000_000 ? 'too large' : await file.text();
+}
+function take(): void {
+  if (read.value?.ok) emit('take', read.value.outline);
+}
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="640" @update:model-value="emit('close')">
+    <v-card class="path" data-test="path-dialog">
+      <h1>A shape of its own</h1>
+      <p class="lead">
+        An SVG file with one closed line, or the line itself (what stands in d="…").
+      </p>
+      <p><input type="file" accept=".svg,image/svg+xml" aria-label="SVG file" @change="open" /></p>
+      <textarea v-model="text" rows="4" aria-label="Path" spellcheck="false" placeholder="M0 0 …" />
+      <p v-if="read && !read.ok" class="problem" role="alert">{{ read.problem }}</p>
+      <div v-if="read?.ok" class="seen">
+        <svg width="200" height="200" role="img" aria-label="The line that was read">
+          <polygon :points="drawing" />
+        </svg>
+        <p class="sentence">
+          It is called
+          <input v-model="name" class="text" aria-label="Name of the shape" maxlength="80" />, and
+          is
+          <QuantityField
+            :model-value="wideMm"
+            kind="span"
+            label="Width of the shape"
+            :min="limits.sideMm.min"
+            :max="limits.sideMm.max"
+            @update:model-value="(mm) => mm !== null && (wideMm = mm)"
+          />
+          wide.
+        </p>
+      </div>
+      <div class="foot">
+        <button type="button" class="key" @click="emit('close')">Leave it</button>
+        <button type="button" class="key solid" :disabled="!read?.ok" @click="take">
+          Take this line
+        </button>
+      </div>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.path {
+  padding: 22px 26px;
+}
+textarea {
+  width: 100%;
+  font: 13px/1.4 monospace;
+  background: var(--lift);
+  color: var(--ink);
+  border: 1.5px solid var(--line);
+  padding: 8px;
+  margin-top: 8px;
+}
+.problem {
+  background: var(--stop-wash);
+  border-left: 4px solid var(--stop);
+  padding: 7px 12px;
+}
+.seen {
+  display: flex;
+  gap: 20px;
+  align-items: center;
+}
+polygon {
+  fill: url('#tone-butter');
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+.foot {
+  display: flex;
+  justify-content: flex-end;
+  gap: 10px;
+  margin-top: 16px;
+}
+</style>

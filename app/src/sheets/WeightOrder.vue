@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { orderByWeight, servingsByWeight, showText, type Build } from '@pyrgotect/core';
+import { computed, ref } from 'vue';
+import QuantityField from '../figures/QuantityField.vue';
+import { useBuild } from '../stores/build.ts';
+import { usePantry } from '../stores/pantry.ts';
+import { useSettings } from '../stores/settings.ts';
+
+/** A cake ordered by its weight: its layers are made thicker or thinner until it weighs that. */
+const props = defineProps<{ build: Build; massG: number | null }>();
+const store = useBuild();
+const pantry = usePantry();
+const settings = useSettings();
+const wanted = ref<number | null>(null);
+const misses = ref<string | null>(null);
+const now = computed(() => wanted.value ?? Math.round((props.massG ?? 2000) / 100) * 100);
+const range = computed(() => servingsByWeight(now.value, props.build.brief.portion));
+function order(): void {
+  const found = orderByWeight(props.build, now.value, pantry.pantry);
+  if (!found) return;
+  misses.value = found.misses;
+  store.edit(
+    `Ordered by weight, ${showText(now.value, 'weight', settings.system)}`,
+    (draft) => void (draft.tiers = found.build.tiers),
+  );
+}
+</script>
+
+<template>
+  <p class="sentence" data-test="by-weight">
+    Ordered by weight? Without its board it weighs
+    <b>{{ massG === null ? '–' : showText(massG, 'weight', settings.system) }}</b>; make it
+    <QuantityField
+      :model-value="now"
+      kind="weight"
+      label="Wanted weight of the cake"
+      :min="200"
+      :max="60000"
+      @update:model-value="(g) => (wanted = g)"
+    />, <b>{{ range[0] }} to {{ range[1] }}</b> portions by weight.
+    <button type="button" class="key small" data-test="order-weight" @click="order">
+      Make it weigh that
+    </button>
+    <span v-if="misses" class="soft" role="status"> It comes out {{ misses }}.</span>
+  </p>
+</template>

@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import {
+  areaMm2,
+  showText,
+  slowerBy,
+  type Build,
+  type HeatPlan,
+  type HeatQuestion,
+  type HeatStretch,
+  type Plan,
+} from '@pyrgotect/core';
+import type { Data, Layout } from 'plotly.js';
+import { computed, ref } from 'vue';
+import ChartPane from '../../charts/ChartPane.vue';
+import SheetTabs from '../../parts/SheetTabs.vue';
+import { useSettings } from '../../stores/settings.ts';
+import { useAnswer } from '../../workers/useAnswer.ts';
+import { useBakeSheet } from './useBakeSheet.ts';
+
+/** From the oven to the table: when it is done, cold, firm, ready to eat, with the curves behind it. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const settings = useSettings();
+const { pantry, tier, tierPlan, bake, tin, recipe, sponge } = useBakeSheet(props);
+const question = computed<HeatQuestion | null>(() => {
+  const cake = bake.value?.cakes[0];
+  if (!bake.value || !cake || !tin.value || !sponge.value) return null;
+  const plain = sponge.value.rise / sponge.value.batterDensityGPerMl;
+  const depthMm = ((cake.edgeMl + cake.capMl) * 1000) / areaMm2(tin.value.outline);
+  const layer = tier.value.layers[cake.layers[0]!]!;
+  const stack = tierPlan.value.stack;
+  const volume = (areaMm2(tier.value.outline) * stack.stackMm) / 1000;
+  return {
+    baking: {
+      outline: tin.value.outline,
+      depthMm,
+      ovenC: bake.value.ovenC,
+      startC: bake.value.startC,
+    },
+    rule: recipe.value?.bake ?? null,
+    slower: recipe.value ? slowerBy(tier.value, recipe.value, plain) : 1,
+    cake: {
+      outline: tin.value.outline,
+      heightMm: depthMm,
+      densityGPerMl: bake.value.bakedDensity,
+    },
+    layer: {
+      outline: tier.value.outline,
+      heightMm: layer.heightMm,
+      densityGPerMl: bake.value.bakedDensity,
+    },
+    tier: {
+      outline: tier.value.outline,
+      heightMm: stack.finishedMm,
+      densityGPerMl: (tierPlan.value.massG ?? volume * 0.6) / volume,
+    },
+    kitchen: pantry.pantry.kitchen,
+  };
+});
+const { answer } = useAnswer<HeatQuestion, HeatPlan>(
+  () => question.value,
+  (solver, q) => solver.heat(q),
+);
+type Name = HeatStretch['name'];
+const shown = ref<Name>('oven');
+const tabs: { id: Name; text: string }[] = [
+  { id: 'oven', text: 'In the oven' },
+  { id: 'rack', text: 'On the rack' },
+  { id: 'fridge', text: 'In the fridge' },
+  { id: 'room', text: 'Out for serving' },
+];
+const stretch = computed(() => answer.value?.curve.find((s) => s.name === shown.value) ?? null);
+const degrees = (c: number): number => (settings.system.temperature === 'C' ? c : (c * 9) / 5 + 32);
+const unit = computed(() => `°${settings.system.temperature}`);
+const minutes = (n: number): string =>
+  Number.isFinite(n) ? showText(n, 'minutes', settings.system) : 'never';
+const rises = computed(() => shown.value === 'oven' || shown.value === 'room');
+const data = computed<Data[]>(() => {
+  const s = stretch.value;
+  if (!s) return [];
+  const line = (name: string, c: number[], color: string, dash: 'solid' | 'dot'): Data => ({
+    type: 'scatter',
+    mode: 'lines',
+    name,
+    x: s.minutes,
+    y: c.map(degrees),
+    line: { color, width: 2.5, dash },
+    hovertemplate: `%{x:.0f} min: %{y:.0f} ${unit.value}<extra>${name}</extra>`,
+  });
+  return [
+    line('the middle', s.centreC, '#c5760f', 'solid'),
+    line(s.name === 'oven' ? 'the outside' : 'outer 1 cm', s.shellC, '#1f6f6a', 'dot'),
+  ];
+});
+const layout = computed<Partial<Layout>>(() => {
+  const s = stretch.value;
+  const window = shown.value === 'oven' ? answer.value?.bake : null;
+  return {
+    xaxis: { title: { text: 'minutes' }, rangemode: 'tozero' },
+    yaxis: { title: { text: unit.value } },
+    legend: { orientation: 'h', x: 0, y: 1.16 },
+    shapes: [
+      ...(window
+        ? [
+            {
+              type: 'rect' as const,
+              x0: window.fromMin,
+              x1: window.toMin,
+              y0: 0,
+              y1: 1,
+              yref: 'paper' as const,
+              fillcolor: 'rgba(197,118,15,0.14)',
+              line: { width: 0 },
+            },
+          ]
+        : []),
+      ...(s?.marks ?? []).map((mark) => ({
+        type: 'line' as const,
+        x0: mark.minute,
+        x1: mark.minute,
+        y0: 0,
+        y1: 1,
+        yref: 'paper' as const,
+        line: { color: '#8d8296', width: 1.2, dash: 'dash' as const },
+      })),
+    ],
+    annotations: (s?.marks ?? []).map((mark, i) => ({
+      x: mark.minute,
+      // under a curve that rises, over one that falls
+      y: rises.value ? 0.08 + 0.13 * i : 0.98 - 0.13 * i,
+      yref: 'paper' as const,
+      text: `${mark.text}, ${minutes(mark.minute)}`,
+      showarrow: false,
+      xanchor:
+        mark.minute > (s!.minutes.at(-1) ?? 0) * 0.6 ? ('right' as const) : ('left' as const),
+      xshift: mark.minute > (s!.minutes.at(-1) ?? 0) * 0.6 ? -4 : 4,
+    })),
+  };
+});
+</script>
+
+<template>
+  <div data-test="heat">
+    <template v-if="answer">
+      <p class="sentence">
+        <template v-if="answer.bake"
+          >Look from <b>{{ minutes(answer.bake.fromMin) }}</b>, likely done after
+          <b>{{ minutes(answer.bake.minutes) }}</b>, by
+          <b>{{ minutes(answer.bake.toMin) }}</b>.</template
+        >
+        On a rack <b>{{ minutes(answer.coolMin) }}</b> until it can be cut. In the fridge
+        <b>{{ minutes(answer.firmMin) }}</b> firm the crumb coat,
+        <b>{{ minutes(answer.nextCoatMin) }}</b> make it ready for the next coat or for drips,
+        <b>{{ minutes(answer.carveMin) }}</b> firm enough to carve,
+        <b>{{ minutes(answer.throughMin) }}</b> cold right through. Out
+        <b>{{ minutes(answer.warmMin) }}</b> before it is eaten<template
+          v-if="answer.freezeLayerMin !== null"
+          >; a wrapped layer is frozen after <b>{{ minutes(answer.freezeLayerMin) }}</b></template
+        >.
+      </p>
+      <SheetTabs v-model="shown" :tabs="tabs" label="Stretch of the curve" />
+      <ChartPane
+        v-if="stretch"
+        :data="data"
+        :layout="layout"
+        :height="280"
+        :label="`Temperatures, ${tabs.find((t) => t.id === shown)!.text.toLowerCase()}`"
+      />
+      <p class="lead">
+        All of it is estimate: conduction through a body of this size, the bake calibrated by
+        {{ recipe?.bake ? `the time of ${recipe.name} in its own tin` : 'an ordinary sponge' }}.
+        Right to about a quarter; short for cupcakes and very deep cakes. The heat of setting and
+        freezing is left out but for the wrapped layer, which is given up to
+        {{ showText(60, 'thickness', settings.system) }}. Keep what is perishable cold by the clock
+        of your local food code, not by this.
+      </p>
+    </template>
+    <p v-else-if="!question" class="lead">There is nothing baked in a tin to work it out for.</p>
+    <p v-else class="lead">Working it out …</p>
+  </div>
+</template>

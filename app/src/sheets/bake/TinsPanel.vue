@@ -1,0 +1,227 @@
+<script setup lang="ts">
+import { limits, showText, widthMm, type Build, type Inclusion, type Plan } from '@pyrgotect/core';
+import { computed } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import FigureValue from '../../figures/FigureValue.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useSettings } from '../../stores/settings.ts';
+import IngredientList from '../IngredientList.vue';
+import TinDrawing from '../TinDrawing.vue';
+import { useBakeSheet } from './useBakeSheet.ts';
+
+/** Grams of batter to each tin, drawn in it, and what the batter is made of. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const settings = useSettings();
+const { pantry, tier, tierPlan, editTier, choices, sized, bake, tin, sponge, recipe } =
+  useBakeSheet(props);
+const tins = computed(() => sized(pantry.pantry.tins));
+const sponges = computed(() => choices(pantry.pantry.sponges));
+/** One scale for all tins, so that they can be compared. */
+const scale = computed(() => {
+  if (!bake.value || !tin.value) return { px: 1, high: 100 };
+  const high =
+    Math.max(tin.value.depthMm, ...bake.value.cakes.map((c) => c.neededMm + c.crownMm)) + 4;
+  const wide = widthMm(tin.value.outline) + 2 * tin.value.flareMm;
+  return { px: Math.min(170 / wide, 130 / high), high };
+});
+const pieces: Inclusion = {
+  name: 'chopped pieces',
+  gPerKg: 150,
+  densityGPerMl: 0.7,
+  allergens: [],
+  waterShare: 0.2,
+  tempC: 20,
+};
+const setInclusion = (change: Partial<Inclusion> | null): void =>
+  editTier('Pieces in the batter', (t) => {
+    t.inclusion = change === null ? null : { ...(t.inclusion ?? pieces), ...change };
+  });
+const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillShare) ?? [0])));
+</script>
+
+<template>
+  <div>
+    <p class="sentence">
+      Bake
+      <ChoiceField
+        :model-value="tier.spongeId"
+        label="Sponge"
+        :options="sponges"
+        @update:model-value="
+          (id) =>
+            editTier('Sponge', (t) => {
+              t.spongeId = id;
+            })
+        "
+      />
+      in the
+      <ChoiceField
+        :model-value="tier.tinId"
+        label="Tin"
+        :options="tins"
+        @update:model-value="
+          (id) =>
+            editTier('Tin', (t) => {
+              t.tinId = id;
+            })
+        "
+      />
+      and split each cake into
+      <QuantityField
+        :model-value="tier.slicesPerCake"
+        kind="count"
+        label="Layers from each cake"
+        :min="limits.slicesPerCake.min"
+        :max="limits.slicesPerCake.max"
+        @update:model-value="
+          (n) =>
+            n !== null &&
+            editTier('Layers from each cake', (t) => {
+              t.slicesPerCake = n;
+            })
+        "
+      />{{ tier.slicesPerCake === 1 ? ' layer (no split).' : ' layers.' }}
+      <template v-if="tier.inclusion">
+        Fold in
+        <QuantityField
+          :model-value="tier.inclusion.gPerKg"
+          kind="small"
+          label="Grams of pieces for a kilogram of batter"
+          :min="1"
+          :max="limits.inclusionGPerKg.max"
+          @update:model-value="(n) => n !== null && setInclusion({ gPerKg: n })"
+        />
+        of
+        <input
+          class="text"
+          aria-label="What is folded in"
+          maxlength="80"
+          :value="tier.inclusion.name"
+          @change="
+            setInclusion({ name: ($event.target as HTMLInputElement).value.trim() || pieces.name })
+          "
+        />
+        for each {{ settings.system.mass === 'g' ? 'kilogram' : '2 lb 3 oz' }} of batter,
+        <QuantityField
+          :model-value="tier.inclusion.tempC"
+          kind="temperature"
+          label="How cold the pieces go in"
+          :min="limits.partC.min"
+          :max="limits.partC.max"
+          @update:model-value="(c) => c !== null && setInclusion({ tempC: c })"
+        />
+        cold and
+        <QuantityField
+          :model-value="tier.inclusion.waterShare"
+          kind="share"
+          label="Water in the pieces"
+          :min="0"
+          :max="1"
+          @update:model-value="(w) => w !== null && setInclusion({ waterShare: w })"
+        />
+        water.
+        <button type="button" class="key small" @click="setInclusion(null)">
+          Nothing folded in
+        </button>
+      </template>
+      <button v-else type="button" class="key small" @click="setInclusion({})">
+        Fold pieces in
+      </button>
+    </p>
+
+    <template v-if="bake && tin && bake.cakes.length > 0">
+      <div class="tins">
+        <figure v-for="cake in bake.cakes" :key="cake.index">
+          <TinDrawing
+            :tin="tin"
+            :cake="cake"
+            :sponge="sponge"
+            :px-per-mm="scale.px"
+            :high="scale.high"
+          />
+          <figcaption>
+            <FigureValue
+              :value="cake.batterG + cake.inclusionG"
+              kind="bowl"
+              :figure="`${tier.id}/cake/${cake.index}/batter`"
+              large
+            />
+            <span>
+              into tin {{ cake.index + 1 }}, for
+              {{
+                cake.layers.length === 1
+                  ? `layer ${cake.layers[0]! + 1}`
+                  : `layers ${cake.layers[0]! + 1} to ${cake.layers.at(-1)! + 1}`
+              }}
+            </span>
+            <span class="soft">
+              bakes to
+              <FigureValue
+                :value="cake.neededMm"
+                kind="thickness"
+                :figure="`${tier.id}/cake/${cake.index}/edge`"
+              />
+              at the edge;
+              <FigureValue
+                :value="cake.domeG + cake.trimG"
+                kind="bowl"
+                :figure="`${tier.id}/cake/${cake.index}/offcuts`"
+              />
+              of offcuts
+            </span>
+          </figcaption>
+        </figure>
+      </div>
+      <p class="lead">
+        Left of each tin: where the raw batter stands, {{ (fullest * 100).toFixed(0) }} % of its
+        depth (half to two thirds is the custom). Right: the height of the blade above the board,
+        dome first, then from the bottom up.
+      </p>
+
+      <IngredientList
+        v-if="tierPlan.batterRecipe.ok && recipe"
+        :title="recipe.name"
+        :ingredients="tierPlan.batterRecipe.value.ingredients"
+        :note="`${tierPlan.batterRecipe.value.factor.toFixed(2)} times the recipe${recipe.bake ? `; its own time is ${recipe.bake.minutes} min at ${showText(recipe.bake.ovenC, 'temperature', settings.system)} in a ${showText(recipe.bake.tinMm, 'size', settings.system)} tin` : ''}`"
+      />
+    </template>
+    <p v-else-if="!tierPlan.bake.ok" class="lead">{{ tierPlan.bake.problem }}</p>
+    <p v-else class="lead">
+      Nothing of this tier is baked in a tin: its layers are of other kinds.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.tins {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 6px;
+  margin: 16px 0 6px -6px;
+}
+figure {
+  margin: 0;
+  width: 290px;
+}
+figure svg {
+  display: block;
+  margin: 0 auto;
+}
+figcaption {
+  display: grid;
+  justify-items: center;
+  text-align: center;
+  margin-top: 4px;
+}
+.text {
+  font: inherit;
+  font-weight: 600;
+  color: var(--accent);
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  padding: 1px 5px;
+  field-sizing: content;
+  max-width: 16em;
+}
+</style>

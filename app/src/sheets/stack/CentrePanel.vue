@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import {
+  limits,
+  showText,
+  soakRows,
+  soakStyles,
+  widthMm,
+  type Build,
+  type Centre,
+  type Plan,
+} from '@pyrgotect/core';
+import { computed } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import FigureValue from '../../figures/FigureValue.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useSettings } from '../../stores/settings.ts';
+import OutlineFields from '../OutlineFields.vue';
+import { useSheet } from '../useSheet.ts';
+
+/** Soak of the layers, and a core through some of them that is filled. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const settings = useSettings();
+const { pantry, tier, tierPlan, editTier, choices } = useSheet(props);
+const styles = soakStyles.map((value) => ({ value, text: soakRows[value].title }));
+const layerStyles = [{ value: 'as the tier' as const, text: 'as the tier' }, ...styles];
+const fills = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));
+const soaked = computed(() => tierPlan.value.soak.reduce((sum, each) => sum + each.ml, 0));
+const core = computed(() => tierPlan.value.centre);
+function cutCore(): void {
+  const n = tier.value.layers.length;
+  const first: Centre = {
+    outline: { kind: 'round', diameterMm: Math.round(widthMm(tier.value.outline) * 0.35) },
+    fromLayer: n > 2 ? 1 : 0,
+    toLayer: Math.max(0, n - 2),
+    spreadId: tier.value.gaps[0]?.spreadId ?? tier.value.coat.spreadId,
+  };
+  editTier('Hidden centre', (t) => void (t.centre = first));
+}
+const setCentre = (change: Partial<Centre>): void =>
+  editTier('Hidden centre', (t) => {
+    if (t.centre) Object.assign(t.centre, change);
+  });
+</script>
+
+<template>
+  <div data-test="centre">
+    <h2>Soak</h2>
+    <p class="sentence">
+      Every layer gets
+      <ChoiceField
+        :model-value="tier.soak"
+        label="Soak of every layer"
+        :options="styles"
+        @update:model-value="(v) => editTier('Soak', (t) => void (t.soak = v))"
+      /><template v-if="soaked > 0"
+        >: <FigureValue :value="soaked" kind="volume" :figure="`${tier.id}/soak`" /> of syrup in
+        all</template
+      >.
+    </p>
+    <table v-if="soaked > 0" class="soaks">
+      <tbody>
+        <tr v-for="(each, i) in tierPlan.soak" :key="i">
+          <template v-if="tier.layers[i]!.otherId === null">
+            <th scope="row">layer {{ i + 1 }}</th>
+            <td>
+              <ChoiceField
+                :model-value="tier.layers[i]!.soak ?? 'as the tier'"
+                :label="`Soak of layer ${i + 1}`"
+                :options="layerStyles"
+                @update:model-value="
+                  (v) =>
+                    editTier(
+                      'Soak of a layer',
+                      (t) => void (t.layers[i]!.soak = v === 'as the tier' ? null : v),
+                    )
+                "
+              />
+            </td>
+            <td>{{ showText(each.ml, 'volume', settings.system) }}</td>
+            <td class="soft">
+              keeps {{ Math.round(each.strength * 100) }} % of its strength (estimate)
+            </td>
+          </template>
+        </tr>
+      </tbody>
+    </table>
+
+    <h2>Hidden centre</h2>
+    <template v-if="tier.centre">
+      <p class="sentence">
+        A core is cut through layer
+        <QuantityField
+          :model-value="tier.centre.fromLayer + 1"
+          kind="count"
+          label="Lowest layer of the core"
+          :min="1"
+          :max="tier.centre.toLayer + 1"
+          @update:model-value="(n) => n !== null && setCentre({ fromLayer: n - 1 })"
+        />
+        to
+        <QuantityField
+          :model-value="tier.centre.toLayer + 1"
+          kind="count"
+          label="Uppermost layer of the core"
+          :min="tier.centre.fromLayer + 1"
+          :max="tier.layers.length"
+          @update:model-value="(n) => n !== null && setCentre({ toLayer: n - 1 })"
+        />.
+        <OutlineFields
+          :outline="tier.centre.outline"
+          subject="It"
+          :least="limits.coreMm.min"
+          @change="(outline) => setCentre({ outline })"
+        />
+        It is filled with
+        <ChoiceField
+          :model-value="tier.centre.spreadId"
+          label="What fills the core"
+          :options="fills"
+          @update:model-value="(spreadId) => setCentre({ spreadId })"
+        />.
+      </p>
+      <p v-if="core" class="sentence">
+        <FigureValue :value="core.fillG" kind="small" :figure="`${tier.id}/centre`" /> go in, and
+        <b>{{ showText(core.spongeG, 'small', settings.system) }}</b> of sponge come out;
+        {{ core.floorLayers === 0 ? 'no floor' : `${core.floorLayers} below as its floor` }},
+        {{ core.lidLayers === 0 ? 'no lid' : `${core.lidLayers} above as its lid` }}.
+      </p>
+      <p>
+        <button
+          type="button"
+          class="key small"
+          @click="editTier('No hidden centre', (t) => void (t.centre = null))"
+        >
+          No hidden centre
+        </button>
+      </p>
+    </template>
+    <p v-else>
+      <button type="button" class="key" data-test="cut-core" @click="cutCore">
+        Cut a core and fill it
+      </button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.soaks {
+  border-collapse: collapse;
+}
+.soaks th,
+.soaks td {
+  text-align: left;
+  font-weight: 400;
+  padding: 3px 16px 3px 0;
+  border-top: 1px solid var(--line);
+}
+</style>

@@ -1,0 +1,257 @@
+<script setup lang="ts">
+import {
+  limits,
+  setGap,
+  showText,
+  type Build,
+  type Gap,
+  type Pieces,
+  type Plan,
+} from '@pyrgotect/core';
+import { computed } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import FigureValue from '../../figures/FigureValue.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useSettings } from '../../stores/settings.ts';
+import { useSheet } from '../useSheet.ts';
+
+/** Each filling under what rests on it: how it settles, what lies in it, what keeps it in place. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const settings = useSettings();
+const { store, pantry, tier, tierPlan, editTier, choices } = useSheet(props);
+const gapPlans = computed(() => (tierPlan.value.gaps.ok ? tierPlan.value.gaps.value : []));
+const loads = computed(() => tierPlan.value.loads ?? []);
+const sauces = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));
+const temps = [
+  { value: 'room' as const, text: 'at room temperature' },
+  { value: 'cold' as const, text: 'with everything cold' },
+];
+const berries: Pieces = {
+  name: 'fruit pieces',
+  how: 'packed',
+  densityGPerMl: 0.95,
+  share: 0.58,
+  gPerCm2: 0.5,
+  allergens: [],
+};
+const hows = [
+  { value: 'packed' as const, text: 'packed, the filling in the voids' },
+  { value: 'scattered' as const, text: 'scattered' },
+];
+const change = (index: number, label: string, to: Partial<Gap>): void =>
+  editTier(label, (t) => setGap(t, index, to));
+const setPieces = (index: number, to: Partial<Pieces> | null): void =>
+  change(index, 'Pieces in the filling', {
+    pieces: to === null ? null : { ...(tier.value.gaps[index]!.pieces ?? berries), ...to },
+  });
+const rows = computed(() => tier.value.gaps.map((gap, index) => ({ gap, index })).reverse());
+const creeping = computed(() => loads.value.filter((load) => !load.holds).length);
+const summary = computed(() => {
+  if (tier.value.gaps.length === 0) return 'One layer: nothing to fill';
+  if (loads.value.length === 0) return 'What rests on the fillings is not known yet';
+  return creeping.value === 0
+    ? 'Every filling holds what rests on it'
+    : `${creeping.value} of ${loads.value.length} fillings creep out`;
+});
+</script>
+
+<template>
+  <div data-test="fillings">
+    <h2>{{ summary }}</h2>
+    <p class="sentence">
+      It is stacked
+      <ChoiceField
+        :model-value="tier.stackedAt"
+        label="Stacked at"
+        :options="temps"
+        @update:model-value="(v) => editTier('Stacked cold or not', (t) => void (t.stackedAt = v))"
+      />
+      and rests under
+      <QuantityField
+        :model-value="tier.restG"
+        kind="bowl"
+        label="Weight it rests under"
+        :min="limits.restG.min"
+        :max="limits.restG.max"
+        @update:model-value="
+          (g) => g !== null && editTier('Weight it rests under', (t) => void (t.restG = g))
+        "
+      />
+      of weight.
+    </p>
+    <ul>
+      <li
+        v-for="{ gap, index } in rows"
+        :key="index"
+        :class="{ chosen: store.selected === `${tier.id}/gap/${index}` }"
+      >
+        <p v-if="loads[index]" class="verdict">
+          <b>Filling {{ index + 1 }}</b>
+          <template v-if="loads[index].holds">
+            holds {{ showText(loads[index].aboveG, 'weight', settings.system) }}:
+            <FigureValue
+              :value="loads[index].settledMm"
+              kind="thickness"
+              :figure="`${tier.id}/gap/${index}/settled`"
+            />
+          </template>
+          <template v-else>
+            creeps under {{ showText(loads[index].aboveG, 'weight', settings.system) }}:
+            {{ showText(gap.heightMm, 'thickness', settings.system) }} settle to
+            <FigureValue
+              :value="loads[index].settledMm"
+              kind="thickness"
+              :figure="`${tier.id}/gap/${index}/settled`"
+            /><template v-if="loads[index].bulgeMl > 0.5"
+              >, {{ showText(loads[index].bulgeMl, 'volume', settings.system) }} stand out at the
+              edge</template
+            >
+          </template>
+        </p>
+        <p class="sentence tight">
+          Kept
+          <QuantityField
+            :model-value="gap.setbackMm"
+            kind="thickness"
+            :label="`Filling ${index + 1} short of the edge by`"
+            :min="limits.setbackMm.min"
+            :max="limits.setbackMm.max"
+            @update:model-value="(mm) => mm !== null && change(index, 'Setback', { setbackMm: mm })"
+          />
+          short of the edge
+          <button
+            v-if="loads[index] && loads[index].flushMm > 0.5"
+            type="button"
+            class="key small"
+            @click="change(index, 'Setback', { setbackMm: Math.ceil(loads[index]!.flushMm) })"
+          >
+            {{ showText(loads[index].flushMm, 'thickness', settings.system) }} arrives flush
+          </button>
+          <template v-if="gap.pieces">
+            with
+            <input
+              class="text"
+              :aria-label="`Pieces in filling ${index + 1}`"
+              maxlength="80"
+              :value="gap.pieces.name"
+              @change="
+                setPieces(index, {
+                  name: ($event.target as HTMLInputElement).value.trim() || berries.name,
+                })
+              "
+            />,
+            <ChoiceField
+              :model-value="gap.pieces.how"
+              :label="`How the pieces lie in filling ${index + 1}`"
+              :options="hows"
+              @update:model-value="(how) => setPieces(index, { how })"
+            />:
+            <QuantityField
+              v-if="gap.pieces.how === 'packed'"
+              :model-value="gap.pieces.share"
+              kind="share"
+              :label="`Share of filling ${index + 1} that is pieces`"
+              :min="limits.packing.min"
+              :max="limits.packing.max"
+              @update:model-value="(share) => share !== null && setPieces(index, { share })"
+            />
+            <template v-else>
+              <QuantityField
+                :model-value="gap.pieces.gPerCm2"
+                kind="factor"
+                :label="`Grams of pieces to the square centimetre on layer ${index + 1}`"
+                :min="limits.gPerCm2.min"
+                :max="limits.gPerCm2.max"
+                @update:model-value="(gPerCm2) => gPerCm2 !== null && setPieces(index, { gPerCm2 })"
+              />
+              g/cm²
+            </template>
+            <template v-if="gapPlans[index]">
+              (<FigureValue
+                :value="gapPlans[index].piecesG"
+                kind="small"
+                :figure="`${tier.id}/gap/${index}/pieces`"
+              />)
+            </template>
+            <button type="button" class="key small" @click="setPieces(index, null)">
+              no pieces
+            </button>
+          </template>
+          <button v-else type="button" class="key small" @click="setPieces(index, {})">
+            with pieces
+          </button>
+          <template v-if="gap.drizzle">
+            and
+            <QuantityField
+              :model-value="gap.drizzle.gPerCm2"
+              kind="factor"
+              :label="`Grams of sauce to the square centimetre on layer ${index + 1}`"
+              :min="limits.gPerCm2.min"
+              :max="limits.gPerCm2.max"
+              @update:model-value="
+                (g) =>
+                  g !== null && change(index, 'Sauce', { drizzle: { ...gap.drizzle!, gPerCm2: g } })
+              "
+            />
+            g/cm² of
+            <ChoiceField
+              :model-value="gap.drizzle.spreadId"
+              :label="`Sauce on layer ${index + 1}`"
+              :options="sauces"
+              @update:model-value="
+                (spreadId) => change(index, 'Sauce', { drizzle: { ...gap.drizzle!, spreadId } })
+              "
+            />
+            <button
+              type="button"
+              class="key small"
+              @click="change(index, 'Sauce', { drizzle: null })"
+            >
+              no sauce
+            </button>
+          </template>
+          <button
+            v-else
+            type="button"
+            class="key small"
+            @click="
+              change(index, 'Sauce', {
+                drizzle: { spreadId: sauces.at(-1)?.value ?? gap.spreadId, gPerCm2: 0.15 },
+              })
+            "
+          >
+            with sauce
+          </button>
+        </p>
+      </li>
+    </ul>
+    <p class="lead">
+      A soft filling spreads until it holds, its volume unchanged; what it loses in height is in the
+      finished height. Stiffness is an estimate and changes with temperature.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  margin: 10px 0 0;
+  padding: 0;
+}
+li {
+  border-top: 1px solid var(--line);
+  border-left: 4px solid transparent;
+  padding: 6px 0 8px 8px;
+}
+li.chosen {
+  border-left-color: var(--accent);
+}
+.verdict {
+  margin: 0;
+}
+.tight {
+  font-size: 15px;
+  line-height: 1.95;
+  max-width: none;
+}
+</style>

@@ -1,0 +1,381 @@
+<script setup lang="ts">
+import {
+  grow,
+  limits,
+  setGap,
+  setLayerCount,
+  setLayerHeight,
+  setGapHeight,
+  newLayer,
+  smallestBoard,
+  levellings,
+  turnsTop,
+  type Build,
+  type Layer,
+  type Outline,
+  type Plan,
+} from '@pyrgotect/core';
+import { computed } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import FigureValue from '../../figures/FigureValue.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { setThickness, thicknessOfPart } from '../../parts/part-edits.ts';
+import OutlineFields from '../OutlineFields.vue';
+import { useSheet } from '../useSheet.ts';
+
+const props = defineProps<{ build: Build; plan: Plan }>();
+const { store, pantry, tier, tierPlan, editTier, choices, sized } = useSheet(props);
+
+const fills = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));
+const sponges = computed(() => choices(pantry.pantry.sponges));
+const boards = computed(() => sized(pantry.pantry.boards));
+/** One value when all agree, null when they differ. */
+const common = <T,>(values: T[]): T | null =>
+  values.length > 0 && values.every((v) => v === values[0]) ? values[0]! : null;
+const layerMm = computed(() => common(tier.value.layers.map((l) => l.heightMm)));
+const gapMm = computed(() => common(tier.value.gaps.map((g) => g.heightMm)));
+const damMm = computed(() => common(tier.value.gaps.map((g) => g.damMm)));
+const fillId = computed(() => common(tier.value.gaps.map((g) => g.spreadId)) ?? 'mixed');
+const mixed = { value: 'mixed', text: 'several fillings' };
+const levelText = {
+  'cut all': 'all domes cut off, every layer the right way up',
+  'cut all, top inverted': 'all domes cut off, the top layer upside down',
+  'cut none': 'the domes left on and filled round',
+  'cut none, top inverted': 'the domes left on, the top layer upside down',
+} as const;
+const levels = levellings.map((value) => ({ value, text: levelText[value] }));
+
+interface Row {
+  id: string;
+  kind: 'layer' | 'gap';
+  index: number;
+}
+/** From the top down, as the cake is seen. */
+const rows = computed<Row[]>(() => {
+  const list: Row[] = [];
+  tier.value.layers.forEach((_, i) => {
+    list.push({ id: `${tier.value.id}/layer/${i}`, kind: 'layer', index: i });
+    if (i < tier.value.gaps.length)
+      list.push({ id: `${tier.value.id}/gap/${i}`, kind: 'gap', index: i });
+  });
+  return list.reverse();
+});
+const ownSponge = 'own';
+const kinds = computed(() => [
+  {
+    value: ownSponge,
+    text: pantry.pantry.sponges.find((row) => row.id === tier.value.spongeId)?.name ?? 'sponge',
+  },
+  ...choices(pantry.pantry.others),
+]);
+const otherOf = (i: number) =>
+  tierPlan.value.others.ok ? tierPlan.value.others.value.find((o) => o.index === i) : undefined;
+/** What a layer is made of; another kind comes with its own thickness. */
+function setKind(index: number, id: string): void {
+  const row = pantry.pantry.others.find((other) => other.id === id);
+  editTier('Kind of layer', (t) => {
+    const layer = t.layers[index]!;
+    const fresh = newLayer(row && row.form !== 'crepe' ? row.thicknessMm : layer.heightMm);
+    t.layers[index] = {
+      ...fresh,
+      heightMm: Math.max(limits.layerMm.min, fresh.heightMm),
+      otherId: row?.id ?? null,
+      between:
+        row?.form === 'crepe'
+          ? { spreadId: t.gaps[0]?.spreadId ?? t.coat.spreadId, heightMm: 2 }
+          : null,
+      inset: row?.form === 'mousse' ? { heightMm: 12, marginMm: 12 } : null,
+    };
+  });
+}
+const setLayer = (index: number, change: Partial<Layer>): void =>
+  editTier('Layer', (t) => void Object.assign(t.layers[index]!, change));
+const isInverted = (i: number): boolean =>
+  (i === tier.value.layers.length - 1 && turnsTop(tier.value)) !== tier.value.layers[i]!.flipped;
+const cakeOf = (i: number): number | null => {
+  if (!tierPlan.value.bake.ok) return null;
+  const cake = tierPlan.value.bake.value.cakes.find((c) => c.layers.includes(i));
+  return cake ? cake.index + 1 : null;
+};
+const gapPlan = (i: number) => (tierPlan.value.gaps.ok ? tierPlan.value.gaps.value[i] : undefined);
+
+/** Another size of cake: the tin of that size if there is one, and a board that carries it. */
+function setOutline(outline: Outline): void {
+  store.edit('Size of the cake', (draft) => {
+    const target = draft.tiers.find((t) => t.id === tier.value.id)!;
+    target.outline = outline;
+    const same = (a: Outline, b: Outline): boolean => JSON.stringify(a) === JSON.stringify(b);
+    const tin = pantry.pantry.tins.find((t) => same(t.outline, outline));
+    if (tin) target.tinId = tin.id;
+    const coat = tierPlan.value.coat.ok ? tierPlan.value.coat.value : null;
+    const finished = grow(outline, (coat?.crumbMm ?? 0) + (coat?.sideMm ?? 0));
+    const board = finished && smallestBoard(pantry.pantry.boards, finished);
+    if (board) draft.boardId = board.id;
+  });
+}
+</script>
+
+<template>
+  <div>
+    <p class="sentence">
+      Stack
+      <QuantityField
+        :model-value="tier.layers.length"
+        kind="count"
+        label="Number of layers"
+        :min="limits.layers.min"
+        :max="limits.layers.max"
+        @update:model-value="
+          (n) => n !== null && editTier('Number of layers', (t) => setLayerCount(t, n))
+        "
+      />
+      layers of
+      <ChoiceField
+        :model-value="tier.spongeId"
+        label="Sponge"
+        :options="sponges"
+        @update:model-value="
+          (id) =>
+            editTier('Sponge', (t) => {
+              t.spongeId = id;
+            })
+        "
+      />, each
+      <QuantityField
+        :model-value="layerMm"
+        auto="as listed"
+        kind="thickness"
+        label="Thickness of every layer"
+        :min="limits.layerMm.min"
+        :max="limits.layerMm.max"
+        @update:model-value="
+          (mm) =>
+            mm !== null && editTier('All layers thickness', (t) => setLayerHeight(t, null, mm))
+        "
+      />
+      thick<template v-if="tier.gaps.length > 0"
+        >, with
+        <QuantityField
+          :model-value="gapMm"
+          auto="as listed"
+          kind="thickness"
+          label="Thickness of every filling"
+          :min="limits.gapMm.min"
+          :max="limits.gapMm.max"
+          @update:model-value="
+            (mm) =>
+              mm !== null && editTier('All fillings thickness', (t) => setGapHeight(t, null, mm))
+          " />
+        of
+        <ChoiceField
+          :model-value="fillId"
+          label="Filling everywhere"
+          :options="fillId === 'mixed' ? [mixed, ...fills] : fills"
+          @update:model-value="
+            (id) => id !== 'mixed' && editTier('Filling', (t) => setGap(t, null, { spreadId: id }))
+          " />
+        between them and a dam of
+        <QuantityField
+          :model-value="damMm"
+          auto="as listed"
+          kind="thickness"
+          label="Width of every dam"
+          :min="limits.damMm.min"
+          :max="limits.damMm.max"
+          @update:model-value="
+            (mm) => mm !== null && editTier('Dams', (t) => setGap(t, null, { damMm: mm }))
+          " /></template
+      >.
+      <OutlineFields :outline="tier.outline" @change="setOutline" />
+      It stands on the
+      <ChoiceField
+        :model-value="build.boardId"
+        label="Board"
+        :options="boards"
+        @update:model-value="
+          (id) =>
+            store.edit('Board', (d) => {
+              d.boardId = id;
+            })
+        "
+      />;
+      <ChoiceField
+        :model-value="tier.levelling"
+        label="Levelling"
+        :options="levels"
+        @update:model-value="
+          (v) =>
+            editTier('Levelling', (t) => {
+              t.levelling = v;
+            })
+        "
+      />.
+    </p>
+
+    <h2>From the top down</h2>
+    <table class="ladder">
+      <thead class="visually-hidden">
+        <tr>
+          <th>part</th>
+          <th>thickness</th>
+          <th>material</th>
+          <th>dam</th>
+          <th>weight</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="row in rows"
+          :key="row.id"
+          :class="[row.kind, { chosen: store.selected === row.id }]"
+          @click="store.selected = row.id"
+        >
+          <th scope="row">
+            {{ row.kind === 'layer' ? `layer ${row.index + 1}` : `filling ${row.index + 1}` }}
+          </th>
+          <td>
+            <QuantityField
+              :model-value="thicknessOfPart(build, row.id)"
+              kind="thickness"
+              :label="`Thickness of ${row.kind === 'layer' ? 'layer' : 'filling'} ${row.index + 1}`"
+              :min="row.kind === 'layer' ? limits.layerMm.min : limits.gapMm.min"
+              :max="row.kind === 'layer' ? limits.layerMm.max : limits.gapMm.max"
+              @update:model-value="(mm) => mm !== null && setThickness(row.id, mm, false)"
+            />
+          </td>
+          <td v-if="row.kind === 'layer'" colspan="3" class="soft">
+            <ChoiceField
+              :model-value="tier.layers[row.index]!.otherId ?? ownSponge"
+              :label="`What layer ${row.index + 1} is`"
+              :options="kinds"
+              @update:model-value="(id) => setKind(row.index, id)"
+            />
+            <template v-if="tier.layers[row.index]!.otherId === null">
+              from cake {{ cakeOf(row.index) ?? '–' }}</template
+            ><template v-if="tier.layers[row.index]!.otherId === null && isInverted(row.index)"
+              >, upside down</template
+            >
+            <template v-if="otherOf(row.index) && tier.layers[row.index]!.between">
+              {{ ' ' }}{{ otherOf(row.index)!.count }} of them,
+              <QuantityField
+                :model-value="tier.layers[row.index]!.between!.heightMm"
+                kind="fine"
+                :label="`Filling between the pieces of layer ${row.index + 1}`"
+                :min="limits.betweenMm.min"
+                :max="limits.betweenMm.max"
+                @update:model-value="
+                  (mm) =>
+                    mm !== null &&
+                    setLayer(row.index, {
+                      between: { ...tier.layers[row.index]!.between!, heightMm: mm },
+                    })
+                "
+              />
+              between
+            </template>
+            <template v-else-if="otherOf(row.index) && otherOf(row.index)!.count > 1">
+              {{ ' ' }}{{ otherOf(row.index)!.count }} on each other
+            </template>
+            <template v-if="tier.layers[row.index]!.inset">
+              round a sponge disc
+              <QuantityField
+                :model-value="tier.layers[row.index]!.inset!.heightMm"
+                kind="thickness"
+                :label="`Thickness of the sponge inside layer ${row.index + 1}`"
+                :min="limits.insetMm.min"
+                :max="limits.insetMm.max"
+                @update:model-value="
+                  (mm) =>
+                    mm !== null &&
+                    setLayer(row.index, {
+                      inset: { ...tier.layers[row.index]!.inset!, heightMm: mm },
+                    })
+                "
+              />
+            </template>
+          </td>
+          <template v-else>
+            <td>
+              <ChoiceField
+                :model-value="tier.gaps[row.index]!.spreadId"
+                :label="`What filling ${row.index + 1} is`"
+                :options="fills"
+                @update:model-value="
+                  (id) => editTier('Filling', (t) => setGap(t, row.index, { spreadId: id }))
+                "
+              />
+            </td>
+            <td class="dam">
+              dam
+              <QuantityField
+                :model-value="tier.gaps[row.index]!.damMm"
+                kind="thickness"
+                :label="`Dam of filling ${row.index + 1}`"
+                :min="limits.damMm.min"
+                :max="limits.damMm.max"
+                @update:model-value="
+                  (mm) => mm !== null && editTier('Dam', (t) => setGap(t, row.index, { damMm: mm }))
+                "
+              />
+            </td>
+            <td class="grams">
+              <FigureValue
+                v-if="gapPlan(row.index)"
+                :value="gapPlan(row.index)!.fillingG"
+                kind="small"
+                :figure="`${row.id}/filling`"
+              />
+              <template v-if="gapPlan(row.index) && gapPlan(row.index)!.damG > 0">
+                +
+                <FigureValue
+                  :value="gapPlan(row.index)!.damG"
+                  kind="small"
+                  :figure="`${row.id}/dam`"
+                />
+              </template>
+            </td>
+          </template>
+        </tr>
+      </tbody>
+    </table>
+    <p class="lead">
+      Drag a boundary in the drawing, or choose a part with [ and ] and press + or −. With Shift all
+      layers, or all fillings, go alike. {{ (tierPlan.stack.fillingShare * 100).toFixed(0) }} % of
+      the stack is filling.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.ladder {
+  border-collapse: collapse;
+  width: 100%;
+}
+tr {
+  border-top: 1px solid var(--line);
+}
+th,
+td {
+  text-align: left;
+  padding: 4px 10px 4px 8px;
+  font-weight: 400;
+  white-space: nowrap;
+}
+th {
+  width: 84px;
+  border-left: 4px solid transparent;
+}
+tr.gap {
+  background: color-mix(in srgb, var(--oat) 45%, transparent);
+}
+tr.chosen th {
+  border-color: var(--accent);
+  font-weight: 700;
+}
+.grams {
+  text-align: right;
+}
+td :deep(select) {
+  max-width: 13.5em;
+}
+</style>

@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { showText, type Build, type Layer, type Plan } from '@pyrgotect/core';
+import { computed } from 'vue';
+import { useSettings } from '../../stores/settings.ts';
+import { useSheet } from '../useSheet.ts';
+import LevelDial from './LevelDial.vue';
+import RimReadings from './RimReadings.vue';
+import { hourText, useLevel } from './useLevel.ts';
+
+/** A dial for each layer, with its rim readings, the turn it gets, and the wedge that remains. */
+const props = defineProps<{ build: Build; plan: Plan; big?: boolean }>();
+const settings = useSettings();
+const { tier, editTier, store } = useSheet(props);
+const { measured, best, now, wedge, order } = useLevel(tier);
+const mm = (value: number): string => showText(value, 'thickness', settings.system);
+/** Tilts are a matter of tenths. */
+const fine = (value: number): string => showText(value, 'fine', settings.system);
+const eight = computed(() => tier.value.layers.some((layer) => layer.rimMm.length === 8));
+
+const setLayer = (index: number, label: string, change: Partial<Layer>): void =>
+  editTier(label, (t) => void Object.assign(t.layers[index]!, change));
+function turnAll(): void {
+  const found = best.value;
+  if (!found) return;
+  editTier('Turn the layers level', (t) => {
+    measured.value.forEach(({ index }, k) => (t.layers[index]!.turnSteps = found.turns[k]!));
+  });
+}
+function turnBack(): void {
+  editTier('Turns taken back', (t) => t.layers.forEach((layer) => (layer.turnSteps = null)));
+}
+function stackInOrder(): void {
+  const advice = order.value;
+  if (!advice || measured.value.length !== tier.value.layers.length) return;
+  editTier('Order of the layers', (t) => {
+    t.layers = advice.order.map((i) => JSON.parse(JSON.stringify(t.layers[i])) as Layer);
+  });
+}
+function readings(count: 4 | 8): void {
+  editTier(`${count} readings a rim`, (t) => {
+    for (const layer of t.layers) {
+      const { rimMm } = layer;
+      if (count === 8 && rimMm.length !== 8)
+        layer.rimMm = Array.from({ length: 8 }, (_, i) =>
+          i % 2 === 0 ? (rimMm[i / 2] ?? null) : null,
+        );
+      if (count === 4 && rimMm.length === 8) layer.rimMm = [0, 2, 4, 6].map((i) => rimMm[i]!);
+    }
+  });
+}
+const isBest = computed(() => best.value !== null && now.value.tiltMm <= best.value.tiltMm + 0.005);
+const freeOrder = computed(
+  () =>
+    order.value !== null &&
+    measured.value.length === tier.value.layers.length &&
+    order.value.order.some((layer, place) => layer !== place),
+);
+const summary = computed(() => {
+  const n = measured.value.length;
+  if (n === 0) return 'Measure the layers round their rims';
+  if (n === 1) return `Layer ${measured.value[0]!.index + 1} alone: measure the others too`;
+  if (now.value.tiltMm < 0.25) return 'It stands level';
+  return `It leans by ${mm(now.value.tiltMm)} to either side`;
+});
+</script>
+
+<template>
+  <div data-test="level-solver" :class="{ big }">
+    <h2 data-test="level-summary" aria-live="polite">{{ summary }}</h2>
+    <p v-if="measured.length > 1 && now.tiltMm >= 0.25" class="sentence">
+      As they are turned now, <b>{{ showText(wedge.massG, 'small', settings.system) }}</b> more of
+      the top filling levels it, thickest at <b>{{ hourText(wedge.thickAtHour) }}</b>, nothing
+      opposite.
+    </p>
+    <p v-if="best && !isBest" class="row">
+      <button type="button" class="key solid" data-test="turn-all" @click="turnAll">
+        Turn them level
+      </button>
+      <span class="soft">leaves {{ best.tiltMm < 0.05 ? 'nothing' : mm(best.tiltMm) }}</span>
+    </p>
+    <p v-else-if="best" class="lead">
+      No other turns in steps of 15° leave less.
+      <button type="button" class="key small" @click="turnBack">Take the turns back</button>
+    </p>
+
+    <ol class="dials">
+      <li
+        v-for="(layer, i) in tier.layers"
+        :key="i"
+        :class="{ chosen: store.selected === `${tier.id}/layer/${i}` }"
+      >
+        <LevelDial
+          :rim="layer.rimMm"
+          :turn="layer.turnSteps ?? 0"
+          :flipped="layer.flipped"
+          :label="`Turn of layer ${i + 1}`"
+          :size="big ? 132 : 104"
+          @turn="(turnSteps) => setLayer(i, `Turn of layer ${i + 1}`, { turnSteps })"
+        />
+        <div>
+          <b>Layer {{ i + 1 }}</b>
+          <button
+            type="button"
+            class="key small flip"
+            :aria-pressed="layer.flipped"
+            @click="setLayer(i, `Layer ${i + 1} turned over`, { flipped: !layer.flipped })"
+          >
+            {{ layer.flipped ? 'upside down' : 'right way up' }}
+          </button>
+          <RimReadings
+            :layer="layer"
+            :number="i + 1"
+            :big="big"
+            @change="(rimMm) => setLayer(i, `Rim of layer ${i + 1}`, { rimMm })"
+          />
+          <p v-for="m in measured.filter((x) => x.index === i)" :key="m.index" class="soft">
+            mean {{ mm(m.solve.fit.meanMm) }}, tilt {{ m.solve.fit.tiltMm.toFixed(1) }} mm, uneven
+            by {{ m.solve.fit.roughMm.toFixed(1) }} mm
+          </p>
+        </div>
+      </li>
+    </ol>
+    <p v-if="freeOrder && order" class="row">
+      <button type="button" class="key small" @click="stackInOrder">
+        Stack as {{ order.order.map((k) => k + 1).join(', ') }} from the bottom
+      </button>
+      <span class="soft"
+        >where the order is free: sturdy and flat below, the smoothest face on top</span
+      >
+    </p>
+    <p class="lead">
+      The orange stick is each layer’s mark, its 12 o’clock when it was measured; the green arc is
+      its high side. Turn a dial by hand to see what it leaves.
+      <button type="button" class="key small" @click="readings(eight ? 4 : 8)">
+        {{ eight ? 'Four readings a rim' : 'Eight readings a rim' }}
+      </button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.dials {
+  list-style: none;
+  margin: 12px 0 0;
+  padding: 0;
+  display: flex;
+  flex-direction: column-reverse;
+}
+.dials li {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding: 4px 0 4px 6px;
+  border-left: 4px solid transparent;
+}
+.dials li.chosen {
+  border-left-color: var(--accent);
+}
+.dials p {
+  margin: 3px 0 0;
+  font-size: 13.5px;
+}
+.flip {
+  margin-left: 10px;
+}
+.row {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  margin-top: 8px;
+}
+.big .row .key {
+  font-size: 20px;
+  padding: 12px 20px;
+}
+.big .flip {
+  font-size: 16px;
+  padding: 8px 14px;
+}
+</style>

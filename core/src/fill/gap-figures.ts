@@ -1,0 +1,85 @@
+import type { Tier } from '../build/types.ts';
+import type { Spread } from '../pantry/types.ts';
+import { FigureBook, given, read } from '../working/figures.ts';
+import type { GapPlan } from './gaps.ts';
+import type { GapLoad } from './load.ts';
+
+/** Enters what each gap takes and how it settles. */
+export function enterGaps(
+  book: FigureBook,
+  tier: Tier,
+  gaps: readonly GapPlan[],
+  loads: readonly GapLoad[] | null,
+  spreadOf: (id: string) => Spread,
+): void {
+  for (const gap of gaps) {
+    const id = `${tier.id}/gap/${gap.index}`;
+    const n = gap.index + 1;
+    const spread = spreadOf(gap.spreadId);
+    book.add(
+      `${id}/filling`,
+      `Filling on layer ${n}`,
+      gap.fillingG,
+      'small',
+      'The area inside dam and setback (the whole cake where there are none) times the thickness as it is spread, less what pieces and sauce displace, with what fills up round a dome; times density.',
+      [
+        given('area', gap.areaMm2, 'area'),
+        given('thickness as spread', gap.heightMm, 'thickness'),
+        ...(gap.piecesMl > 0 ? [given('displaced by pieces', gap.piecesMl, 'volume')] : []),
+        ...(gap.drizzleMl > 0 ? [given('displaced by sauce', gap.drizzleMl, 'volume')] : []),
+        ...(gap.domeMl > 0 ? [given('round the domes', gap.domeMl, 'volume')] : []),
+        read('spreads', spread, 'densityGPerMl', 'density', 'density'),
+      ],
+    );
+    if (gap.damG > 0)
+      book.add(
+        `${id}/dam`,
+        `Dam on layer ${n}`,
+        gap.damG,
+        'small',
+        'The ring between the filling and the edge (or the setback), times the thickness of the gap, times density.',
+        [
+          given('volume of the ring', gap.damMl, 'volume'),
+          given('height', gap.heightMm, 'thickness'),
+          read('spreads', spreadOf(tier.coat.spreadId), 'densityGPerMl', 'density', 'density'),
+        ],
+      );
+    if (gap.piecesG > 0) {
+      const pieces = tier.gaps[gap.index]!.pieces!;
+      book.add(
+        `${id}/pieces`,
+        `${pieces.name} on layer ${n}`,
+        gap.piecesG,
+        'small',
+        pieces.how === 'packed'
+          ? 'They fill their share of the gap; the filling takes the voids between them.'
+          : 'So much to the square centimetre over the filled area.',
+        [
+          given('area', gap.areaMm2, 'area'),
+          pieces.how === 'packed'
+            ? given('share of the gap', pieces.share, 'share')
+            : given('grams to the cm²', pieces.gPerCm2, 'factor'),
+          given('their density', pieces.densityGPerMl, 'density'),
+        ],
+      );
+    }
+    const load = loads?.[gap.index];
+    if (load)
+      book.add(
+        `${id}/settled`,
+        `Filling ${n} when it has settled`,
+        load.settledMm,
+        'thickness',
+        'A filling holds while the load is below 2·pi·stress·r³/(3·thickness), its dam’s part added. Above that it spreads, its volume unchanged, until it holds again or stands out over the edge.',
+        [
+          given('thickness as spread', gap.heightMm, 'thickness'),
+          given('weight above', load.aboveG, 'bowl'),
+          given('load, N', load.loadN, 'factor'),
+          given('holds up to, N', load.holdsN, 'factor'),
+          tier.stackedAt === 'cold'
+            ? read('spreads', spread, 'stress4Pa', 'stiffness at 4 °C', 'pressure')
+            : read('spreads', spread, 'stress21Pa', 'stiffness at 21 °C', 'pressure'),
+        ],
+      );
+  }
+}

@@ -1,0 +1,176 @@
+import type { Gap, Tier } from '../build/types.ts';
+import { equivalentRadiusMm, grow } from '../outline/outline.ts';
+import type { Spread } from '../pantry/types.ts';
+import { phrase, type Phrase } from '../units/phrase.ts';
+import type { Caution } from '../working/cautions.ts';
+import { flushSetbackMm, holdsInDamN, holdsN, settle, stressAt } from './squeeze.ts';
+
+/** What the weight above does to one filling. */
+export interface GapLoad {
+  aboveG: number;
+  loadN: number;
+  holdsN: number;
+  holds: boolean;
+  settledMm: number;
+  bulgeMl: number;
+  /** Keep the filling so far from the edge and it arrives flush; 0 where it holds. */
+  flushMm: number;
+}
+
+export const stackC = { room: 21, cold: 4 } as const;
+/** Newtons to the gram. */
+export const nPerG = 0.00981;
+/** Packed pieces bear on each other and keep the gap open from this share on. */
+const bearingShare = 0.5;
+
+interface Holding {
+  stressPa: number;
+  spreadMm: number;
+  edgeMm: number;
+  holds: number;
+}
+
+/** Capacity of a gap, the dam's part spread over the filling as yield stress it would need. */
+function holding(
+  tier: Tier,
+  gap: Gap,
+  damMm: number,
+  tempC: number,
+  spreadOf: (id: string) => Spread,
+): Holding {
+  const edgeMm = equivalentRadiusMm(tier.outline);
+  const radius = (offMm: number): number => {
+    const inner = offMm > 0 ? grow(tier.outline, -offMm) : tier.outline;
+    return inner ? equivalentRadiusMm(inner) : 0;
+  };
+  const spread = spreadOf(gap.spreadId);
+  const filling = stressAt(spread.stress21Pa, spread.stress4Pa, tempC);
+  if (damMm <= 0) {
+    const r = radius(gap.setbackMm);
+    return { stressPa: filling, spreadMm: r, edgeMm, holds: holdsN(filling, r, gap.heightMm) };
+  }
+  const coat = spreadOf(tier.coat.spreadId);
+  const dam = stressAt(coat.stress21Pa, coat.stress4Pa, tempC);
+  const holds = holdsInDamN(filling, dam, radius(gap.setbackMm + damMm), damMm, gap.heightMm);
+  const outer = Math.max(1, radius(gap.setbackMm)) / 1000;
+  const stressPa = (holds * 3 * (gap.heightMm / 1000)) / (2 * Math.PI * outer ** 3);
+  return { stressPa, spreadMm: outer * 1000, edgeMm, holds };
+}
+
+/**
+ * Settled thickness, bulge and setback of each gap under the weight that rests on it (model section
+ * 5), at the temperature at which the tier is stacked. Packed pieces keep their gap open.
+ *
+ * @param aboveG mass resting on each gap, g, the weight it rests under included
+ */
+export function loadGaps(
+  tier: Tier,
+  aboveG: readonly number[],
+  spreadOf: (id: string) => Spread,
+): GapLoad[] {
+  const tempC = stackC[tier.stackedAt];
+  return tier.gaps.map((gap, i) => {
+    const loadN = (aboveG[i] ?? 0) * nPerG;
+    const own = holding(tier, gap, gap.damMm, tempC, spreadOf);
+    const open = gap.pieces?.how === 'packed' && gap.pieces.share >= bearingShare;
+    const rest = open
+      ? { holds: true, thickMm: gap.heightMm, bulgeMl: 0 }
+      : settle(own.stressPa, own.spreadMm, own.edgeMm, gap.heightMm, loadN);
+    return {
+      aboveG: aboveG[i] ?? 0,
+      loadN,
+      holdsN: Math.min(own.holds, 1e6),
+      holds: rest.holds,
+      settledMm: rest.thickMm,
+      bulgeMl: rest.bulgeMl,
+      flushMm: rest.holds ? 0 : flushSetbackMm(own.stressPa, own.edgeMm, gap.heightMm, loadN),
+    };
+  });
+}
+
+const widestDamMm = 30;
+/** Narrowest dam that holds, from 8 mm or the present one on; a wider one always holds more. */
+function narrowestDam(nowMm: number, holds: (mm: number) => boolean): number | undefined {
+  let low = Math.max(7, Math.ceil(nowMm));
+  let high = widestDamMm;
+  if (low >= high || !holds(high)) return undefined;
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (holds(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+interface Creeping {
+  index: number;
+  load: GapLoad;
+  name: string;
+  todo: Phrase;
+}
+
+/** Warns of fillings that are pushed out, and says which dam or setback would do, or that chilling does. */
+export function warnOfSqueeze(
+  tier: Tier,
+  loads: readonly GapLoad[],
+  spreadOf: (id: string) => Spread,
+  cautions: Caution[],
+): void {
+  const found: Creeping[] = [];
+  loads.forEach((load, i) => {
+    if (load.holds) return;
+    const gap = tier.gaps[i]!;
+    const at = (damMm: number, tempC: number): boolean =>
+      holding(tier, gap, damMm, tempC, spreadOf).holds >= load.loadN;
+    const enough = narrowestDam(gap.damMm, (w) => at(w, stackC[tier.stackedAt]));
+    const cold = tier.stackedAt === 'room' && at(gap.damMm, stackC.cold);
+    const setback = phrase('keep it {back} short of the edge, and it arrives flush', {
+      back: [load.flushMm, 'thickness'],
+    });
+    const todo =
+      enough !== undefined
+        ? phrase(`Pipe a dam {width} wide in the coat’s frosting, or ${setback.text}.`, {
+            width: [enough, 'thickness'],
+            back: [load.flushMm, 'thickness'],
+          })
+        : cold
+          ? phrase('Chill after each layer until it is firm: cold, it holds.')
+          : phrase(`Take a stiffer filling, spread it thinner, or ${setback.text}.`, {
+              back: [load.flushMm, 'thickness'],
+            });
+    found.push({ index: i, load, name: spreadOf(gap.spreadId).name, todo });
+  });
+  for (const same of groupAlike(found)) {
+    const { index, load, name, todo } = same[0]!;
+    cautions.push({
+      id: `${tier.id}/squeeze/${index}`,
+      severity: 'mind',
+      stage: 'stack',
+      part: `${tier.id}/gap/${index}`,
+      title: phrase(
+        `${name} on ${layersText(same.map((each) => each.index + 1))} creeps out under {load} ${tier.stackedAt === 'cold' ? 'even cold' : 'at room temperature'}: {from} settle to {to}.`,
+        {
+          load: [load.aboveG, 'weight'],
+          from: [tier.gaps[index]!.heightMm, 'thickness'],
+          to: [load.settledMm, 'thickness'],
+        },
+      ),
+      todo,
+    });
+  }
+}
+
+/** Fillings of one kind with one remedy are told together; the lowest carries most and comes first. */
+function groupAlike(found: readonly Creeping[]): Creeping[][] {
+  const groups = new Map<string, Creeping[]>();
+  for (const each of found) {
+    const key = `${each.name}/${each.todo.text}`;
+    groups.set(key, [...(groups.get(key) ?? []), each]);
+  }
+  return [...groups.values()];
+}
+
+const layersText = (numbers: readonly number[]): string =>
+  numbers.length === 1
+    ? `layer ${numbers[0]}`
+    : `layers ${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}`;

@@ -1,0 +1,84 @@
+import type { Outline } from '../outline/outline.ts';
+import { remember } from '../working/remember.ts';
+import { bodyOf, centreShare, secondsUntil } from './body.ts';
+
+/** The centre of a cake that is done, C. */
+export const doneC = 97;
+/** Surface coefficient over conductivity in the oven, per metre (4 to 10, estimate). */
+export const ovenPerM = 7;
+/** Diffusivity of an ordinary butter sponge while it bakes, m2/s; it lumps in steam and rise. */
+export const usualBakeAlpha = 1.2e-6;
+export const usualOvenC = 175;
+
+/** A cake in its tin and oven. Mean depth in mm, temperatures in C. */
+export interface Baking {
+  outline: Outline;
+  depthMm: number;
+  ovenC: number;
+  startC: number;
+}
+
+/** A recipe's own time in its own tin. */
+export interface BakeRule {
+  ovenC: number;
+  minutes: number;
+  tinMm: number;
+  depthMm: number;
+}
+
+/** Batter at room temperature, as recipes mean it, C. */
+export const recipeStartC = 20;
+
+const known = new Map<string, number>();
+
+/** Minutes until the centre is done if the diffusivity were 1e-6 m2/s; Infinity in too cool an oven. */
+function minutesAtOne({ outline, depthMm, ovenC, startC }: Baking): number {
+  const wanted = (ovenC - doneC) / (ovenC - startC);
+  if (ovenC <= doneC) return Infinity;
+  if (startC >= doneC) return 0;
+  const key = JSON.stringify([outline, depthMm, ovenC, startC]);
+  return remember(known, key, () => {
+    const body = bodyOf(outline, depthMm, {
+      alpha: 1e-6,
+      k: 1,
+      top: ovenPerM,
+      side: ovenPerM,
+      bottom: ovenPerM,
+    });
+    return secondsUntil((t) => centreShare(body, t), wanted) / 60;
+  });
+}
+
+/** The diffusivity that makes the recipe's own tin come out in the recipe's own time, m2/s. */
+export function calibrate(rule: BakeRule): number {
+  const own = minutesAtOne({
+    outline: { kind: 'round', diameterMm: rule.tinMm },
+    depthMm: rule.depthMm,
+    ovenC: rule.ovenC,
+    startC: recipeStartC,
+  });
+  return Number.isFinite(own) ? (1e-6 * own) / rule.minutes : usualBakeAlpha;
+}
+
+export interface BakeWindow {
+  minutes: number;
+  /** First look. */
+  fromMin: number;
+  toMin: number;
+  /** Effective diffusivity, m2/s. */
+  alpha: number;
+}
+
+/**
+ * When a cake is likely done (model section 3): the centre at 97 C, calibrated by the recipe's own
+ * tin and time. Right to about a quarter, so the window runs from 0.85 to 1.25 of it.
+ *
+ * @param slower how much more heat the filling of the tin takes than plain batter, 1 and above
+ * @returns null where the oven is too cool to finish it
+ */
+export function bakeWindow(own: Baking, rule: BakeRule | null, slower = 1): BakeWindow | null {
+  const alpha = (rule ? calibrate(rule) : usualBakeAlpha) / slower;
+  const minutes = (minutesAtOne(own) * 1e-6) / alpha;
+  if (!Number.isFinite(minutes)) return null;
+  return { minutes, fromMin: 0.85 * minutes, toMin: 1.25 * minutes, alpha };
+}

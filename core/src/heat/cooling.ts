@@ -1,0 +1,114 @@
+import type { Outline } from '../outline/outline.ts';
+import type { Kitchen } from '../pantry/types.ts';
+import { remember } from '../working/remember.ts';
+import { bodyOf, secondsUntil, shellReader, slowestShare, type Body } from './body.ts';
+
+/** Heat capacity of sponge, kJ/kgK. */
+export const spongeCapacity = 2.6;
+/** Diffusivity of crumb while hot (steam carries heat) and when cold, m2/s. */
+export const hotAlpha = 2.5e-7;
+export const coldAlpha = 1.3e-7;
+/** The outer part of top and side that decides when a coat is firm or a slice is ready, mm. */
+export const shellMm = 10;
+
+/** Targets of the outer 10 mm, C (estimates). */
+export const shellTargets = {
+  'crumb coat firm': 14,
+  'ready for the next coat or for drips': 12,
+  'firm to carve': 8,
+} as const;
+export type ShellTarget = keyof typeof shellTargets;
+/** The hottest point of food that is kept cold, and the outer part of a tier ready to eat, C. */
+export const safeColdC = 5;
+export const servedC = 15;
+
+/** A cake or a tier: its outline, its height in mm and its density in g/mL. */
+export interface Mass {
+  outline: Outline;
+  heightMm: number;
+  densityGPerMl: number;
+}
+
+const conductivity = (mass: Mass, alpha: number): number =>
+  alpha * mass.densityGPerMl * 1000 * spongeCapacity * 1000;
+
+function standing(mass: Mass, alpha: number, faceW: number, bottomW: number): Body {
+  return bodyOf(mass.outline, mass.heightMm, {
+    alpha,
+    k: conductivity(mass, alpha),
+    top: faceW,
+    side: faceW,
+    bottom: bottomW,
+  });
+}
+
+/** On a rack: air all round. */
+export const onRack = (mass: Mass, kitchen: Kitchen): Body =>
+  standing(mass, hotAlpha, kitchen.rackW, kitchen.rackW);
+/** On its board, which lets half as much through below. */
+export const inFridge = (mass: Mass, kitchen: Kitchen): Body =>
+  standing(mass, coldAlpha, kitchen.fridgeW, kitchen.fridgeW / 2);
+export const inRoom = (mass: Mass, kitchen: Kitchen): Body =>
+  standing(mass, coldAlpha, kitchen.roomW, kitchen.roomW / 2);
+
+/** Minutes on a rack until the hottest point is within 5 K of the room. */
+export function coolMin(mass: Mass, fromC: number, kitchen: Kitchen): number {
+  const key = JSON.stringify([mass, fromC, kitchen.rackW, kitchen.roomC]);
+  return remember(cooled, key, () => {
+    const body = onRack(mass, kitchen);
+    const wanted = 5 / (fromC - kitchen.roomC);
+    return secondsUntil((t) => slowestShare(body, t), wanted) / 60;
+  });
+}
+const cooled = new Map<string, number>();
+
+/** Minutes in the fridge until the outer 10 mm of top and side are at a target on average. */
+export function chillShellMin(
+  mass: Mass,
+  fromC: number,
+  target: ShellTarget,
+  kitchen: Kitchen,
+): number {
+  const body = inFridge(mass, kitchen);
+  const wanted = (shellTargets[target] - kitchen.fridgeC) / (fromC - kitchen.fridgeC);
+  return secondsUntil(shellReader(body, shellMm), wanted) / 60;
+}
+
+/** Minutes in the fridge until the hottest point is at 5 C; Infinity in too warm a fridge. */
+export function chillThroughMin(mass: Mass, fromC: number, kitchen: Kitchen): number {
+  const body = inFridge(mass, kitchen);
+  const wanted = (safeColdC - kitchen.fridgeC) / (fromC - kitchen.fridgeC);
+  return secondsUntil((t) => slowestShare(body, t), wanted) / 60;
+}
+
+/** Minutes in a still room until the outer 10 mm of a cold tier are at 15 C on average. */
+export function warmMin(mass: Mass, kitchen: Kitchen): number {
+  const body = inRoom(mass, kitchen);
+  const wanted = (kitchen.roomC - servedC) / (kitchen.roomC - kitchen.fridgeC);
+  return secondsUntil(shellReader(body, shellMm), wanted) / 60;
+}
+
+/** Thickest layer for which the freezing time is worth giving, mm. */
+export const freezableMm = 60;
+/** Sponge freezes at about this temperature, and about a third of it is water. */
+const freezesC = -3;
+const freezeKJ = 100;
+
+/**
+ * Minutes until a wrapped layer is frozen through, by Plank's rule for a slab (textbook), from a
+ * layer at room temperature: the sensible heat first, then the freezing front. Only for layers up
+ * to 60 mm; null beyond, where the rule is not sound. The wrap halves the freezer's coefficient.
+ */
+export function freezeLayerMin(mass: Mass, fromC: number, kitchen: Kitchen): number | null {
+  if (mass.heightMm > freezableMm) return null;
+  const h = kitchen.freezerW / 2;
+  const body = standing(mass, coldAlpha, h, h);
+  const wanted = (freezesC - kitchen.freezerC) / (fromC - kitchen.freezerC);
+  const cooling = secondsUntil((t) => slowestShare(body, t), wanted) / 60;
+  const d = mass.heightMm / 1000;
+  const rho = mass.densityGPerMl * 1000;
+  const front =
+    ((rho * freezeKJ * 1000) / (freezesC - kitchen.freezerC)) *
+    (d / (2 * h) + (d * d) / (8 * conductivity(mass, coldAlpha)));
+  return cooling + front / 60;
+}

@@ -1,0 +1,143 @@
+import type { Layer, Tier } from '../build/types.ts';
+import { areaMm2, grow, type Outline } from '../outline/outline.ts';
+import type { OtherLayer } from '../pantry/types.ts';
+import { phrase } from '../units/phrase.ts';
+import type { Caution } from '../working/cautions.ts';
+
+/** One layer that is not cut from a cake. Volumes in mL, masses in g. */
+export interface OtherPlan {
+  index: number;
+  row: OtherLayer;
+  ml: number;
+  /** All of it; its own stuff alone; what is spread between its pieces. */
+  massG: number;
+  ownG: number;
+  betweenG: number;
+  betweenSpreadId: string | null;
+  /** Crepes, discs or rounds laid on each other, and the thickness that they make. */
+  count: number;
+  makesMm: number;
+  /** For discs and biscuits: the circle to trace, so that it bakes to size; null for others. */
+  traced: Outline | null;
+  /** Packs to buy, for bought ones. */
+  packs: number | null;
+  /** A sponge disc inside a mousse. */
+  inset: { outline: Outline; heightMm: number; ml: number } | null;
+}
+
+/** The sponge disc inside a mousse layer; null where the layer has no room for it. */
+function insetOf(tier: Tier, layer: Layer): OtherPlan['inset'] {
+  if (!layer.inset) return null;
+  const outline = grow(tier.outline, -layer.inset.marginMm);
+  if (!outline) return null;
+  const heightMm = Math.min(layer.inset.heightMm, layer.heightMm * 0.9);
+  return { outline, heightMm, ml: (areaMm2(outline) * heightMm) / 1000 };
+}
+
+/**
+ * Amounts of a layer of another kind. A pile's count follows from its thickness and what is spread
+ * between its pieces; a disc is traced smaller by what it spreads in the oven; a mousse surrounds
+ * its inset.
+ *
+ * @param insetDensity density of the inset's sponge; @param betweenDensity of the pile's filling, g/mL
+ */
+export function planOther(
+  tier: Tier,
+  index: number,
+  row: OtherLayer,
+  insetDensity: number,
+  betweenDensity: number,
+): OtherPlan {
+  const layer = tier.layers[index]!;
+  const area = areaMm2(tier.outline);
+  const isMousse = row.form === 'mousse';
+  const inset = isMousse ? insetOf(tier, layer) : null;
+  const spreadMm = isMousse ? 0 : (layer.between?.heightMm ?? 0);
+  const count = isMousse ? 1 : pileCount(layer.heightMm, row.thicknessMm, spreadMm);
+  const betweenMl = ((count - 1) * spreadMm * area) / 1000;
+  const ml = isMousse
+    ? (area * layer.heightMm) / 1000 - (inset?.ml ?? 0)
+    : Math.max(0, (area * layer.heightMm) / 1000 - betweenMl);
+  const isPiped = row.form === 'crisp disc' || row.form === 'biscuit';
+  const betweenG = betweenMl * betweenDensity;
+  return {
+    index,
+    row,
+    ml,
+    ownG: ml * row.densityGPerMl,
+    betweenG,
+    betweenSpreadId: betweenMl > 0 ? layer.between!.spreadId : null,
+    massG: ml * row.densityGPerMl + betweenG + (inset?.ml ?? 0) * insetDensity,
+    count,
+    makesMm: count * row.thicknessMm + (count - 1) * spreadMm,
+    traced: isPiped ? grow(tier.outline, -row.spreadMm) : null,
+    packs: row.packCount === null ? null : Math.ceil(count / row.packCount),
+    inset,
+  };
+}
+
+/**
+ * Pieces in a pile of a wanted height, for instance crepes: each but the last carries a filling.
+ * @returns the count whose height comes nearest, at least 1
+ */
+export const pileCount = (heightMm: number, pieceMm: number, fillingMm: number): number =>
+  Math.max(1, Math.round((heightMm + fillingMm) / (pieceMm + fillingMm)));
+
+/** What a mousse mould takes, from outside in, mL: mousse, then the inset, then mousse to the brim. */
+export function mouldFill(
+  mouldMl: number,
+  insetMl: number,
+  floorShare = 0.4,
+): { firstMl: number; insetMl: number; lastMl: number } {
+  const mousse = Math.max(0, mouldMl - insetMl);
+  return { firstMl: mousse * floorShare, insetMl, lastMl: mousse * (1 - floorShare) };
+}
+
+/** Cautions of layers that are hard to cut, thaw slowly, or do not make up their thickness. */
+export function warnOfOthers(tier: Tier, others: readonly OtherPlan[], cautions: Caution[]): void {
+  for (const other of others) {
+    const part = `${tier.id}/layer/${other.index}`;
+    const layer = tier.layers[other.index]!;
+    if (other.row.form === 'crisp disc')
+      cautions.push({
+        id: `${tier.id}/crisp/${other.index}`,
+        severity: 'note',
+        stage: 'stack',
+        part,
+        title: phrase(`${other.row.name} in layer ${other.index + 1} is hard to cut through.`),
+        todo: phrase(
+          'A serrated knife, sawing, and the cake cold; a film of chocolate or fat on both faces keeps the disc crisp about three times as long.',
+        ),
+      });
+    const makes = other.makesMm;
+    if (other.row.form !== 'mousse' && Math.abs(makes - layer.heightMm) > 0.2 * layer.heightMm)
+      cautions.push({
+        id: `${tier.id}/other thickness/${other.index}`,
+        severity: 'mind',
+        stage: 'stack',
+        part,
+        title: phrase(
+          `${other.row.name} is {own} thick: ${other.count === 1 ? 'one makes' : `${other.count} make`} {makes}, not the {wanted} of layer ${other.index + 1}.`,
+          {
+            own: [other.row.thicknessMm, 'fine'],
+            makes: [makes, 'thickness'],
+            wanted: [layer.heightMm, 'thickness'],
+          },
+        ),
+        todo: phrase('Make the layer {makes} thick.', { makes: [makes, 'thickness'] }),
+      });
+    if (other.packs !== null && other.row.thawH !== null)
+      cautions.push({
+        id: `${tier.id}/thaw/${other.index}`,
+        severity: 'note',
+        stage: 'stack',
+        part,
+        title: phrase(
+          `${other.row.name}: ${other.packs} ${other.packs === 1 ? 'pack' : 'packs'} to buy.`,
+        ),
+        todo: phrase('Thaw in its wrap for {time} before it is filled.', {
+          time: [other.row.thawH * 60, 'minutes'],
+        }),
+      });
+  }
+}

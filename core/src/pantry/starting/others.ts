@@ -1,0 +1,68 @@
+import type { Allergen, OtherForm, OtherLayer, Tone } from '../types.ts';
+
+const other = (
+  id: string,
+  name: string,
+  form: OtherForm,
+  [thicknessMm, densityGPerMl, allowableKPa]: [number, number, number],
+  tone: Tone,
+  allergens: Allergen[],
+  more: Partial<OtherLayer> = {},
+): OtherLayer => ({
+  id,
+  name,
+  source: 'estimate',
+  ranges: { thicknessMm: [thicknessMm * 0.8, thicknessMm * 1.25] },
+  form,
+  thicknessMm,
+  densityGPerMl,
+  allowableKPa,
+  spreadMm: 0,
+  bake: null,
+  packCount: null,
+  thawH: null,
+  allergens,
+  tone,
+  ...more,
+});
+
+/** Layers of other kinds: thickness and density of the data appendix, strengths estimated. */
+export const startingOthers: OtherLayer[] = [
+  other('crepe', 'Crepe', 'crepe', [1.2, 1, 4], 'pale', ['gluten cereals', 'eggs', 'milk']),
+  other('meringue-disc', 'Meringue disc', 'crisp disc', [12, 0.28, 8], 'ivory', ['eggs'], {
+    spreadMm: 5,
+    bake: { ovenC: 110, minutes: 90 },
+  }),
+  other('wafer', 'Nut wafer disc', 'crisp disc', [3, 0.2, 8], 'nut', ['eggs', 'tree nuts'], {
+    spreadMm: 8,
+    bake: { ovenC: 165, minutes: 14 },
+  }),
+  other(
+    'biscuit',
+    'Butter biscuit round',
+    'biscuit',
+    [5, 0.65, 12],
+    'butter',
+    ['gluten cereals', 'milk'],
+    { spreadMm: 3, bake: { ovenC: 170, minutes: 14 } },
+  ),
+  other(
+    'shortcake',
+    'Shortcake round',
+    'biscuit',
+    [18, 0.55, 5],
+    'butter',
+    ['gluten cereals', 'eggs', 'milk'],
+    { spreadMm: 6, bake: { ovenC: 200, minutes: 16 } },
+  ),
+  other('mousse', 'Set mousse', 'mousse', [30, 0.55, 1], 'cream', ['eggs', 'milk']),
+  other(
+    'bought-sponge',
+    'Bought sponge round 25 cm',
+    'bought',
+    [18, 0.3, 2],
+    'pale',
+    ['gluten cereals', 'eggs'],
+    { packCount: 3, thawH: 2 },
+  ),
+];

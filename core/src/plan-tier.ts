@@ -1,0 +1,278 @@
+import type { Build, Tier } from './build/types.ts';
+import { planCoat } from './coat/coat.ts';
+import { planCentre, isInCentre, wallMm, type CentrePlan } from './fill/centre.ts';
+import { enterGaps } from './fill/gap-figures.ts';
+import { gapMassG, planGaps } from './fill/gaps.ts';
+import { loadGaps, warnOfSqueeze, type GapLoad } from './fill/load.ts';
+import { warnOfRim } from './level/readings.ts';
+import { planOther, warnOfOthers, type OtherPlan } from './others/other-layers.ts';
+import { areaMm2 } from './outline/outline.ts';
+import { findRow, MissingRow } from './pantry/find.ts';
+import type { Pantry, Recipe, Sponge, Spread, Tin } from './pantry/types.ts';
+import type { TierPlan } from './plan-types.ts';
+import { scaleRecipe } from './recipes/scale.ts';
+import { countServings } from './servings/servings.ts';
+import { planSoak } from './soak/soak.ts';
+import { warnOfSoak } from './soak/soak-cautions.ts';
+import { planStack, type Crown } from './stack/stack.ts';
+import { planBake, turnsTop, type BakePlan } from './tins/bake.ts';
+import { warnOfBake } from './tins/bake-cautions.ts';
+import { enterBake } from './tins/bake-figures.ts';
+import { phrase } from './units/phrase.ts';
+import type { Caution } from './working/cautions.ts';
+import { given, read, type FigureBook } from './working/figures.ts';
+import { attempt, type Staged } from './working/staged.ts';
+
+/** What every part of the plan works with. */
+export interface Work {
+  build: Build;
+  pantry: Pantry;
+  book: FigureBook;
+  cautions: Caution[];
+  spreadOf: (id: string) => Spread;
+  recipeOf: (id: string) => Recipe;
+}
+
+export const valueOf = <T>(stage: Staged<T>): T | null => (stage.ok ? stage.value : null);
+
+/** What `find` finds, or null where the pantry has no such row. */
+export function orNull<T>(find: () => T): T | null {
+  try {
+    return find();
+  } catch (error) {
+    if (error instanceof MissingRow) return null;
+    throw error;
+  }
+}
+
+/** One tier in the order of work: bake, fill, load, stack, coat; then what it all weighs. */
+export function planTier(tier: Tier, work: Work): TierPlan {
+  const { build, pantry, book, cautions, spreadOf } = work;
+  const part = `${tier.id}/cake`;
+  const bake = attempt('bake', part, cautions, () => bakeTier(tier, work));
+  const batterRecipe = attempt('bake', part, bake.ok ? cautions : [], () => {
+    const sponge = findRow(pantry, 'sponges', tier.spongeId);
+    return scaleRecipe(
+      findRow(pantry, 'recipes', sponge.recipeId),
+      bake.ok ? Math.ceil(bake.value.batterG / 5) * 5 : 0,
+    );
+  });
+  const baked = valueOf(bake);
+  const sponge = orNull(() => findRow(pantry, 'sponges', tier.spongeId));
+  const others = attempt('stack', `${tier.id}/layer/0`, cautions, () =>
+    tier.layers.flatMap((layer, i) =>
+      layer.otherId === null
+        ? []
+        : [
+            planOther(
+              tier,
+              i,
+              findRow(pantry, 'others', layer.otherId),
+              baked?.bakedDensity ?? 0.45,
+              layer.between ? spreadOf(layer.between.spreadId).densityGPerMl : 1,
+            ),
+          ],
+    ),
+  );
+  const crowns = crownsOf(tier, baked);
+  const gaps = attempt('stack', `${tier.id}/gap/0`, cautions, () =>
+    planGaps(tier, spreadOf, domesIn(tier, baked, crowns)),
+  );
+  const soak = tier.layers.map((layer, i) =>
+    planSoak(tier, layer, (layerArea(tier, baked) * tier.layers[i]!.heightMm) / 1000),
+  );
+  const layersG =
+    baked && others.ok
+      ? tier.layers.map((_, i) => layerMassG(tier, i, baked, others.value) + soak[i]!.massG)
+      : null;
+  const loads = gaps.ok && layersG ? loadsOf(tier, layersG, gaps.value.map(gapMassG), work) : null;
+  if (gaps.ok) enterGaps(book, tier, gaps.value, loads, spreadOf);
+  const settled = tier.gaps.map((gap, i) => loads?.[i]?.settledMm ?? gap.heightMm);
+  const centre = orNull(() =>
+    planCentre(
+      tier,
+      settled,
+      baked?.bakedDensity ?? 0.45,
+      tier.centre ? spreadOf(tier.centre.spreadId).densityGPerMl : 1,
+    ),
+  );
+  const coatSpread = orNull(() => spreadOf(tier.coat.spreadId));
+  const { dabG } = pantry.kitchen;
+  const dabMl = coatSpread ? dabG / coatSpread.densityGPerMl : 0;
+  const stack = planStack(tier, dabMl, settled, crowns, book);
+  const coat = attempt('coat', `${tier.id}/coat`, cautions, () =>
+    planCoat(
+      tier,
+      stack.stackMm,
+      spreadOf(tier.coat.spreadId),
+      pantry.kitchen,
+      stack.topCrownMm > 0 ? (baked?.cakes.at(-1)?.voidMl ?? 0) : 0,
+      book,
+    ),
+  );
+  if (others.ok) warnOfOthers(tier, others.value, cautions);
+  if (sponge) warnOfSoak(tier, sponge, cautions);
+  warnOfRim(tier, cautions);
+  warnOfCentre(tier, centre, cautions);
+  enterSoakAndCentre(tier, soak, centre, work);
+  const { portion, cutting, halves } = build.brief;
+  return {
+    tierId: tier.id,
+    stack,
+    bake,
+    batterRecipe,
+    others,
+    gaps,
+    loads,
+    soak,
+    centre,
+    coat,
+    dabG,
+    layersG,
+    servings: countServings(tier.outline, portion, cutting, halves),
+    massG:
+      layersG && gaps.ok && coat.ok
+        ? layersG.reduce((sum, g) => sum + g, 0) +
+          gaps.value.reduce((sum, gap) => sum + gapMassG(gap), 0) +
+          (centre?.fillG ?? 0) +
+          coat.value.crumbG +
+          coat.value.coatG +
+          dabG
+        : null,
+  };
+}
+
+function bakeTier(tier: Tier, { pantry, book, cautions }: Work): BakePlan {
+  const sponge: Sponge = findRow(pantry, 'sponges', tier.spongeId);
+  const tin: Tin = findRow(pantry, 'tins', tier.tinId);
+  const recipe = orNull(() => findRow(pantry, 'recipes', sponge.recipeId));
+  const plan = planBake(tier, sponge, tin, recipe, pantry.kitchen);
+  enterBake(book, tier, sponge, tin, recipe, pantry.kitchen, plan);
+  warnOfBake(tier, sponge, tin, plan, cautions);
+  return plan;
+}
+
+const layerArea = (tier: Tier, bake: BakePlan | null): number =>
+  bake?.layerMm2 ?? areaMm2(tier.outline);
+
+/** Domes that stay on, by layer: on the uppermost layer of each cake, hanging down when turned over. */
+function crownsOf(tier: Tier, bake: BakePlan | null): Crown[] {
+  const last = tier.layers.length - 1;
+  return tier.layers.map((layer, i) => {
+    const cake = bake?.cakes.find((c) => c.keepsDome && c.layers.at(-1) === i);
+    if (!cake) return { upMm: 0, downMm: 0 };
+    const turned = (i === last && turnsTop(tier)) !== layer.flipped;
+    // a dome that would stand on the board is cut off all the same
+    if (turned) return { upMm: 0, downMm: i === 0 ? 0 : cake.crownMm };
+    return { upMm: cake.crownMm, downMm: 0 };
+  });
+}
+
+/** Volume to fill round domes in each gap, mL. */
+function domesIn(tier: Tier, bake: BakePlan | null, crowns: readonly Crown[]): number[] {
+  const voidOf = (layer: number): number =>
+    bake?.cakes.find((c) => c.layers.includes(layer))?.voidMl ?? 0;
+  return tier.gaps.map(
+    (_, i) =>
+      (crowns[i]!.upMm > 0 ? voidOf(i) : 0) + (crowns[i + 1]!.downMm > 0 ? voidOf(i + 1) : 0),
+  );
+}
+
+/** Mass of one layer, g: its share by volume of its cake, less a hidden centre; or its own row's. */
+function layerMassG(
+  tier: Tier,
+  index: number,
+  bake: BakePlan,
+  others: readonly OtherPlan[],
+): number {
+  const area = areaMm2(tier.outline);
+  const cored = isInCentre(tier.centre, index)
+    ? Math.max(0, 1 - areaMm2(tier.centre!.outline) / area)
+    : 1;
+  const other = others.find((o) => o.index === index);
+  if (other) return other.massG * cored;
+  const cake = bake.cakes.find((c) => c.layers.includes(index));
+  if (!cake) return 0;
+  const volume = (i: number): number =>
+    (tier.layers[i]!.heightMm * bake.layerMm2) / 1000 +
+    (cake.keepsDome && i === cake.layers.at(-1) ? cake.capMl : 0);
+  const all = cake.layers.reduce((sum, i) => sum + volume(i), 0);
+  return ((cake.layersG * volume(index)) / all) * cored;
+}
+
+function loadsOf(
+  tier: Tier,
+  layersG: readonly number[],
+  gapsG: readonly number[],
+  { spreadOf, cautions }: Work,
+): GapLoad[] | null {
+  const above = tier.gaps.map(
+    (_, i) =>
+      layersG.slice(i + 1).reduce((sum, g) => sum + g, 0) +
+      gapsG.slice(i + 1).reduce((sum, g) => sum + g, 0) +
+      tier.restG,
+  );
+  const loads = attempt('stack', `${tier.id}/gap/0`, cautions, () => {
+    const found = loadGaps(tier, above, spreadOf);
+    warnOfSqueeze(tier, found, spreadOf, cautions);
+    return found;
+  });
+  return valueOf(loads);
+}
+
+function warnOfCentre(tier: Tier, centre: CentrePlan | null, cautions: Caution[]): void {
+  if (!centre) return;
+  const part = `${tier.id}/centre`;
+  if (!centre.inside)
+    cautions.push({
+      id: `${tier.id}/core wall`,
+      severity: 'stop',
+      stage: 'stack',
+      part,
+      title: phrase('The hidden centre leaves less than {wall} of cake round it.', {
+        wall: [wallMm, 'thickness'],
+      }),
+      todo: phrase('Take a smaller ring cutter.'),
+    });
+  if (centre.lidLayers === 0)
+    cautions.push({
+      id: `${tier.id}/core lid`,
+      severity: 'mind',
+      stage: 'stack',
+      part,
+      title: phrase('The hidden centre has no lid: it shows on top.'),
+      todo: phrase('Stop the core one layer below the top.'),
+    });
+}
+
+function enterSoakAndCentre(
+  tier: Tier,
+  soak: TierPlan['soak'],
+  centre: CentrePlan | null,
+  { book, spreadOf }: Work,
+): void {
+  const ml = soak.reduce((sum, each) => sum + each.ml, 0);
+  if (ml > 0)
+    book.add(
+      `${tier.id}/soak`,
+      'Syrup to soak with',
+      ml,
+      'volume',
+      'Millilitres to each cubic centimetre of sponge by the style of soak, layer by layer.',
+      soak.map((each, i) => given(`layer ${i + 1}, ${each.style}`, each.ml, 'volume')),
+    );
+  if (centre && tier.centre)
+    book.add(
+      `${tier.id}/centre`,
+      'Filling for the hidden centre',
+      centre.fillG,
+      'small',
+      'The core’s area times its height, through layers and the fillings between them, times density.',
+      [
+        given('area of the core', centre.areaMm2, 'area'),
+        given('height', centre.heightMm, 'thickness'),
+        given('sponge taken out', centre.spongeG, 'small'),
+        read('spreads', spreadOf(tier.centre.spreadId), 'densityGPerMl', 'density', 'density'),
+      ],
+    );
+}

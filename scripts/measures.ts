@@ -1,7 +1,16 @@
 import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Browser, type Page } from '@playwright/test';
-import { planBuild, readBuildFile, startingPantry } from '../core/src/index.ts';
+import {
+  newBuild,
+  planBuild,
+  planHeat,
+  readBuildFile,
+  solveHeight,
+  solveLevel,
+  startingPantry,
+  type Build,
+} from '../core/src/index.ts';
 import { buildServer } from '../server/src/server.ts';
 
 interface Measure {
@@ -27,21 +36,102 @@ function measure(
   return { name, unit, median: quantile(sorted, 0.5), p95: quantile(sorted, 0.95), budget, by };
 }
 
-/** The whole plan of the demo cake, after warming up. */
-function plan(): Measure {
-  const text = readFileSync(new URL('../demo/meridian.json', import.meta.url), 'utf8');
+/** Runs `work` so many times and keeps what the later runs took, in ms. */
+function timed(times: number, warm: number, work: (run: number) => void): number[] {
+  const samples: number[] = [];
+  for (let run = 0; run < times; run++) {
+    const started = performance.now();
+    work(run);
+    if (run >= warm) samples.push(performance.now() - started);
+  }
+  return samples;
+}
+
+function demo(name: string): Build {
+  const text = readFileSync(new URL(`../demo/${name}.json`, import.meta.url), 'utf8');
   const read = readBuildFile(text);
   if (!read.ok) throw new Error(read.problems[0]!.message);
+  return read.build;
+}
+
+/** The whole plan of the three-tier demo cake, after warming up. */
+function plan(): Measure {
+  const build = demo('jubilee');
   const pantry = startingPantry();
-  const samples: number[] = [];
-  for (let i = 0; i < 400; i++) {
+  const samples = timed(400, 100, (run) => {
     // another layer each time, so that nothing can be kept from the last plan
-    read.build.tiers[0]!.layers[1]!.heightMm = 20 + (i % 50) / 10;
-    const started = performance.now();
-    planBuild(read.build, pantry);
-    if (i >= 100) samples.push(performance.now() - started);
-  }
-  return measure('plan', 'ms', samples, 2, 'median');
+    build.tiers[0]!.layers[1]!.heightMm = 20 + (run % 211) / 40;
+    planBuild(build, pantry);
+  });
+  return measure('plan', 'ms', samples, 4, 'median');
+}
+
+/** Every way to a height from 12 tins, up to 8 layers. */
+function heightSolver(): Measure {
+  const pantry = startingPantry();
+  const sponge = pantry.sponges.find((row) => row.id === 'butter')!;
+  const spread = pantry.spreads.find((row) => row.id === 'cream')!;
+  const tin = pantry.tins.find((row) => row.id === 'round-20')!;
+  // twelve that are all large enough, of different depths
+  const tins = Array.from({ length: 12 }, (_, i) => ({
+    ...tin,
+    id: `tin-${i}`,
+    depthMm: 45 + 5 * i,
+  }));
+  const tier = newBuild('b', 'Bench', '2027-05-03T09:30:00Z').tiers[0]!;
+  const samples = timed(40, 8, (run) => {
+    solveHeight({
+      heightMm: 100 + run,
+      tier,
+      layerMm: [10, 50],
+      gapMm: [3, 15],
+      fillingShare: 0.25,
+      stepMm: 1,
+      maxLayers: 8,
+      sponge,
+      spread,
+      coatSpread: spread,
+      tins,
+      kitchen: pantry.kitchen,
+      onlyOwned: true,
+    });
+  });
+  return measure('height-solver', 'ms', samples, 150, 'median');
+}
+
+/** The exact turns of 8 layers, other tilts each time. */
+function levelSolver(): Measure {
+  const samples = timed(30, 6, (run) => {
+    solveLevel(
+      Array.from({ length: 8 }, (_, i) => {
+        const [a, b] = [3 * Math.sin(7 * run + 3 * i), 3 * Math.cos(5 * run + 11 * i)];
+        return {
+          fit: { meanMm: 25, a, b, tiltMm: Math.hypot(a, b), highAt: 0, roughMm: 0.2 },
+          radiusMm: 100,
+          flipped: false,
+        };
+      }),
+    );
+  });
+  return measure('level-solver', 'ms', samples, 50, 'median');
+}
+
+/** One cake from the oven to the table, with its curves. */
+function heatCurve(): Measure {
+  const { kitchen } = startingPantry();
+  const samples = timed(60, 12, (run) => {
+    const outline = { kind: 'round', diameterMm: 200 + run } as const;
+    planHeat({
+      baking: { outline, depthMm: 50, ovenC: 175, startC: 20 },
+      rule: { ovenC: 175, minutes: 30, tinMm: 200, depthMm: 50 },
+      slower: 1,
+      cake: { outline, heightMm: 50, densityGPerMl: 0.44 },
+      layer: { outline, heightMm: 24, densityGPerMl: 0.44 },
+      tier: { outline, heightMm: 110, densityGPerMl: 0.6 },
+      kitchen,
+    });
+  });
+  return measure('heat-curve', 'ms', samples, 30, 'median');
 }
 
 /** Script that the first opening asks for, gzipped. */
@@ -178,6 +268,9 @@ const browser = await chromium.launch({
 });
 const measures = [
   plan(),
+  heightSolver(),
+  levelSolver(),
+  heatCurve(),
   await editRepaint(browser, url),
   await firstLoad(browser, url),
   await shelf(browser, url),

@@ -25,6 +25,8 @@ import { attempt, type Staged } from './working/staged.ts';
 
 /** What every part of the plan works with. */
 export interface Work {
+  /** False when only the shape of the cake is asked for. */
+  withTimes: boolean;
   build: Build;
   pantry: Pantry;
   book: FigureBook;
@@ -142,11 +144,11 @@ export function planTier(tier: Tier, work: Work): TierPlan {
   };
 }
 
-function bakeTier(tier: Tier, { pantry, book, cautions }: Work): BakePlan {
+function bakeTier(tier: Tier, { pantry, book, cautions, withTimes }: Work): BakePlan {
   const sponge: Sponge = findRow(pantry, 'sponges', tier.spongeId);
   const tin: Tin = findRow(pantry, 'tins', tier.tinId);
   const recipe = orNull(() => findRow(pantry, 'recipes', sponge.recipeId));
-  const plan = planBake(tier, sponge, tin, recipe, pantry.kitchen);
+  const plan = planBake(tier, sponge, tin, recipe, pantry.kitchen, withTimes);
   enterBake(book, tier, sponge, tin, recipe, pantry.kitchen, plan);
   warnOfBake(tier, sponge, tin, plan, cautions);
   return plan;

@@ -30,11 +30,14 @@ import { attempt, type Staged } from './working/staged.ts';
  * The whole plan of a build: from the brief to the steps at the bench, with the figures' workings
  * and what to mind. Pure: the same build and pantry give the same plan.
  *
+ * With `want` 'shape' the times and the run sheet are left out: a shelf of many cakes needs neither.
+ *
  * A row missing from the pantry spoils only the stages that need it; they say so and the others
  * stand. Never throws on a build that passes the schema.
  */
-export function planBuild(build: Build, pantry: Pantry): Plan {
+export function planBuild(build: Build, pantry: Pantry, want: 'whole' | 'shape' = 'whole'): Plan {
   const work: Work = {
+    withTimes: want === 'whole',
     build,
     pantry,
     book: new FigureBook(),
@@ -58,7 +61,9 @@ export function planBuild(build: Build, pantry: Pantry): Plan {
     massG === null || !board.ok ? null : massG - board.value.massG,
     work,
   );
-  const steps = planSteps(tiers, bowls, massG, servings.count, work);
+  const steps: Staged<Step[]> = work.withTimes
+    ? planSteps(tiers, bowls, massG, servings.count, work)
+    : { ok: false, problem: 'The run sheet was not asked for.' };
   const handsOnMin = steps.ok ? steps.value.reduce((sum, step) => sum + step.handsOnMin, 0) : null;
   const allergens = allergensIn(work);
   const widest = Math.max(...section.tiers.map((t) => t.widthMm));

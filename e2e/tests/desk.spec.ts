@@ -146,15 +146,22 @@ test('every figure shows its working, down to the table it was read from', async
 
 test('the batter that is really in the bowl is shared out', async ({ page }) => {
   await openDemo(page, 'Meridian', 'Bake');
+  await page.getByTestId('tab-bowl').click();
   const full = page.getByRole('textbox', { name: 'Weight of the full bowl' });
   await full.fill('3.4 kg');
   await full.press('Enter');
   const empty = page.getByRole('textbox', { name: 'Weight of the empty bowl' });
   await empty.fill('600');
   await empty.press('Enter');
-  await expect(page.getByText('That is 2.8 kg')).toBeVisible();
+  await expect(page.getByText('That is 2.8 kg of batter')).toBeVisible();
   await expect(page.getByText(/short of what the tins want/)).toBeVisible();
-  await expect(page.locator('.sentence', { hasText: 'That is' })).toContainText('tin 1 1.4 kg');
+  await expect(page.getByTestId('gets-1')).toHaveText('1.4 kg');
+  // the first tin was poured too full: the other gets what is left
+  const poured = page.getByRole('textbox', { name: 'Already in tin 1' });
+  await poured.fill('1550');
+  await poured.press('Enter');
+  await expect(page.getByTestId('gets-2')).toHaveText('1.25 kg');
+  await expect(page.getByText('spoon out 150 g')).toBeVisible();
 });
 
 test('keys: the list, the finder, the history', async ({ page }) => {

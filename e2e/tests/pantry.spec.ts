@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openDemo, tally, test } from './support.ts';
+import { demoCount, expect, openDemo, tally, test } from './support.ts';
 
 test('a row that is changed changes the plan, and can be set back', async ({ page }) => {
   await openDemo(page, 'Meridian', 'Bake');
@@ -59,7 +59,7 @@ for (const [name, path] of [
     test(`${name} can be read and operated by all, ${scheme}`, async ({ page }) => {
       await page.emulateMedia({ colorScheme: scheme });
       await page.goto('/');
-      await expect(page.getByRole('article')).toHaveCount(6);
+      await expect(page.getByRole('article')).toHaveCount(demoCount);
       await page.goto(path);
       await expect(page.locator('h1').first()).toBeVisible();
       const { violations } = await new AxeBuilder({ page })

@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { expect, handle, openDemo, saved, test } from './support.ts';
+import { demoCount, expect, handle, openDemo, saved, test } from './support.ts';
 
 test('the demo lies on the shelf once, and can be searched', async ({ page }) => {
   await page.goto('/');
-  await expect(page.getByRole('article')).toHaveCount(6);
+  await expect(page.getByRole('article')).toHaveCount(demoCount);
   await page.reload();
-  await expect(page.getByRole('article')).toHaveCount(6);
+  await expect(page.getByRole('article')).toHaveCount(demoCount);
   await page.getByRole('searchbox', { name: 'Search the shelf' }).fill('harbour');
   await expect(page.getByRole('article')).toHaveCount(1);
   await page.getByRole('searchbox', { name: 'Search the shelf' }).fill('no such cake');
@@ -65,14 +65,14 @@ const bad: [string, string | Buffer, RegExp][] = [
 for (const [name, content, why] of bad)
   test(`a file that is ${name} is refused and nothing changes`, async ({ page }, info) => {
     await page.goto('/');
-    await expect(page.getByRole('article')).toHaveCount(6);
+    await expect(page.getByRole('article')).toHaveCount(demoCount);
     const { writeFileSync } = await import('node:fs');
     const path = info.outputPath('bad.json');
     writeFileSync(path, content);
     await page.getByLabel('Build file').setInputFiles(path);
     await expect(page.getByTestId('refused')).toContainText(why);
     await page.getByTestId('refused').getByRole('button', { name: 'Close' }).click();
-    await expect(page.getByRole('article')).toHaveCount(6);
+    await expect(page.getByRole('article')).toHaveCount(demoCount);
   });
 
 test('a hostile name is shown as text', async ({ page }, info) => {

@@ -25,6 +25,9 @@ export const test = base.extend<{ watch: void }>({
 });
 export { expect };
 
+/** Cakes that the demo lays on the shelf. */
+export const demoCount = 8;
+
 /** Opens a demo build at a sheet, the demo having been laid on the shelf first. */
 export async function openDemo(page: Page, name = 'Meridian', stage = 'stack'): Promise<void> {
   await page.goto('/');

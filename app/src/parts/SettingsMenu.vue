@@ -1,18 +1,13 @@
 <script setup lang="ts">
 import { mdiTune } from '@mdi/js';
-import { useSettings, type Scheme } from '../stores/settings.ts';
+import { defineAsyncComponent, ref, useTemplateRef } from 'vue';
+import { useSettings } from '../stores/settings.ts';
 import IconPath from './IconPath.vue';
 
+const SettingsPanel = defineAsyncComponent(() => import('./SettingsPanel.vue'));
 const settings = useSettings();
-const schemes: { value: Scheme; text: string }[] = [
-  { value: 'auto', text: 'as the device' },
-  { value: 'paper', text: 'light' },
-  { value: 'night', text: 'dark' },
-];
-const lengths = ['cm', 'in'] as const;
-const masses = ['g', 'oz'] as const;
-const volumes = ['mL', 'cups'] as const;
-const temperatures = ['C', 'F'] as const;
+const open = ref(false);
+const button = useTemplateRef<HTMLElement>('button');
 </script>
 
 <template>
@@ -26,94 +21,18 @@ const temperatures = ['C', 'F'] as const;
     >
       {{ settings.unitsText }}
     </button>
-    <v-menu :close-on-content-click="false" location="bottom end">
-      <template #activator="{ props: activator }">
-        <button v-bind="activator" type="button" class="key quiet" aria-label="Units and colours">
-          <IconPath :path="mdiTune" />
-        </button>
-      </template>
-      <v-card class="panel">
-        <h2>Units</h2>
-        <fieldset>
-          <legend>length</legend>
-          <button
-            v-for="unit in lengths"
-            :key="unit"
-            type="button"
-            class="key small"
-            :class="{ solid: settings.system.length === unit }"
-            @click="settings.setUnits({ length: unit })"
-          >
-            {{ unit }}
-          </button>
-        </fieldset>
-        <fieldset>
-          <legend>weight</legend>
-          <button
-            v-for="unit in masses"
-            :key="unit"
-            type="button"
-            class="key small"
-            :class="{ solid: settings.system.mass === unit }"
-            @click="settings.setUnits({ mass: unit })"
-          >
-            {{ unit }}
-          </button>
-        </fieldset>
-        <fieldset>
-          <legend>volume</legend>
-          <button
-            v-for="unit in volumes"
-            :key="unit"
-            type="button"
-            class="key small"
-            :class="{ solid: settings.system.volume === unit }"
-            @click="settings.setUnits({ volume: unit })"
-          >
-            {{ unit }}
-          </button>
-        </fieldset>
-        <fieldset>
-          <legend>temperature</legend>
-          <button
-            v-for="unit in temperatures"
-            :key="unit"
-            type="button"
-            class="key small"
-            :class="{ solid: settings.system.temperature === unit }"
-            @click="settings.setUnits({ temperature: unit })"
-          >
-            °{{ unit }}
-          </button>
-        </fieldset>
-        <fieldset>
-          <legend>your cup</legend>
-          <button
-            v-for="ml in [237, 250]"
-            :key="ml"
-            type="button"
-            class="key small"
-            :class="{ solid: settings.system.cupMl === ml }"
-            @click="settings.setUnits({ cupMl: ml })"
-          >
-            {{ ml }} mL
-          </button>
-        </fieldset>
-        <h2>Colours</h2>
-        <fieldset>
-          <button
-            v-for="scheme in schemes"
-            :key="scheme.value"
-            type="button"
-            class="key small"
-            :class="{ solid: settings.scheme === scheme.value }"
-            @click="settings.setScheme(scheme.value)"
-          >
-            {{ scheme.text }}
-          </button>
-        </fieldset>
-      </v-card>
-    </v-menu>
+    <button
+      ref="button"
+      type="button"
+      class="key quiet"
+      aria-label="Units and colours"
+      aria-haspopup="dialog"
+      :aria-expanded="open"
+      @click="open = !open"
+    >
+      <IconPath :path="mdiTune" />
+    </button>
+    <SettingsPanel v-if="open && button" :under="button" @close="open = false" />
   </span>
 </template>
 
@@ -121,25 +40,5 @@ const temperatures = ['C', 'F'] as const;
 .row {
   display: inline-flex;
   gap: 2px;
-}
-.panel {
-  padding: 6px 18px 18px;
-  width: 300px;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0 0 7px;
-  display: flex;
-  gap: 6px;
-  align-items: center;
-}
-legend {
-  float: left;
-  width: 90px;
-  color: var(--soft);
-}
-h2 {
-  margin-top: 12px;
 }
 </style>

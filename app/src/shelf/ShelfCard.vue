@@ -7,6 +7,7 @@ import type { Build } from '@pyrgotect/core';
 import IconPath from '../parts/IconPath.vue';
 import { servedText, timeLeft } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
+import { myTurn } from './turns.ts';
 import { database, type ShelfEntry } from '../storage/database.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -32,12 +33,17 @@ const { stop } = useIntersectionObserver(
 watch(
   () => [near.value, props.entry.updatedAt] as const,
   async ([isNear]) => {
-    if (isNear) build.value = (await database.builds.get(props.entry.id))?.build ?? null;
+    if (!isNear) return;
+    const stored = await database.builds.get(props.entry.id);
+    await myTurn();
+    build.value = stored?.build ?? null;
   },
   { immediate: true },
 );
 const plan = computed<Plan | null>(() =>
-  build.value ? planBuild(build.value, pantry.pantry) : null,
+  build.value
+    ? planBuild(build.value, pantry.pantry, build.value.bench.done.length > 0 ? 'whole' : 'shape')
+    : null,
 );
 const stops = computed(() => plan.value?.cautions.filter((c) => c.severity === 'stop').length ?? 0);
 const left = computed(() => timeLeft(props.entry.serveAt, props.now));

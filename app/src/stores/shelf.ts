@@ -1,11 +1,4 @@
-import {
-  mergeRows,
-  newBuild,
-  readBuildFile,
-  writeBuildFile,
-  type Build,
-  type FileProblem,
-} from '@pyrgotect/core';
+import { newBuild, type Build, type FileProblem } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
@@ -28,11 +21,19 @@ export const useShelf = defineStore('shelf', () => {
   const entries = shallowRef<ShelfEntry[]>([]);
   const loaded = shallowRef(false);
 
-  async function load(): Promise<void> {
-    entries.value = (await database.shelf.toArray()).sort(byDate);
-    loaded.value = true;
+  let loading: Promise<void> | null = null;
+  /** Reads the shelf; asked again while it is being read, it is read once. */
+  function load(): Promise<void> {
+    loading ??= database.shelf.toArray().then((rows) => {
+      entries.value = rows.sort(byDate);
+      loaded.value = true;
+      loading = null;
+    });
+    return loading;
   }
   async function changed(): Promise<void> {
+    // one that began before the change does not show it
+    await loading;
     await load();
     tell({ kind: 'shelf' });
   }
@@ -72,10 +73,12 @@ export const useShelf = defineStore('shelf', () => {
     const stored = await database.builds.get(id);
     if (!stored) return null;
     const name = stored.build.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'cake';
+    const { writeBuildFile } = await import('../shelf/files.ts');
     return { name: `${name}.json`, text: writeBuildFile(stored.build, usePantry().pantry) };
   }
   /** Takes a build file in. Nothing changes unless all of it is good. */
   async function importText(text: string): Promise<{ build: Build } | { problems: FileProblem[] }> {
+    const { mergeRows, readBuildFile } = await import('../shelf/files.ts');
     const read = readBuildFile(text);
     if (!read.ok) return { problems: read.problems };
     const pantry = usePantry();

@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js';
 import { useIntersectionObserver, useNow } from '@vueuse/core';
-import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import {
+  computed,
+  defineAsyncComponent,
+  onMounted,
+  ref,
+  shallowRef,
+  useTemplateRef,
+  watch,
+} from 'vue';
 import { useRouter } from 'vue-router';
 import type { FileProblem } from '@pyrgotect/core';
 import type { StoredBuild } from '../storage/database.ts';
@@ -13,7 +21,9 @@ import ShelfCard from '../shelf/ShelfCard.vue';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
 
-const pageSize = 24;
+const ShelfNotices = defineAsyncComponent(() => import('../shelf/ShelfNotices.vue'));
+
+const pageSize = 16;
 const shelf = useShelf();
 const settings = useSettings();
 const router = useRouter();
@@ -22,6 +32,9 @@ const search = ref('');
 const shown = ref(pageSize);
 const removed = shallowRef<StoredBuild | null>(null);
 const refused = ref<{ name: string; problems: FileProblem[] } | null>(null);
+/** True from the first notice on; before it nothing of it is loaded. */
+const spoken = ref(false);
+watch([removed, refused], () => (spoken.value = true));
 const fileInput = useTemplateRef<HTMLInputElement>('fileInput');
 const foot = useTemplateRef<HTMLElement>('foot');
 
@@ -167,31 +180,14 @@ function keys(event: KeyboardEvent): void {
       </div>
     </main>
 
-    <v-snackbar
-      :model-value="removed !== null"
-      :timeout="15000"
-      @update:model-value="removed = null"
-    >
-      {{ removed?.build.name }} is off the shelf.
-      <template #actions>
-        <button type="button" class="key small undo" data-test="undo-remove" @click="bringBack">
-          Put it back
-        </button>
-      </template>
-    </v-snackbar>
-    <v-dialog :model-value="refused !== null" max-width="640" @update:model-value="refused = null">
-      <v-card v-if="refused" class="refused" data-test="refused">
-        <h2>{{ refused.name }} was not taken in</h2>
-        <p>Nothing on the shelf or in the pantry has changed.</p>
-        <ul>
-          <li v-for="(problem, i) in refused.problems" :key="i">
-            {{ problem.message }}
-            <span v-if="problem.value" class="soft">It says {{ problem.value }}.</span>
-          </li>
-        </ul>
-        <p><button type="button" class="key" @click="refused = null">Close</button></p>
-      </v-card>
-    </v-dialog>
+    <ShelfNotices
+      v-if="spoken"
+      :removed="removed?.build.name ?? null"
+      :refused="refused"
+      @bring-back="bringBack"
+      @forget="removed = null"
+      @close="refused = null"
+    />
   </div>
 </template>
 
@@ -277,17 +273,6 @@ h1 {
   height: 30px;
   padding-top: 10px;
   text-align: center;
-}
-.refused {
-  padding: 20px 24px;
-  display: block;
-}
-.refused h2 {
-  margin-top: 0;
-}
-.undo {
-  color: inherit;
-  border-color: currentcolor;
 }
 @media (max-width: 900px) {
   header {

@@ -53,16 +53,13 @@ export function tiltOf(layers: readonly LevelLayer[], turns: readonly number[]):
   };
 }
 
-/** Every sum that a group of layers can make; the code of a sum tells the turns, layer by layer. */
-function sums(
-  group: readonly LevelLayer[],
-  fixFirst: boolean,
-): { re: Float64Array; im: Float64Array } {
+/** Every sum of a group whose first layer stays; the code of a sum tells the turns, layer by layer. */
+function sums(group: readonly LevelLayer[]): { re: Float64Array; im: Float64Array } {
   let re: Float64Array<ArrayBuffer> = Float64Array.of(0);
   let im: Float64Array<ArrayBuffer> = Float64Array.of(0);
   group.forEach((layer, k) => {
     const [a, b] = slopesOf(layer);
-    const steps = k === 0 && fixFirst ? 1 : turnCount;
+    const steps = k === 0 ? 1 : turnCount;
     const nextRe = new Float64Array(re.length * steps);
     const nextIm = new Float64Array(re.length * steps);
     for (let i = 0; i < re.length; i++)
@@ -76,10 +73,10 @@ function sums(
   return { re, im };
 }
 
-function turnsOf(code: number, count: number, fixFirst: boolean): number[] {
+function turnsOf(code: number, count: number): number[] {
   const turns: number[] = [];
   for (let k = count - 1; k >= 0; k--) {
-    const steps = k === 0 && fixFirst ? 1 : turnCount;
+    const steps = k === 0 ? 1 : turnCount;
     turns.unshift(code % steps);
     code = Math.floor(code / steps);
   }
@@ -99,7 +96,8 @@ class Grid {
   ) {
     let most = 1e-12;
     for (let i = 0; i < re.length; i++) most = Math.max(most, Math.abs(re[i]!), Math.abs(im[i]!));
-    this.side = Math.max(1, Math.min(512, Math.ceil(Math.sqrt(re.length))));
+    // the points fill a sector of the square only
+    this.side = Math.max(1, Math.min(512, Math.ceil(Math.sqrt(turnCount * re.length))));
     this.low = -most;
     this.cell = (2 * most * 1.000001) / this.side;
     const cells = new Int32Array(re.length);
@@ -164,11 +162,52 @@ function greedy(layers: readonly LevelLayer[]): number[] {
   return turns;
 }
 
+/** Steps of 15 degrees by which a place is turned back to lie between 0 and 15 degrees. */
+const stepsBack = (x: number, y: number): number =>
+  Math.floor((Math.atan2(y, x) / (2 * Math.PI)) * turnCount);
+
+const wrap = (steps: number): number => ((steps % turnCount) + turnCount) % turnCount;
+const turnedX = (x: number, y: number, steps: number): number =>
+  x * cosOf[wrap(steps)]! - y * sinOf[wrap(steps)]!;
+const turnedY = (x: number, y: number, steps: number): number =>
+  x * sinOf[wrap(steps)]! + y * cosOf[wrap(steps)]!;
+
+/**
+ * The sums that a group can make, all turned alike into one sector of 15 degrees: turning the whole
+ * group gives all the others.
+ */
+class Sector {
+  readonly back: Int8Array;
+  private readonly grid: Grid;
+  constructor({ re, im }: { re: Float64Array; im: Float64Array }) {
+    this.back = new Int8Array(re.length);
+    for (let i = 0; i < re.length; i++) {
+      const [x, y] = [re[i]!, im[i]!];
+      const steps = stepsBack(x, y);
+      this.back[i] = steps;
+      re[i] = turnedX(x, y, -steps);
+      im[i] = turnedY(x, y, -steps);
+    }
+    this.grid = new Grid(re, im);
+  }
+  /** The sum nearest to a place and the steps that its group is turned by; i is -1 when none is near. */
+  nearest(x: number, y: number, within: number): { i: number; d: number; steps: number } {
+    const own = stepsBack(x, y);
+    let best = { i: -1, d: within, steps: 0 };
+    // its neighbours reach over the edges of the sector
+    for (let steps = own - 1; steps <= own + 1; steps++) {
+      const found = this.grid.nearest(turnedX(x, y, -steps), turnedY(x, y, -steps), best.d);
+      if (found.i >= 0) best = { ...found, steps: steps - this.back[found.i]! };
+    }
+    return best;
+  }
+}
+
 /**
  * The turns, in steps of 15 degrees, that leave the least tilt (model section 4): the exact optimum
  * of up to 8 layers. The sums of two halves are listed and the pair nearest to cancelling is looked
- * up in a grid. The longest tilt is in the half that asks and stays where it is, since turning all
- * alike changes nothing; so a place too far out for the other half is told at once.
+ * up. The longest tilt is in the half that asks and stays where it is, since turning all alike
+ * changes nothing; so a place too far out for the other half is told at once.
  *
  * @throws RangeError for more than 8 layers
  */
@@ -183,25 +222,24 @@ export function solveLevel(layers: readonly LevelLayer[]): LevelResult {
   const asked = ranked.filter((_, rank) => rank % 2 === 1);
   const reach = asked.reduce((sum, { length }) => sum + length, 0);
   const groupOf = (half: typeof ranked): LevelLayer[] => half.map(({ i }) => layers[i]!);
-  const above = sums(groupOf(asking), true);
-  const below = sums(groupOf(asked), false);
-  const grid = new Grid(below.re, below.im);
+  const above = sums(groupOf(asking));
+  const below = new Sector(sums(groupOf(asked)));
   let turns = greedy(layers);
   let least = tiltOf(layers, turns).slope;
   for (let k = 0; k < above.re.length && least > 1e-9; k++) {
     const [x, y] = [-above.re[k]!, -above.im[k]!];
     if (Math.hypot(x, y) - reach >= least) continue;
-    const found = grid.nearest(x, y, least);
+    const found = below.nearest(x, y, least);
     if (found.i < 0) continue;
     least = found.d;
     turns = [...still];
-    turnsOf(k, asking.length, true).forEach((s, n) => (turns[asking[n]!.i] = s));
-    turnsOf(found.i, asked.length, false).forEach((s, n) => (turns[asked[n]!.i] = s));
+    turnsOf(k, asking.length).forEach((s, n) => (turns[asking[n]!.i] = s));
+    turnsOf(found.i, asked.length).forEach((s, n) => (turns[asked[n]!.i] = s + found.steps));
   }
   const first = turns[0]!;
   return tiltOf(
     layers,
-    turns.map((s) => (s - first + turnCount) % turnCount),
+    turns.map((s) => wrap(s - first)),
   );
 }
 

@@ -1,4 +1,5 @@
 import type { Tier } from '../build/types.ts';
+import { doneC } from '../heat/bake-time.ts';
 import { fitsInside, grow } from '../outline/outline.ts';
 import type { Sponge, Tin } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
@@ -157,7 +158,7 @@ function warnOfBaked(tier: Tier, plan: BakePlan, cautions: Caution[]): void {
 
 function warnOfHeat(tier: Tier, plan: BakePlan, cautions: Caution[]): void {
   const part = `${tier.id}/cake`;
-  if (plan.cakes.some((cake) => cake.window === null))
+  if (plan.ovenC <= doneC)
     cautions.push({
       id: `${tier.id}/cool oven`,
       severity: 'stop',

@@ -113,6 +113,8 @@ function layerArea(tier: Tier, tin: Tin, edgeMm: number): number {
  * Batter for each tin of a tier, what is lost on the way, when it is done, and where the knife goes
  * (model sections 2 to 4). What goes in comes out again: batter and pieces less the oven's loss are
  * layers, domes, trimmings and crumbs.
+ *
+ * @param withTimes false leaves the bake windows out
  */
 export function planBake(
   tier: Tier,
@@ -120,6 +122,7 @@ export function planBake(
   tin: Tin,
   recipe: Recipe | null,
   kitchen: Kitchen,
+  withTimes = true,
 ): BakePlan {
   const x = (tier.inclusion?.gPerKg ?? 0) / 1000;
   const pieceDensity = tier.inclusion?.densityGPerMl ?? 1;
@@ -180,11 +183,9 @@ export function planBake(
       fillMm,
       fillShare: fillMm / tin.depthMm,
       cuts: cutHeights(heights, cutting),
-      window: bakeWindow(
-        { outline: tin.outline, depthMm, ovenC, startC },
-        recipe?.bake ?? null,
-        slower,
-      ),
+      window: withTimes
+        ? bakeWindow({ outline: tin.outline, depthMm, ovenC, startC }, recipe?.bake ?? null, slower)
+        : null,
       edgeMl,
       capMl,
     };

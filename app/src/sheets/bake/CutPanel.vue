@@ -8,6 +8,7 @@ import {
   outlineText,
   showText,
   solveAsBaked,
+  widthMm,
   type AsBaked,
   type Build,
   type Kind,
@@ -63,12 +64,17 @@ function setBaked(cake: number, change: Partial<AsBaked>): void {
 const again = computed(() =>
   tier.value.asBaked.length > 0 ? solveAsBaked(props.build, tier.value.id, pantry.pantry) : null,
 );
-const differs = computed(
-  () =>
-    again.value !== null &&
-    JSON.stringify([again.value.tier.layers, again.value.tier.gaps, again.value.tier.outline]) !==
-      JSON.stringify([tier.value.layers, tier.value.gaps, tier.value.outline]),
-);
+/** A hundredth of a millimetre is no difference: the solver comes that near. */
+const heights = (t: Tier): number[] => [
+  ...[...t.layers, ...t.gaps].map((part) => part.heightMm),
+  widthMm(t.outline),
+];
+const differs = computed(() => {
+  const now = heights(tier.value);
+  return (
+    again.value !== null && heights(again.value.tier).some((mm, i) => Math.abs(mm - now[i]!) > 0.02)
+  );
+});
 function takeAgain(): void {
   const found = again.value;
   if (found)

@@ -65,7 +65,7 @@ const summary = computed(() => {
 </script>
 
 <template>
-  <div data-test="level-solver" :class="{ big }">
+  <div data-test="level-solver" :class="{ wide: big }">
     <h2 data-test="level-summary" aria-live="polite">{{ summary }}</h2>
     <p v-if="measured.length > 1 && now.tiltMm >= 0.25" class="sentence">
       As they are turned now, <b>{{ showText(wedge.massG, 'small', settings.system) }}</b> more of
@@ -114,8 +114,8 @@ const summary = computed(() => {
             @change="(rimMm) => setLayer(i, `Rim of layer ${i + 1}`, { rimMm })"
           />
           <p v-for="m in measured.filter((x) => x.index === i)" :key="m.index" class="soft">
-            mean {{ mm(m.solve.fit.meanMm) }}, tilt {{ m.solve.fit.tiltMm.toFixed(1) }} mm, uneven
-            by {{ m.solve.fit.roughMm.toFixed(1) }} mm
+            mean {{ mm(m.solve.fit.meanMm) }}, tilt {{ fine(m.solve.fit.tiltMm) }}, uneven by
+            {{ fine(m.solve.fit.roughMm) }}
           </p>
         </div>
       </li>
@@ -170,11 +170,11 @@ const summary = computed(() => {
   align-items: center;
   margin-top: 8px;
 }
-.big .row .key {
+.wide .row .key {
   font-size: 20px;
   padding: 12px 20px;
 }
-.big .flip {
+.wide .flip {
   font-size: 16px;
   padding: 8px 14px;
 }

@@ -29,7 +29,7 @@ defineExpose({ spread });
 </script>
 
 <template>
-  <span class="rim" :class="{ big }">
+  <span class="rim" :class="{ large: big }">
     <span v-for="i in places" :key="i" class="reading">
       <small>{{ clockText(i - 1, places).replace(' o’clock', '') }}</small>
       <QuantityField
@@ -77,15 +77,15 @@ small {
   font-weight: 700;
   text-decoration: underline dotted;
 }
-.big {
+.large {
   gap: 10px 18px;
 }
-.big :deep(input) {
+.large :deep(input) {
   font-size: 30px;
   min-width: 3.2em;
   padding: 8px 6px;
 }
-.big small {
+.large small {
   font-size: 18px;
 }
 </style>

@@ -1,0 +1,132 @@
+<script setup lang="ts">
+import { useSettings, type Scheme } from '../stores/settings.ts';
+
+/** Units and colours, under the button that opened it. */
+defineProps<{ under: HTMLElement }>();
+const emit = defineEmits<{ close: [] }>();
+const settings = useSettings();
+const schemes: { value: Scheme; text: string }[] = [
+  { value: 'auto', text: 'as the device' },
+  { value: 'paper', text: 'light' },
+  { value: 'night', text: 'dark' },
+];
+const lengths = ['cm', 'in'] as const;
+const masses = ['g', 'oz'] as const;
+const volumes = ['mL', 'cups'] as const;
+const temperatures = ['C', 'F'] as const;
+</script>
+
+<template>
+  <v-menu
+    :model-value="true"
+    :target="under"
+    :close-on-content-click="false"
+    location="bottom end"
+    @update:model-value="emit('close')"
+  >
+    <v-card class="panel">
+      <h2>Units</h2>
+      <fieldset>
+        <legend>length</legend>
+        <button
+          v-for="unit in lengths"
+          :key="unit"
+          type="button"
+          class="key small"
+          :class="{ solid: settings.system.length === unit }"
+          @click="settings.setUnits({ length: unit })"
+        >
+          {{ unit }}
+        </button>
+      </fieldset>
+      <fieldset>
+        <legend>weight</legend>
+        <button
+          v-for="unit in masses"
+          :key="unit"
+          type="button"
+          class="key small"
+          :class="{ solid: settings.system.mass === unit }"
+          @click="settings.setUnits({ mass: unit })"
+        >
+          {{ unit }}
+        </button>
+      </fieldset>
+      <fieldset>
+        <legend>volume</legend>
+        <button
+          v-for="unit in volumes"
+          :key="unit"
+          type="button"
+          class="key small"
+          :class="{ solid: settings.system.volume === unit }"
+          @click="settings.setUnits({ volume: unit })"
+        >
+          {{ unit }}
+        </button>
+      </fieldset>
+      <fieldset>
+        <legend>temperature</legend>
+        <button
+          v-for="unit in temperatures"
+          :key="unit"
+          type="button"
+          class="key small"
+          :class="{ solid: settings.system.temperature === unit }"
+          @click="settings.setUnits({ temperature: unit })"
+        >
+          °{{ unit }}
+        </button>
+      </fieldset>
+      <fieldset>
+        <legend>your cup</legend>
+        <button
+          v-for="ml in [237, 250]"
+          :key="ml"
+          type="button"
+          class="key small"
+          :class="{ solid: settings.system.cupMl === ml }"
+          @click="settings.setUnits({ cupMl: ml })"
+        >
+          {{ ml }} mL
+        </button>
+      </fieldset>
+      <h2>Colours</h2>
+      <fieldset>
+        <button
+          v-for="scheme in schemes"
+          :key="scheme.value"
+          type="button"
+          class="key small"
+          :class="{ solid: settings.scheme === scheme.value }"
+          @click="settings.setScheme(scheme.value)"
+        >
+          {{ scheme.text }}
+        </button>
+      </fieldset>
+    </v-card>
+  </v-menu>
+</template>
+
+<style scoped>
+.panel {
+  padding: 6px 18px 18px;
+  width: 300px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0 0 7px;
+  display: flex;
+  gap: 6px;
+  align-items: center;
+}
+legend {
+  float: left;
+  width: 90px;
+  color: var(--soft);
+}
+h2 {
+  margin-top: 12px;
+}
+</style>

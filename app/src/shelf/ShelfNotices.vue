@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import type { FileProblem } from '@pyrgotect/core';
+
+/** What the shelf has to say: a cake that was taken off, a file that was not taken in. */
+defineProps<{
+  removed: string | null;
+  refused: { name: string; problems: FileProblem[] } | null;
+}>();
+const emit = defineEmits<{ bringBack: []; forget: []; close: [] }>();
+</script>
+
+<template>
+  <v-snackbar :model-value="removed !== null" :timeout="15000" @update:model-value="emit('forget')">
+    {{ removed }} is off the shelf.
+    <template #actions>
+      <button
+        type="button"
+        class="key small undo"
+        data-test="undo-remove"
+        @click="emit('bringBack')"
+      >
+        Put it back
+      </button>
+    </template>
+  </v-snackbar>
+  <v-dialog :model-value="refused !== null" max-width="640" @update:model-value="emit('close')">
+    <v-card v-if="refused" class="refused" data-test="refused">
+      <h2>{{ refused.name }} was not taken in</h2>
+      <p>Nothing on the shelf or in the pantry has changed.</p>
+      <ul>
+        <li v-for="(problem, i) in refused.problems" :key="i">
+          {{ problem.message }}
+          <span v-if="problem.value" class="soft">It says {{ problem.value }}.</span>
+        </li>
+      </ul>
+      <p><button type="button" class="key" @click="emit('close')">Close</button></p>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.refused {
+  padding: 20px 24px;
+  display: block;
+}
+.refused h2 {
+  margin-top: 0;
+}
+.undo {
+  color: inherit;
+  border-color: currentcolor;
+}
+</style>

@@ -1,0 +1,239 @@
+import { expect, handle, openDemo, saved, tally, test } from './support.ts';
+import type { Page } from '@playwright/test';
+
+const field = (page: Page, name: string) => page.getByRole('textbox', { name, exact: true });
+async function type(page: Page, name: string, text: string): Promise<void> {
+  await field(page, name).fill(text);
+  await field(page, name).press('Enter');
+}
+
+test('exactly 14 cm from the tins in the pantry, in both unit systems', async ({ page }) => {
+  await openDemo(page, 'Meridian');
+  await page.getByTestId('tab-height').click();
+  await type(page, 'Wanted finished height', '14 cm');
+  await expect(page.getByTestId('height-summary')).toContainText(/ways reach 14 cm/);
+  await page.getByTestId('take-way').first().click();
+  await expect(tally(page, 'height')).toHaveText('14 cm');
+  await expect(page.getByText('this cake').first()).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(tally(page, 'height')).toHaveText('11.5 cm');
+  await page.getByTestId('units').click();
+  await type(page, 'Wanted finished height', '5 1/2 in');
+  await expect(page.getByTestId('height-summary')).toContainText(/ways reach 5 1\/2 in/);
+  await page.getByTestId('take-way').first().click();
+  await expect(tally(page, 'height')).toHaveText('5 1/2 in');
+});
+
+test('a point of the picture redraws the section at once', async ({ page }) => {
+  await openDemo(page, 'Meridian');
+  await page.getByTestId('tab-height').click();
+  await type(page, 'Wanted finished height', '16');
+  const chart = page.getByRole('img', { name: /Every way to this height/ });
+  await expect(chart).toHaveAttribute('data-ready', 'true');
+  await expect(page.getByTestId('height-summary')).toContainText('reach 16 cm');
+  const best = chart.locator('.trace.scatter').nth(1).locator('path.point').first();
+  const box = (await best.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+  await expect(tally(page, 'height')).toHaveText('16 cm');
+});
+
+test('a height that cannot be reached says what the nearest misses', async ({ page }) => {
+  await openDemo(page, 'Meridian');
+  await page.getByTestId('tab-height').click();
+  await type(page, 'Wanted finished height', '60 cm');
+  await expect(page.getByTestId('height-summary')).toContainText(/nearest comes to .* short/);
+  await type(page, 'Wanted finished height', '2 m');
+  await expect(page.getByText('At most 90.0 cm.')).toBeVisible();
+});
+
+test('uneven layers stand level: measured at the bench, turned, what is left is told', async ({
+  page,
+}) => {
+  await openDemo(page, 'Harbour light');
+  await page.goto(page.url().replace(/stack$/, 'bench'));
+  await page.getByTestId('all-steps').click();
+  await page.getByText('Measure the layers, if they are not even').click();
+  const rims = [
+    ['22', '24', '26', '24'],
+    ['25', '23', '22', '24'],
+    ['21', '22', '24', '23'],
+    ['24', '25', '22', '21'],
+    ['23', '23', '25', '25'],
+  ];
+  const places = ['12', '3', '6', '9'];
+  for (const [i, rim] of rims.entries())
+    for (const [k, mm] of rim.entries())
+      await type(page, `Layer ${i + 1} at ${places[k]} o’clock`, `${mm} mm`);
+  await expect(page.getByTestId('level-summary')).toContainText('leans');
+  await page.getByTestId('turn-all').click();
+  await expect(page.getByTestId('level-summary')).toContainText(/stands level|leans by 0.5 mm/);
+  // what-if by hand: a dial turned by its keys
+  const dial = page.getByRole('slider', { name: 'Turn of layer 2' });
+  const before = await dial.getAttribute('aria-valuenow');
+  await dial.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(dial).not.toHaveAttribute('aria-valuenow', before!);
+  await expect(page.getByTestId('turn-all')).toBeVisible();
+  // 90 degrees, for instance
+  for (let n = 0; (await dial.getAttribute('aria-valuenow')) !== '6'; n++) {
+    expect(n).toBeLessThan(24);
+    await page.keyboard.press('ArrowUp');
+  }
+  // the turn stands at the step where the layer is set
+  await page.getByTestId('all-steps').click();
+  await page.getByRole('button', { name: /Fill layer 1 and set layer 2/ }).click();
+  await expect(page.getByText('Its mark at 3 o’clock: 90° round')).toBeVisible();
+});
+
+test('a reading typed ten times too large is pointed out, and mended with one touch', async ({
+  page,
+}) => {
+  await openDemo(page, 'Meridian');
+  await page.getByTestId('tab-level').click();
+  for (const [place, text] of [
+    ['12', '22 mm'],
+    ['3', '230 mm'],
+    ['6', '23 mm'],
+    ['9', '22 mm'],
+  ])
+    await type(page, `Layer 1 at ${place} o’clock`, text!);
+  await expect(
+    page.getByRole('listitem').filter({ hasText: 'at 3 o’clock: 230 mm' }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: '23 mm?', exact: true }).click();
+  await expect(page.getByRole('listitem').filter({ hasText: 'stands out' })).toHaveCount(0);
+});
+
+test('tiers: one more on top adds up, is worked on, and is taken away again', async ({ page }) => {
+  await openDemo(page, 'Meridian');
+  const before = await tally(page, 'servings').innerText();
+  await page.getByTestId('add-tier').click();
+  await expect(page.getByTestId('sheet-title')).toContainText('Tier 2');
+  await expect(tally(page, 'height')).toHaveText('23 cm');
+  expect(Number(await tally(page, 'servings').innerText())).toBeGreaterThan(Number(before));
+  await page.getByRole('textbox', { name: 'Name of this tier' }).fill('Lantern');
+  await page.keyboard.press('Enter');
+  await type(page, 'Number of layers', '2');
+  await expect(page.getByTestId('sheet-title')).toContainText('Lantern: 2 layers');
+  await page.getByRole('button', { name: 'Take this tier away' }).click();
+  await expect(tally(page, 'height')).toHaveText('11.5 cm');
+  await saved(page);
+});
+
+test('a soft filling creeps: its verdict, its setback, and the height that is left', async ({
+  page,
+}) => {
+  await openDemo(page, 'Meridian');
+  await type(page, 'Width of every dam', '0 mm');
+  await page
+    .getByRole('combobox', { name: 'Filling everywhere' })
+    .selectOption({ label: 'Blackcurrant compote' });
+  await page.getByTestId('tab-fillings').click();
+  const fillings = page.getByTestId('fillings');
+  await expect(fillings).toContainText('creep out');
+  await expect(fillings).toContainText('settle to');
+  const lowest = fillings.getByRole('listitem').last();
+  const loose = Number(/settle to ([\d.]+) mm/.exec(await lowest.innerText())![1]);
+  // chilled it is stiffer, and settles less
+  await page.getByRole('combobox', { name: 'Stacked at' }).selectOption({ index: 1 });
+  await expect
+    .poll(async () => Number(/settle to ([\d.]+) mm/.exec(await lowest.innerText())?.[1] ?? 99))
+    .toBeGreaterThan(loose);
+  // kept short of the edge it arrives flush, and packed fruit keeps the gap open
+  await lowest.getByRole('button', { name: /arrives flush/ }).click();
+  await expect(lowest).not.toContainText('stand out at the edge');
+  await lowest.getByRole('button', { name: 'with pieces' }).click();
+  await expect(lowest).toContainText(/Filling 1 holds/);
+});
+
+test('soak and a hidden centre are drawn, weighed and on the bench', async ({ page }) => {
+  await openDemo(page, 'Meridian');
+  await page.getByTestId('tab-centre').click();
+  await page.getByRole('combobox', { name: 'Soak of every layer' }).selectOption('medium');
+  await expect(page.getByTestId('centre')).toContainText('of syrup in all');
+  await page.getByTestId('cut-core').click();
+  await expect(page.locator('[data-part="tier-1/centre"]')).toBeVisible();
+  await expect(page.getByTestId('centre')).toContainText('of sponge come out');
+  await page.keyboard.press('b');
+  await page.getByTestId('all-steps').click();
+  await expect(page.getByText('Cut the hidden centre')).toBeVisible();
+  await expect(page.getByText('Soak the cut faces')).toBeVisible();
+});
+
+test('layers of other kinds: crepes by count, a crisp disc with its caution', async ({ page }) => {
+  await openDemo(page, 'Meridian');
+  await page.getByRole('combobox', { name: 'What layer 2 is' }).selectOption({ label: 'Crepe' });
+  await expect(page.getByText(/of them,/)).toBeVisible();
+  await page
+    .getByRole('combobox', { name: 'What layer 3 is' })
+    .selectOption({ label: 'Meringue disc' });
+  await expect(page.getByText(/hard to cut through/)).toBeVisible();
+  await saved(page);
+});
+
+test('an outline from an SVG path: a bad line is refused and named, a good one is taken', async ({
+  page,
+}) => {
+  await openDemo(page, 'Meridian');
+  await page.getByRole('combobox', { name: 'Outline' }).selectOption('path');
+  const path = page.getByRole('textbox', { name: 'Path' });
+  const take = page.getByRole('button', { name: 'Take this line' });
+  await path.fill('M0 0 L100 0 L100 80 L0 80');
+  await expect(page.getByRole('alert')).toContainText('open');
+  await path.fill('M0 0 L100 80 L100 0 L0 80 Z');
+  await expect(page.getByRole('alert')).toContainText('crosses itself');
+  await path.fill(
+    '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0h9v9z"/><path d="M0 0h9v9z"/></svg>',
+  );
+  await expect(page.getByRole('alert')).toContainText('2 paths');
+  await expect(take).toBeDisabled();
+  await path.fill('M0 0 C 40 -30 60 -30 100 0 L100 80 A 50 20 0 0 1 0 80 Z');
+  await page.getByRole('textbox', { name: 'Width of the shape' }).fill('22 cm');
+  await page.keyboard.press('Tab');
+  await take.click();
+  await expect(page.getByText('“own shape”')).toBeVisible();
+  await expect(page.getByText(/is too small for this cake/)).toHaveCount(0);
+  await expect(page.getByTestId('tally-width')).toHaveCount(0);
+  await saved(page);
+});
+
+test('oven loads, heat and the knife; what came out is stacked again', async ({ page }) => {
+  await openDemo(page, 'Jubilee', 'Bake');
+  await page.getByTestId('tab-oven').click();
+  await expect(page.getByTestId('load-1')).toContainText('first look');
+  await expect(page.getByText(/mix it when the load before comes out/).first()).toBeVisible();
+  await page.getByTestId('tab-heat').click();
+  await expect(page.getByTestId('heat')).toContainText('likely done after');
+  await expect(page.getByRole('img', { name: /Temperatures, in the oven/ })).toHaveAttribute(
+    'data-ready',
+    'true',
+  );
+  await page.getByTestId('tab-fridge').click();
+  await expect(page.getByRole('img', { name: /Temperatures, in the fridge/ })).toBeVisible();
+  await page.getByTestId('tab-cut').click();
+  await expect(page.getByTestId('cut')).toContainText('leave the domes, fill round them');
+  const before = await tally(page, 'height').innerText();
+  await type(page, 'Edge of cake 1 as baked', '45 mm');
+  await expect(page.getByText(/too low for its layers/)).toBeVisible();
+  await page.getByTestId('stack-again').click();
+  await expect(page.getByText('The stack fits what came out.')).toBeVisible();
+  await expect(tally(page, 'height')).toHaveText(before);
+});
+
+test('ordered by weight: the layers follow until it weighs that', async ({ page }) => {
+  await openDemo(page, 'Meridian', 'Brief');
+  await type(page, 'Wanted weight of the cake', '4 kg');
+  await expect(page.getByTestId('by-weight')).toContainText('33 to 44');
+  await page.getByTestId('order-weight').click();
+  await expect(page.getByTestId('by-weight').locator('b').first()).toHaveText('4 kg');
+});
+
+test('the height arrow and the handles work on the chosen tier', async ({ page }) => {
+  await openDemo(page, 'Jubilee');
+  await page.getByTestId('tiers').getByRole('button', { name: 'Dome' }).click();
+  await handle(page, 'Layer 1, thickness').focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByTestId('sheet-title')).toContainText('Dome');
+  await expect(field(page, 'Thickness of layer 1')).toHaveValue('25 mm');
+});

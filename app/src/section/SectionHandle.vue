@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { onBeforeUnmount } from 'vue';
+
 /** A boundary of the section to take hold of: mouse, finger, or arrow keys. */
 const props = defineProps<{
   label: string;
@@ -22,6 +24,7 @@ const emit = defineEmits<{
 
 let grip: { id: number; y: number; start: number } | null = null;
 let frame = 0;
+onBeforeUnmount(() => cancelAnimationFrame(frame));
 
 function down(event: PointerEvent): void {
   if (event.button !== 0) return;

@@ -357,12 +357,13 @@ tr {
 th,
 td {
   text-align: left;
-  padding: 4px 10px 4px 8px;
+  font-size: 14.5px;
+  padding: 4px 8px 4px 6px;
   font-weight: 400;
   white-space: nowrap;
 }
 th {
-  width: 84px;
+  width: 72px;
   border-left: 4px solid transparent;
 }
 tr.gap {
@@ -376,6 +377,6 @@ tr.chosen th {
   text-align: right;
 }
 td :deep(select) {
-  max-width: 13.5em;
+  max-width: 10.4em;
 }
 </style>

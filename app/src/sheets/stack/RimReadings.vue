@@ -78,14 +78,14 @@ small {
   text-decoration: underline dotted;
 }
 .large {
-  gap: 10px 18px;
+  gap: 8px 10px;
 }
 .large :deep(input) {
-  font-size: 30px;
-  min-width: 3.2em;
-  padding: 8px 6px;
+  font-size: 25px;
+  min-width: 3em;
+  padding: 10px 4px;
 }
 .large small {
-  font-size: 18px;
+  font-size: 17px;
 }
 </style>

@@ -1,11 +1,8 @@
 import { bakeSteps } from './bench/bake-steps.ts';
-import {
-  bowlSteps,
-  closingSteps,
-  coatSteps,
-  stackSteps,
-  type StackContext,
-} from './bench/stack-steps.ts';
+import { bowlSteps } from './bench/bowl-steps.ts';
+import { closingSteps, coatSteps } from './bench/coat-steps.ts';
+import type { StackContext } from './bench/stack-context.ts';
+import { stackSteps } from './bench/stack-steps.ts';
 import type { Step } from './bench/steps.ts';
 import { planBowls, type Bowl, type TierNeeds } from './bowls/bowls.ts';
 import { spreadIdsOf } from './build/edit.ts';

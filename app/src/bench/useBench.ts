@@ -127,3 +127,6 @@ export function useBench(steps: () => Step[]) {
     removeNote,
   };
 }
+
+/** What the parts of the bench screen work with. */
+export type BenchHand = ReturnType<typeof useBench>;

@@ -7,6 +7,8 @@ export interface Column {
   kind: Kind;
   range: Range;
   nullable?: boolean;
+  /** Shown where there is no value. */
+  none?: string;
   hint?: string;
 }
 
@@ -79,6 +81,7 @@ export const columns: Record<PantryTable, Column[]> = {
       kind: 'share',
       range: at.mixerShare,
       nullable: true,
+      none: 'by hand',
       hint: 'finished volume over bowl; empty when it is made in a pan',
     },
   ],

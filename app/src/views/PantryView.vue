@@ -37,7 +37,7 @@ const cell = (row: Row, key: string): string => {
   const value = (row as unknown as Record<string, unknown>)[key];
   if (key === 'outline') return outlineText(value as Outline, settings.system);
   if (column && typeof value === 'number') return showText(value, column.kind, settings.system);
-  return typeof value === 'string' ? value : 'by hand';
+  return typeof value === 'string' ? value : (column?.none ?? '–');
 };
 const add = (): void => {
   const pattern = rows.value[0];

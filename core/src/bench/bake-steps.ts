@@ -1,11 +1,11 @@
 import type { Tier } from '../build/types.ts';
+import { doneC } from '../heat/bake-time.ts';
+import { coolMin } from '../heat/cooling.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import type { Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
 import type { BakePlan } from '../tins/bake.ts';
 import type { KnifeCut } from '../tins/knife.ts';
-import { doneC } from '../heat/bake-time.ts';
-import { coolMin } from '../heat/cooling.ts';
 import { phrase } from '../units/phrase.ts';
 import { knifeCaution, ovenCaution, step, type Amount, type Step } from './steps.ts';
 

@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import type { Step } from '@pyrgotect/core';
+import { computed } from 'vue';
+import { clock } from '../parts/when.ts';
+import type { BenchHand } from './useBench.ts';
+
+/** The foot of the bench: timers, back, note what happened, next. */
+const props = defineProps<{ step: Step | null; allDone: boolean; bench: BenchHand }>();
+const emit = defineEmits<{ notes: [] }>();
+const notesHere = computed(
+  () => props.bench.bench.value.notes.filter((n) => n.stepKey === props.step?.key).length,
+);
+</script>
+
+<template>
+  <footer>
+    <div class="timers" aria-live="off">
+      <div
+        v-for="timer in bench.timers.value.slice(0, 2)"
+        :key="timer.id"
+        class="running"
+        :class="{ over: timer.left <= 0 }"
+        data-test="timer"
+      >
+        <b>{{ clock(timer.left) }}</b>
+        <span>{{ timer.label }}{{ timer.left <= 0 ? ', time is up' : '' }}</span>
+        <span class="timer-keys">
+          <button
+            type="button"
+            :aria-label="`Five minutes more for ${timer.label}`"
+            @click="bench.addMinutes(timer.id, 5)"
+          >
+            +5
+          </button>
+          <button
+            type="button"
+            :aria-label="`Stop ${timer.label}`"
+            @click="bench.stopTimer(timer.id)"
+          >
+            stop
+          </button>
+        </span>
+      </div>
+      <div v-if="bench.timers.value.length === 0" class="none">no timer running</div>
+    </div>
+    <button
+      type="button"
+      class="back"
+      aria-label="Previous step"
+      :disabled="bench.index.value === 0"
+      @click="bench.goTo(bench.index.value - 1)"
+    >
+      ←
+    </button>
+    <button type="button" class="note" data-test="note" @click="emit('notes')">
+      <b>Note what happened</b>
+      <span>{{
+        notesHere > 0 ? `${notesHere} noted here` : step?.record ? step.record.label : 'words'
+      }}</span>
+    </button>
+    <button
+      type="button"
+      class="next"
+      data-test="next"
+      :disabled="!step || allDone"
+      @click="bench.finish()"
+    >
+      {{ allDone ? 'All done' : 'Done, next step' }}
+    </button>
+  </footer>
+</template>
+
+<style scoped>
+footer {
+  grid-column: 1 / -1;
+  background: var(--foot);
+  color: var(--foot-ink);
+  display: grid;
+  grid-template-columns: minmax(250px, 1.5fr) 84px minmax(0, 1fr) minmax(0, 1.1fr);
+}
+footer > * {
+  border-left: 1px solid var(--foot-line);
+  padding: 12px 20px;
+  text-align: left;
+  min-width: 0;
+}
+footer button:focus-visible {
+  outline-color: var(--foot-ink);
+  outline-offset: -4px;
+}
+.timers {
+  display: flex;
+  padding: 0;
+  border-left: 0;
+}
+.running {
+  flex: 1;
+  padding: 12px 18px 8px;
+  border-left: 1px solid var(--foot-line);
+  position: relative;
+  min-width: 0;
+}
+.running b {
+  font: 600 30px/1 var(--heading);
+  display: block;
+}
+.running span {
+  font-size: 15px;
+  color: var(--foot-soft);
+}
+.running.over b,
+.running.over > span {
+  color: var(--foot-warn);
+}
+.timer-keys {
+  display: flex;
+  gap: 6px;
+}
+.timer-keys button {
+  padding: 3px 12px;
+  border: 1.5px solid var(--foot-line);
+  border-radius: 4px;
+  color: var(--foot-ink);
+}
+.none {
+  padding: 34px 20px;
+  color: var(--foot-soft);
+  font-size: 16px;
+}
+.back {
+  font: 600 30px var(--heading);
+  text-align: center;
+}
+.back:disabled {
+  color: var(--foot-line);
+}
+.note b {
+  font: 600 21px/1.1 var(--heading);
+  display: block;
+}
+.note span {
+  font-size: 15px;
+  color: var(--foot-soft);
+  display: block;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.next {
+  background: var(--accent);
+  color: var(--on-accent);
+  font: 700 25px/1.1 var(--heading);
+  text-align: center;
+}
+.next:disabled {
+  background: var(--foot-line);
+  color: var(--foot-soft);
+}
+@media (max-width: 860px) {
+  footer {
+    grid-template-columns: 84px minmax(0, 1fr) minmax(0, 1.1fr);
+  }
+  .timers {
+    grid-column: 1 / -1;
+    border-bottom: 1px solid var(--foot-line);
+    min-height: 84px;
+  }
+  footer > button {
+    min-height: 92px;
+  }
+}
+</style>

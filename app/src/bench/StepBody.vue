@@ -1,0 +1,228 @@
+<script setup lang="ts">
+import { say, show, type Build, type Plan, type Step } from '@pyrgotect/core';
+import { computed } from 'vue';
+import { useWorking } from '../figures/working.ts';
+import LevelPanel from '../sheets/stack/LevelPanel.vue';
+import { useSettings } from '../stores/settings.ts';
+import { checkKey, type BenchHand } from './useBench.ts';
+
+/** One step, large: what, how much, the checks by eye, the cautions. */
+const props = defineProps<{
+  step: Step;
+  steps: Step[];
+  bench: BenchHand;
+  build: Build;
+  plan: Plan;
+}>();
+const emit = defineEmits<{ steps: [] }>();
+const settings = useSettings();
+const working = useWorking();
+const shown = (value: number, kind: Parameters<typeof show>[1]) =>
+  show(value, kind, settings.system);
+const running = computed(() => props.bench.timers.value.some((t) => t.stepKey === props.step.key));
+</script>
+
+<template>
+  <div class="where">
+    <button type="button" data-test="all-steps" @click="emit('steps')">
+      Step {{ bench.index.value + 1 }} of {{ steps.length }} · {{ step.chapter }}
+    </button>
+    <span v-if="bench.done.value.has(step.key)" class="ticked">done</span>
+  </div>
+  <h1 data-test="step-title">{{ step.title }}</h1>
+  <p v-if="step.lead" class="lead">{{ say(step.lead, settings.system) }}</p>
+
+  <div v-if="step.amounts.length > 0" class="amounts" :class="{ many: step.amounts.length > 3 }">
+    <div v-for="amount in step.amounts" :key="amount.label">
+      <div class="what">{{ amount.label }}</div>
+      <button
+        v-if="amount.figure && plan.figures[amount.figure]"
+        type="button"
+        class="big"
+        @click="working.open(amount.figure)"
+      >
+        {{ shown(amount.value, amount.kind).number
+        }}<small>{{ ' ' + shown(amount.value, amount.kind).unit }}</small>
+      </button>
+      <div v-else class="big">
+        {{ shown(amount.value, amount.kind).number
+        }}<small>{{ ' ' + shown(amount.value, amount.kind).unit }}</small>
+      </div>
+    </div>
+  </div>
+
+  <ul v-if="step.list.length > 0" class="list" :class="{ long: step.list.length > 5 }">
+    <li v-for="item in step.list" :key="item.label">
+      <span
+        >{{ item.label }} <small v-if="item.note">{{ item.note }}</small></span
+      >
+      <b>{{ shown(item.value, item.kind).number }} {{ shown(item.value, item.kind).unit }}</b>
+    </li>
+  </ul>
+
+  <LevelPanel v-if="step.rimsOf !== null" :build="build" :plan="plan" big />
+
+  <div v-if="step.timer && !running" class="timer">
+    <button
+      type="button"
+      class="key solid start"
+      data-test="start-timer"
+      @click="bench.startTimer(step.timer.minutes)"
+    >
+      Start {{ step.timer.minutes }} min: {{ step.timer.label }}
+    </button>
+    <button
+      v-if="step.timer.lookMin"
+      type="button"
+      class="key start"
+      @click="bench.startTimer(Math.round(step.timer.lookMin))"
+    >
+      First look: {{ Math.round(step.timer.lookMin) }} min
+    </button>
+  </div>
+
+  <ul class="checks">
+    <li v-for="check in step.checks" :key="check">
+      <button
+        type="button"
+        role="checkbox"
+        :aria-checked="bench.bench.value.checks.includes(checkKey(step, check))"
+        :class="{ on: bench.bench.value.checks.includes(checkKey(step, check)) }"
+        @click="bench.toggleCheck(check)"
+      >
+        <i aria-hidden="true" />{{ check }}
+      </button>
+    </li>
+  </ul>
+  <p v-for="caution in step.cautions" :key="caution.text" class="caution">
+    <b>▲</b> {{ say(caution, settings.system) }}
+  </p>
+</template>
+
+<style scoped>
+.where {
+  display: flex;
+  gap: 14px;
+  font: 600 17px var(--figure);
+  color: var(--soft);
+}
+.where button {
+  min-height: 34px;
+  text-decoration: underline dotted;
+  text-underline-offset: 4px;
+}
+.ticked {
+  color: var(--accent);
+  line-height: 34px;
+}
+h1 {
+  font-size: 40px;
+  line-height: 1.06;
+  margin-top: 2px;
+}
+.lead {
+  font-size: 19px;
+  margin-top: 10px;
+}
+.amounts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 44px;
+  margin-top: 20px;
+}
+.what {
+  font: 600 18px var(--figure);
+  color: var(--soft);
+}
+.big {
+  font: 700 84px/1 var(--heading);
+  letter-spacing: -0.03em;
+  white-space: nowrap;
+  display: block;
+}
+.big small {
+  font-size: 36px;
+  letter-spacing: 0;
+}
+.many .big {
+  font-size: 52px;
+}
+.many .big small {
+  font-size: 26px;
+}
+.list,
+.checks {
+  list-style: none;
+  margin: 18px 0 0;
+  padding: 0;
+}
+.list.long {
+  columns: 2;
+  column-gap: 40px;
+}
+.list li {
+  display: flex;
+  justify-content: space-between;
+  gap: 16px;
+  border-top: 1.5px solid var(--line);
+  padding: 8px 2px;
+  break-inside: avoid;
+}
+.list b {
+  font-size: 21px;
+  white-space: nowrap;
+}
+.list small {
+  white-space: nowrap;
+  color: var(--soft);
+  font-size: 15px;
+}
+.timer {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  margin-top: 18px;
+}
+.start {
+  font: 700 20px var(--heading);
+  padding: 13px 20px;
+}
+.checks li {
+  border-top: 1.5px solid var(--line);
+}
+.checks button {
+  width: 100%;
+  min-height: 54px;
+  text-align: left;
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  padding: 8px 4px;
+}
+.checks i {
+  width: 24px;
+  height: 24px;
+  flex: none;
+  border: 2.4px solid var(--ink);
+  border-radius: 3px;
+}
+.checks .on i {
+  background: var(--accent);
+  border-color: var(--accent);
+}
+.caution {
+  background: var(--warn-wash);
+  border-left: 5px solid var(--warn-mark);
+  padding: 10px 14px;
+  font-size: 17px;
+  margin-top: 10px;
+}
+.caution b {
+  color: var(--warn-mark);
+}
+@media (max-width: 860px) {
+  .list.long {
+    columns: 1;
+  }
+}
+</style>

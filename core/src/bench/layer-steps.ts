@@ -1,0 +1,118 @@
+import { handsOn } from '../labour/minutes.ts';
+import { widthMm } from '../outline/outline.ts';
+import { phrase } from '../units/phrase.ts';
+import type { StackContext } from './stack-context.ts';
+import { ovenCaution, step, type Step } from './steps.ts';
+
+/** What has to be made or bought besides the baked cakes. */
+export function otherSteps({ tier, others }: StackContext): Step[] {
+  return others.map(({ index, row, count, ownG, traced, packs, inset }) =>
+    step(
+      `${tier.id}/other/${index}`,
+      'Bake',
+      row.form === 'bought'
+        ? `Unwrap ${row.name.toLowerCase()} for layer ${index + 1}`
+        : `Make layer ${index + 1}: ${row.name.toLowerCase()}`,
+      row.form === 'crepe' ? count * 2 : 20,
+      {
+        part: `${tier.id}/layer/${index}`,
+        lead: traced
+          ? phrase(
+              'Trace a circle {wide} across on the paper’s back: it spreads by {spread} all round.',
+              {
+                wide: [widthMm(traced), 'span'],
+                spread: [row.spreadMm, 'thickness'],
+              },
+            )
+          : inset
+            ? phrase(
+                'From outside in: four tenths of the mousse first, then the sponge disc, {wide} across and {high} high, then the rest to the brim. Set it cold before it is turned out.',
+                { wide: [widthMm(inset.outline), 'span'], high: [inset.heightMm, 'thickness'] },
+              )
+            : packs !== null
+              ? phrase(`${packs} ${packs === 1 ? 'pack' : 'packs'}; thaw {time} in the wrap.`, {
+                  time: [(row.thawH ?? 0) * 60, 'minutes'],
+                })
+              : null,
+        amounts: [
+          ...(count > 1
+            ? [{ label: 'pieces', value: count, kind: 'count' as const, figure: null }]
+            : []),
+          { label: 'in all', value: ownG, kind: 'bowl', figure: null },
+          ...(row.bake
+            ? [
+                {
+                  label: 'oven',
+                  value: row.bake.ovenC,
+                  kind: 'temperature' as const,
+                  figure: null,
+                },
+              ]
+            : []),
+        ],
+        checks:
+          row.form === 'crisp disc'
+            ? ['Dry right through, and cold before it is lifted']
+            : ['Cold before it is filled'],
+        timer: row.bake ? { label: row.name, minutes: row.bake.minutes, lookMin: null } : null,
+        cautions: row.bake ? [ovenCaution] : [],
+      },
+    ),
+  );
+}
+
+/** What is done to the layers before they are stacked: measured, cored, soaked. */
+export function layerSteps({ tier, soak, centre, spreadOf }: StackContext): Step[] {
+  const steps: Step[] = [
+    step(`${tier.id}/rims`, 'Fill and stack', 'Measure the layers, if they are not even', 4, {
+      part: `${tier.id}/layer/0`,
+      lead: phrase(
+        'A cocktail stick at one point of each rim marks its 12 o’clock. Height at four points, from the mark on, the way the hands run; the turns that make the stack level follow.',
+      ),
+      checks: ['Every stick is out again before the layer is covered'],
+      rimsOf: tier.id,
+    }),
+  ];
+  if (tier.centre && centre)
+    steps.push(
+      step(`${tier.id}/core`, 'Fill and stack', 'Cut the hidden centre', 6, {
+        part: `${tier.id}/centre`,
+        lead: phrase(
+          `Ring cutter {wide} across through layers ${tier.centre.fromLayer + 1} to ${tier.centre.toLayer + 1}; the lid stays whole. Fill it when layer ${tier.centre.toLayer + 1} is on.`,
+          { wide: [widthMm(tier.centre.outline), 'span'] },
+        ),
+        amounts: [
+          {
+            label: spreadOf(tier.centre.spreadId).name.toLowerCase(),
+            value: centre.fillG,
+            kind: 'small',
+            figure: `${tier.id}/centre`,
+          },
+        ],
+        checks: ['Cores kept for offcuts', 'Straight down: the holes meet'],
+      }),
+    );
+  if (soak.some((each) => each.ml > 0))
+    steps.push(
+      step(`${tier.id}/soak`, 'Fill and stack', 'Soak the cut faces', handsOn.soak, {
+        part: `${tier.id}/layer/0`,
+        lead: phrase(
+          'Brush it on, from the edge in; what is in the brush last goes to the middle.',
+        ),
+        list: soak.flatMap((each, i) =>
+          each.ml > 0
+            ? [
+                {
+                  label: `layer ${i + 1}`,
+                  value: each.ml,
+                  kind: 'volume' as const,
+                  note: each.style,
+                },
+              ]
+            : [],
+        ),
+        checks: ['Damp, not wet: nothing runs out when it is pressed'],
+      }),
+    );
+  return steps;
+}

@@ -1,0 +1,20 @@
+import type { Tier } from '../build/types.ts';
+import type { CoatPlan } from '../coat/coat.ts';
+import type { CentrePlan } from '../fill/centre.ts';
+import type { GapPlan } from '../fill/gaps.ts';
+import type { OtherPlan } from '../others/other-layers.ts';
+import type { Spread } from '../pantry/types.ts';
+import type { SoakPlan } from '../soak/soak.ts';
+import type { StackPlan } from '../stack/stack.ts';
+
+export interface StackContext {
+  tier: Tier;
+  stack: StackPlan;
+  gaps: GapPlan[];
+  others: OtherPlan[];
+  soak: SoakPlan[];
+  centre: CentrePlan | null;
+  coat: CoatPlan;
+  dabG: number;
+  spreadOf: (id: string) => Spread;
+}

@@ -29,6 +29,14 @@ export function planTable(build: Build, plan: Plan, pantry: Pantry, system: Unit
   build.tiers.forEach((tier, t) => {
     const planned = plan.tiers[t]!;
     lines.push('', `${tier.name}: ${tier.layers.length} layers, ${tier.gaps.length} fillings`);
+    row('finished height of the tier', planned.stack.finishedMm, 'span');
+    planned.loads?.forEach((load, i) => {
+      if (!load.holds) row(`filling ${i + 1} settles to`, load.settledMm, 'thickness');
+    });
+    for (const other of planned.others.ok ? planned.others.value : [])
+      row(`layer ${other.index + 1}: ${other.count} × ${other.row.name}`, other.ownG, 'bowl');
+    const syrupMl = planned.soak.reduce((sum, each) => sum + each.ml, 0);
+    if (syrupMl > 0) row('syrup to soak with', syrupMl, 'volume');
     if (planned.bake.ok) {
       const tin = findRow(pantry, 'tins', tier.tinId);
       for (const cake of planned.bake.value.cakes) {
@@ -36,8 +44,20 @@ export function planTable(build: Build, plan: Plan, pantry: Pantry, system: Unit
         if (cake.inclusionG > 0) row('  pieces folded in', cake.inclusionG, 'bowl');
         for (const cut of cake.cuts) row(`  knife, ${cut.kind}`, cut.atMm, 'thickness');
         row('  offcuts', cake.domeG + cake.trimG, 'bowl');
+        if (cake.window) {
+          row('  first look after', cake.window.fromMin, 'minutes');
+          row('  likely done after', cake.window.minutes, 'minutes');
+        }
       }
     } else lines.push(`  ${planned.bake.problem}`);
+  });
+
+  plan.oven?.loads.forEach((load, i) => {
+    lines.push('', `Oven load ${i + 1}, ${showText(load.ovenC, 'temperature', system)}`);
+    for (const tin of load.shelves.flat()) {
+      const name = build.tiers.find((tier) => tier.id === tin.tierId)?.name ?? '';
+      row(`  ${name}, cake ${tin.cake + 1}`, tin.grams, 'bowl');
+    }
   });
 
   if (plan.bowls.ok)

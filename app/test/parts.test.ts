@@ -98,7 +98,7 @@ describe('an outline in words', () => {
   const change = async (from: Outline, kind: string): Promise<unknown> => {
     const wrapper = mount(OutlineFields, { props: { outline: from } });
     await wrapper.find('select').setValue(kind);
-    return (wrapper.emitted('change') as unknown[][] | undefined)?.[0]?.[0];
+    return wrapper.emitted<[Outline]>('change')?.[0]?.[0];
   };
   const round: Outline = { kind: 'round', diameterMm: 240 };
   it('keeps its width from kind to kind', async () => {

@@ -97,7 +97,7 @@ test('it opens and plans without a network', async ({ page, context }) => {
   await page.keyboard.press('b');
   await expect(page.getByTestId('step-title')).toBeVisible();
   await page.goto('/pantry');
-  await expect(page.getByText('14 tins')).toBeVisible();
+  await expect(page.getByText('21 tins')).toBeVisible();
   await context.setOffline(false);
 });
 

@@ -33,11 +33,12 @@ export async function openDemo(page: Page, name = 'Meridian', stage = 'stack'): 
   await page.goto('/');
   await page.getByRole('link', { name: `Open ${name}`, exact: true }).click();
   await expect(page.getByTestId('sheet-title')).toBeVisible();
-  if (stage !== 'stack')
-    await page
-      .getByRole('navigation', { name: 'Stages' })
-      .getByRole('button', { name: new RegExp(`^${stage}`) })
-      .click();
+  if (stage === 'stack') return;
+  const rail = page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('button', { name: new RegExp(`^${stage}`) });
+  await rail.click();
+  await expect(rail).toHaveAttribute('aria-current', 'page');
 }
 
 export const tally = (page: Page, cell: string) => page.getByTestId(`tally-${cell}`).locator('b');

@@ -72,7 +72,8 @@ small.alert {
   color: var(--warn);
 }
 .on small.alert {
-  color: var(--foot-warn);
+  color: inherit;
+  font-weight: 700;
 }
 @media (max-width: 1000px) {
   .rail {

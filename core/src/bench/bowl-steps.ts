@@ -17,7 +17,7 @@ export const bowlSteps = (bowls: readonly Bowl[], spreadOf: (id: string) => Spre
         `bowl/${bowl.spreadId}/make`,
         'Bowls',
         `Make the ${bowl.name.toLowerCase()}`,
-        mixMinutes(bowl.spreadId) * bowl.mixes,
+        mixMinutes(spread.recipeId) * bowl.mixes,
         {
           lead: phrase(`{make} in all${times}. ${bowl.recipe.steps.join(' ')}`, {
             make: [bowl.makeG, 'bowl'],

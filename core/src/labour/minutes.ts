@@ -29,7 +29,7 @@ const coatMinutes: Record<CoatStyle, number> = {
   'ganache shell': 25,
 };
 
-/** Minutes to make one mixing, by the id of the spread's own recipe; 12 for what the table lacks. */
+/** Minutes to make one mixing, by what its recipe makes; 12 for what the table lacks. */
 const makeMinutes: Record<string, number> = {
   buttercream: 15,
   meringue: 25,
@@ -46,7 +46,8 @@ const makeMinutes: Record<string, number> = {
   caramel: 15,
 };
 
-export const mixMinutes = (spreadId: string): number => makeMinutes[spreadId] ?? 12;
+export const mixMinutes = (recipeId: string): number =>
+  makeMinutes[recipeId.replace(/^recipe-/, '')] ?? 12;
 
 const referenceSide = Math.PI * 200 * 100;
 const referenceTop = (Math.PI * 200 ** 2) / 4;

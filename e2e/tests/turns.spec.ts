@@ -1,0 +1,96 @@
+import AxeBuilder from '@axe-core/playwright';
+import { demoCount, expect, openDemo, test } from './support.ts';
+
+const turns = {
+  stack: ['height', 'level', 'fillings', 'centre'],
+  bake: ['oven', 'heat', 'cut', 'bowl'],
+} as const;
+
+for (const [stage, tabs] of Object.entries(turns))
+  for (const scheme of ['light', 'dark'] as const)
+    test(`every turn of ${stage} can be read and operated by all, ${scheme}`, async ({ page }) => {
+      await page.emulateMedia({ colorScheme: scheme });
+      await page.goto('/');
+      await expect(page.getByRole('article')).toHaveCount(demoCount);
+      await page.goto(`/build/jubilee/${stage}`);
+      for (const tab of tabs) {
+        await page.getByTestId(`tab-${tab}`).click();
+        await expect(page.getByTestId(`tab-${tab}`)).toHaveAttribute('aria-selected', 'true');
+        if (tab === 'height' || tab === 'heat')
+          await expect(page.locator('.chart')).toHaveAttribute('data-ready', 'true');
+        const { violations } = await new AxeBuilder({ page })
+          .disableRules(['region', 'page-has-heading-one'])
+          .analyze();
+        expect(violations.map((v) => `${tab}, ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
+      }
+    });
+
+for (const [stage, tabs] of Object.entries(turns))
+  test(`no turn of ${stage} runs off its sheet, in either unit system`, async ({ page }) => {
+    await openDemo(page, 'Jubilee', stage === 'bake' ? 'Bake' : 'stack');
+    for (const units of ['metric', 'inches']) {
+      if (units === 'inches') await page.getByTestId('units').click();
+      for (const tab of [stage === 'bake' ? 'tins' : 'layers', ...tabs]) {
+        await page.getByTestId(`tab-${tab}`).click();
+        await page.waitForTimeout(150);
+        const [wide, room] = await page
+          .locator('.sheet')
+          .evaluate((e) => [e.scrollWidth, e.clientWidth] as const);
+        expect(wide, `${tab} in ${units}`).toBeLessThanOrEqual(room);
+      }
+    }
+  });
+
+test('a mould known by its water: weighed in the pantry, baked in', async ({ page }) => {
+  await page.goto('/pantry');
+  await page.getByTestId('add-row').click();
+  await page.getByLabel('name', { exact: true }).fill('Seal mould');
+  await page.getByRole('combobox', { name: 'Form' }).selectOption('mould');
+  await page.getByTestId('save-row').click();
+  await expect(page.getByRole('alert')).toContainText('weight of the water');
+  const water = page.getByRole('textbox', { name: 'water it holds' });
+  await water.fill('1.2 kg');
+  await water.press('Enter');
+  await page.getByTestId('save-row').click();
+  await expect(page.getByText('Seal mould')).toBeVisible();
+  await openDemo(page, 'Fig and walnut', 'Bake');
+  await page.getByRole('combobox', { name: 'Tin' }).selectOption({ label: 'Seal mould' });
+  await expect(page.getByText(/is not straight at the side/)).toBeVisible();
+  await expect(page.getByTestId('sheet-title')).toContainText('of batter');
+});
+
+test('a larger oven takes fewer loads', async ({ page }) => {
+  await openDemo(page, 'Fig and walnut', 'Bake');
+  await page.getByTestId('tab-oven').click();
+  await expect(page.getByTestId('load-2')).toBeVisible();
+  await page.goto('/pantry');
+  await page.getByRole('tab', { name: 'Kitchen' }).click();
+  const shelf = page.getByRole('textbox', { name: 'oven shelf, wide' });
+  await shelf.fill('70 cm');
+  await shelf.press('Enter');
+  const save = page.getByRole('button', { name: /save/i });
+  if (await save.count()) await save.first().click();
+  await openDemo(page, 'Fig and walnut', 'Bake');
+  await page.getByTestId('tab-oven').click();
+  await expect(page.getByTestId('load-1')).toBeVisible();
+  await expect(page.getByTestId('load-2')).toHaveCount(0);
+});
+
+test('tiers, turns and what was measured are there after a reload', async ({ page }) => {
+  await openDemo(page, 'Jubilee');
+  await page.getByTestId('tiers').getByRole('button', { name: 'Gallery' }).click();
+  await page.getByTestId('tab-level').click();
+  await page.getByTestId('turn-all').click();
+  await expect(page.getByTestId('level-summary')).toHaveText('It stands level');
+  const dial = page.getByRole('slider', { name: 'Turn of layer 2' });
+  const turned = await dial.getAttribute('aria-valuenow');
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await page.reload();
+  await page.getByTestId('tiers').getByRole('button', { name: 'Gallery' }).click();
+  await page.getByTestId('tab-level').click();
+  await expect(dial).toHaveAttribute('aria-valuenow', turned!);
+  // and all of it is taken back in one step
+  await page.getByRole('button', { name: 'Take the turns back' }).click();
+  await page.keyboard.press('Control+z');
+  await expect(dial).toHaveAttribute('aria-valuenow', turned!);
+});

@@ -38,6 +38,11 @@ const step = (title: string) => async (p: Page) => {
   await p.getByTestId('all-steps').click();
   await p.getByText(title).click();
 };
+/** One turn of a sheet; with `wait` once that is drawn. */
+const turn = (tab: string, wait?: string) => async (p: Page) => {
+  await p.getByTestId(`tab-${tab}`).click();
+  if (wait) await p.locator(`${wait}[data-ready="true"]`).waitFor();
+};
 const views: View[] = [
   { name: 'shelf', path: '/' },
   { name: 'brief', path: '/build/meridian/brief' },
@@ -48,7 +53,25 @@ const views: View[] = [
       for (let i = 0; i < 5; i++) await p.keyboard.press(']');
     },
   },
+  {
+    name: 'stack-tiers',
+    path: '/build/jubilee/stack',
+    before: (p) => p.getByTestId('tiers').getByRole('button', { name: 'Dome' }).click(),
+  },
+  { name: 'stack-height', path: '/build/meridian/stack', before: turn('height', '.chart') },
+  {
+    name: 'stack-level',
+    path: '/build/jubilee/stack',
+    before: async (p) => {
+      await p.getByTestId('tiers').getByRole('button', { name: 'Gallery' }).click();
+      await turn('level')(p);
+      await p.getByTestId('turn-all').click();
+    },
+  },
   { name: 'bake', path: '/build/meridian/bake' },
+  { name: 'bake-oven', path: '/build/jubilee/bake', before: turn('oven') },
+  { name: 'bake-heat', path: '/build/meridian/bake', before: turn('heat', '.chart') },
+  { name: 'bake-cut', path: '/build/meridian/bake', before: turn('cut') },
   { name: 'coat', path: '/build/meridian/coat' },
   {
     name: 'bench',

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { showText, widthMm, type BakedCake, type Sponge, type Tin } from '@pyrgotect/core';
+import {
+  showText,
+  tinOutlineAt,
+  widthMm,
+  type BakedCake,
+  type Sponge,
+  type Tin,
+} from '@pyrgotect/core';
 import { computed } from 'vue';
 import { fillOf } from '../section/tones.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -14,22 +21,24 @@ const props = defineProps<{
 }>();
 const settings = useSettings();
 const pad = 62;
-const wide = computed(() => widthMm(props.tin.outline) + 2 * props.tin.flareMm);
+const wide = computed(() => widthMm(tinOutlineAt(props.tin, props.tin.depthMm)));
 const width = computed(() => wide.value * props.pxPerMm + 2 * pad);
 const height = computed(() => props.high * props.pxPerMm + 24);
 const floor = computed(() => height.value - 8);
 const Y = (mm: number): number => floor.value - mm * props.pxPerMm;
-const halfAt = (mm: number): number =>
-  (widthMm(props.tin.outline) / 2 + (props.tin.flareMm * mm) / props.tin.depthMm) * props.pxPerMm;
+const halfAt = (mm: number): number => (widthMm(tinOutlineAt(props.tin, mm)) / 2) * props.pxPerMm;
 const mid = computed(() => width.value / 2);
-const wall = computed(() => {
-  const [low, top] = [halfAt(0), halfAt(props.tin.depthMm)];
-  return `M${mid.value - top} ${Y(props.tin.depthMm)}L${mid.value - low} ${Y(0)}H${mid.value + low}L${mid.value + top} ${Y(props.tin.depthMm)}`;
-});
-const batter = computed(() => {
-  const [low, top] = [halfAt(0), halfAt(props.cake.fillMm)];
-  return `M${mid.value - low} ${Y(0)}H${mid.value + low}L${mid.value + top} ${Y(props.cake.fillMm)}H${mid.value - top}Z`;
-});
+/** The inside of the tin up to a height, from the left rim round the bottom to the right one. */
+function inside(upToMm: number): string {
+  // a straight or leaning side needs its ends only; a bowl is drawn in short steps
+  const steps = props.tin.form === 'upright' ? 1 : 16;
+  const heights = Array.from({ length: steps + 1 }, (_, i) => (upToMm * i) / steps);
+  const left = heights.map((mm) => `${mid.value - halfAt(mm)} ${Y(mm)}`).reverse();
+  const right = heights.map((mm) => `${mid.value + halfAt(mm)} ${Y(mm)}`);
+  return `M${[...left, ...right].join('L')}`;
+}
+const wall = computed(() => inside(props.tin.depthMm));
+const batter = computed(() => `${inside(Math.min(props.cake.fillMm, props.tin.depthMm))}Z`);
 const baked = computed(() => {
   const half = halfAt(props.cake.edgeMm);
   const top = Y(props.cake.edgeMm);

@@ -58,6 +58,7 @@ const freeOrder = computed(
 const summary = computed(() => {
   const n = measured.value.length;
   if (n === 0) return 'Measure the layers round their rims';
+  if (n > 8) return 'More than eight layers: level the lower and the upper half on their own';
   if (n === 1) return `Layer ${measured.value[0]!.index + 1} alone: measure the others too`;
   if (now.value.tiltMm < 0.25) return 'It stands level';
   return `It leans by ${mm(now.value.tiltMm)} to either side`;

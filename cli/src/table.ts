@@ -34,7 +34,7 @@ export function planTable(build: Build, plan: Plan, pantry: Pantry, system: Unit
       if (!load.holds) row(`filling ${i + 1} settles to`, load.settledMm, 'thickness');
     });
     for (const other of planned.others.ok ? planned.others.value : [])
-      row(`layer ${other.index + 1}: ${other.count} × ${other.row.name}`, other.ownG, 'bowl');
+      row(`layer ${other.index + 1}: ${other.count} × ${other.row.name}`, other.batterG, 'bowl');
     const syrupMl = planned.soak.reduce((sum, each) => sum + each.ml, 0);
     if (syrupMl > 0) row('syrup to soak with', syrupMl, 'volume');
     if (planned.bake.ok) {

@@ -57,6 +57,7 @@ export * from './heat/finite.ts';
 export * from './heat/bake-time.ts';
 export * from './heat/cooling.ts';
 export * from './heat/curve.ts';
+export * from './heat/question.ts';
 export * from './heat/mixture.ts';
 export * from './oven/loads.ts';
 export * from './others/other-layers.ts';

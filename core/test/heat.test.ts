@@ -14,7 +14,10 @@ import {
   cylinder,
   finiteCylinder,
   freezeLayerMin,
+  heatQuestion,
   meanShare,
+  newBuild,
+  planBuild,
   mixTemperature,
   planHeat,
   secondsUntil,
@@ -325,5 +328,29 @@ describe('a mixture', () => {
     expect(mixed.tempC).toBeLessThanOrEqual(0);
     expect(mixed.iceG).toBeGreaterThan(100);
     expect(mixed.iceG).toBeLessThanOrEqual(425);
+  });
+});
+
+describe('what is asked for a tier', () => {
+  const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+  it('is its cake, its layer and its finished self, and is answered as the plan answers it', () => {
+    const plan = planBuild(build, pantry).tiers[0]!;
+    const question = heatQuestion(build.tiers[0]!, plan, pantry)!;
+    const { cakes, bakedDensity } = plan.bake.ok ? plan.bake.value : { cakes: [], bakedDensity: 0 };
+    expect(planHeat(question).bake!.minutes).toBeCloseTo(cakes[0]!.window!.minutes, 6);
+    expect(question.layer.heightMm).toBe(25);
+    expect(question.cake.densityGPerMl).toBe(bakedDensity);
+    // frosting is denser than cake
+    expect(question.tier.densityGPerMl).toBeGreaterThan(bakedDensity);
+    expect(question.tier.densityGPerMl).toBeLessThan(1);
+  });
+  it('is nothing where nothing is baked in a tin, or its tin is gone', () => {
+    const piled = structuredClone(build);
+    for (const layer of piled.tiers[0]!.layers) layer.otherId = 'crepe';
+    const plan = planBuild(piled, pantry).tiers[0]!;
+    expect(heatQuestion(piled.tiers[0]!, plan, pantry)).toBeNull();
+    const tinless = { ...pantry, tins: [] };
+    const without = planBuild(build, tinless).tiers[0]!;
+    expect(heatQuestion(build.tiers[0]!, without, tinless)).toBeNull();
   });
 });

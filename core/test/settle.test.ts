@@ -285,6 +285,9 @@ describe('layers of other kinds', () => {
     });
     const [disc] = plan.tiers[0]!.others.ok ? plan.tiers[0]!.others.value : [];
     expect(disc!.traced).toEqual({ kind: 'round', diameterMm: 190 });
+    // a quarter of a meringue's batter is water that leaves
+    expect(disc!.batterG * 0.75).toBeCloseTo(disc!.ownG, 9);
+    expect(disc!.ownG).toBeCloseTo(((Math.PI * 100 ** 2 * 12) / 1000) * 0.28, 6);
     expect(plan.cautions.map((c) => c.id)).toContain('tier-1/crisp/1');
     expect(plan.allergens).toContain('eggs');
   });

@@ -110,6 +110,13 @@ export const columns: Record<PantryTable, Column[]> = {
       hint: 'beyond the traced circle, all round',
     },
     {
+      key: 'ovenLoss',
+      label: 'oven loss',
+      kind: 'share',
+      range: at.otherLoss,
+      hint: 'share of its batter’s weight',
+    },
+    {
       key: 'packCount',
       label: 'pieces to a pack',
       kind: 'count',

@@ -1,12 +1,18 @@
 import { handsOn } from '../labour/minutes.ts';
 import { widthMm } from '../outline/outline.ts';
+import type { OtherForm } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { StackContext } from './stack-context.ts';
 import { ovenCaution, step, type Step } from './steps.ts';
 
+const wholeLabels: Partial<Record<OtherForm, string>> = {
+  bought: 'in all',
+  mousse: 'mousse in all',
+};
+
 /** What has to be made or bought besides the baked cakes. */
 export function otherSteps({ tier, others }: StackContext): Step[] {
-  return others.map(({ index, row, count, ownG, traced, packs, inset }) =>
+  return others.map(({ index, row, count, batterG, traced, packs, inset }) =>
     step(
       `${tier.id}/other/${index}`,
       'Bake',
@@ -38,7 +44,12 @@ export function otherSteps({ tier, others }: StackContext): Step[] {
           ...(count > 1
             ? [{ label: 'pieces', value: count, kind: 'count' as const, figure: null }]
             : []),
-          { label: 'in all', value: ownG, kind: 'bowl', figure: null },
+          {
+            label: wholeLabels[row.form] ?? 'batter in all',
+            value: batterG,
+            kind: 'bowl',
+            figure: null,
+          },
           ...(row.bake
             ? [
                 {

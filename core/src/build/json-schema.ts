@@ -250,6 +250,7 @@ const rows: Record<string, Schema> = {
     densityGPerMl: num(p.densityGPerMl),
     allowableKPa: num(p.allowableKPa),
     spreadMm: num(p.spreadMm),
+    ovenLoss: num(p.otherLoss),
     bake: nullable(obj({ ovenC: num(p.ovenC), minutes: num(p.bakeMin) })),
     packCount: nullable(int(p.packCount)),
     thawH: nullable(num(p.thawH)),

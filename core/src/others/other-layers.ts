@@ -12,6 +12,8 @@ export interface OtherPlan {
   /** All of it; its own stuff alone; what is spread between its pieces. */
   massG: number;
   ownG: number;
+  /** Batter for it, before the oven takes its share. */
+  batterG: number;
   betweenG: number;
   betweenSpreadId: string | null;
   /** Crepes, discs or rounds laid on each other, and the thickness that they make. */
@@ -65,6 +67,7 @@ export function planOther(
     row,
     ml,
     ownG: ml * row.densityGPerMl,
+    batterG: (ml * row.densityGPerMl) / (1 - row.ovenLoss),
     betweenG,
     betweenSpreadId: betweenMl > 0 ? layer.between!.spreadId : null,
     massG: ml * row.densityGPerMl + betweenG + (inset?.ml ?? 0) * insetDensity,

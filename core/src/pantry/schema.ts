@@ -66,6 +66,7 @@ export const pantryLimits = {
   waterG: { min: 20, max: 30000 },
   otherMm: { min: 0.5, max: 100 },
   spreadMm: { min: 0, max: 30 },
+  otherLoss: { min: 0, max: 0.7 },
   packCount: { min: 1, max: 200 },
   thawH: { min: 0, max: 48 },
   shelfMm: { min: 150, max: 1000 },
@@ -131,6 +132,7 @@ const otherSchema = record<OtherLayer>({
   densityGPerMl: figure(at.densityGPerMl),
   allowableKPa: figure(at.allowableKPa),
   spreadMm: figure(at.spreadMm),
+  ovenLoss: figure(at.otherLoss),
   bake: orNull(
     record<NonNullable<OtherLayer['bake']>>({
       ovenC: figure(at.ovenC),

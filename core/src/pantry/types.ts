@@ -106,6 +106,8 @@ export interface OtherLayer extends Row {
   allowableKPa: number;
   /** How much it spreads beyond the circle it is piped on, mm all round. */
   spreadMm: number;
+  /** Share of its batter's mass that leaves in the oven or the pan. */
+  ovenLoss: number;
   /** Its recipe's own time and oven; null when it is not baked. */
   bake: { ovenC: number; minutes: number } | null;
   /** For bought ones: pieces to a pack, and hours to thaw. */

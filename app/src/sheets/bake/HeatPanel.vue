@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import {
-  areaMm2,
+  heatQuestion,
   showText,
-  slowerBy,
   type Build,
   type HeatPlan,
   type HeatQuestion,
@@ -20,42 +19,10 @@ import { useBakeSheet } from './useBakeSheet.ts';
 /** From the oven to the table: when it is done, cold, firm, ready to eat, with the curves behind it. */
 const props = defineProps<{ build: Build; plan: Plan }>();
 const settings = useSettings();
-const { pantry, tier, tierPlan, bake, tin, recipe, sponge } = useBakeSheet(props);
-const question = computed<HeatQuestion | null>(() => {
-  const cake = bake.value?.cakes[0];
-  if (!bake.value || !cake || !tin.value || !sponge.value) return null;
-  const plain = sponge.value.rise / sponge.value.batterDensityGPerMl;
-  const depthMm = ((cake.edgeMl + cake.capMl) * 1000) / areaMm2(tin.value.outline);
-  const layer = tier.value.layers[cake.layers[0]!]!;
-  const stack = tierPlan.value.stack;
-  const volume = (areaMm2(tier.value.outline) * stack.stackMm) / 1000;
-  return {
-    baking: {
-      outline: tin.value.outline,
-      depthMm,
-      ovenC: bake.value.ovenC,
-      startC: bake.value.startC,
-    },
-    rule: recipe.value?.bake ?? null,
-    slower: recipe.value ? slowerBy(tier.value, recipe.value, plain) : 1,
-    cake: {
-      outline: tin.value.outline,
-      heightMm: depthMm,
-      densityGPerMl: bake.value.bakedDensity,
-    },
-    layer: {
-      outline: tier.value.outline,
-      heightMm: layer.heightMm,
-      densityGPerMl: bake.value.bakedDensity,
-    },
-    tier: {
-      outline: tier.value.outline,
-      heightMm: stack.finishedMm,
-      densityGPerMl: (tierPlan.value.massG ?? volume * 0.6) / volume,
-    },
-    kitchen: pantry.pantry.kitchen,
-  };
-});
+const { pantry, tier, tierPlan, recipe } = useBakeSheet(props);
+const question = computed<HeatQuestion | null>(() =>
+  heatQuestion(tier.value, tierPlan.value, pantry.pantry),
+);
 const { answer } = useAnswer<HeatQuestion, HeatPlan>(
   () => question.value,
   (solver, q) => solver.heat(q),

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  G_PER_OZ,
   say,
   showText,
   phrase,
@@ -124,7 +125,7 @@ function take(way: HeightWay): void {
   editTier(`${way.layers} layers, ${text(way.heightMm, 'size')} high`, (t) => takeWay(t, way));
 }
 
-const gramsIn = computed(() => (settings.system.mass === 'g' ? 1 : 1 / 28.349523125));
+const gramsIn = computed(() => (settings.system.mass === 'g' ? 1 : 1 / G_PER_OZ));
 const chart = computed<Data[]>(() => {
   const shown = reached.value.length > 0 ? reached.value : ways.value.slice(0, 12);
   const points = (some: HeightWay[], name: string, marker: object): Data => ({

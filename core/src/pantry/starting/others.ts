@@ -18,6 +18,7 @@ const other = (
   densityGPerMl,
   allowableKPa,
   spreadMm: 0,
+  ovenLoss: 0,
   bake: null,
   packCount: null,
   thawH: null,
@@ -26,15 +27,22 @@ const other = (
   ...more,
 });
 
-/** Layers of other kinds: thickness and density of the data appendix, strengths estimated. */
+/**
+ * Layers of other kinds: thickness and density of the data appendix, strengths, spread and loss in the oven
+ * estimated.
+ */
 export const startingOthers: OtherLayer[] = [
-  other('crepe', 'Crepe', 'crepe', [1.2, 1, 4], 'pale', ['gluten cereals', 'eggs', 'milk']),
+  other('crepe', 'Crepe', 'crepe', [1.2, 1, 4], 'pale', ['gluten cereals', 'eggs', 'milk'], {
+    ovenLoss: 0.15,
+  }),
   other('meringue-disc', 'Meringue disc', 'crisp disc', [12, 0.28, 8], 'ivory', ['eggs'], {
     spreadMm: 5,
+    ovenLoss: 0.25,
     bake: { ovenC: 110, minutes: 90 },
   }),
   other('wafer', 'Nut wafer disc', 'crisp disc', [3, 0.2, 8], 'nut', ['eggs', 'tree nuts'], {
     spreadMm: 8,
+    ovenLoss: 0.15,
     bake: { ovenC: 165, minutes: 14 },
   }),
   other(
@@ -44,7 +52,7 @@ export const startingOthers: OtherLayer[] = [
     [5, 0.65, 12],
     'butter',
     ['gluten cereals', 'milk'],
-    { spreadMm: 3, bake: { ovenC: 170, minutes: 14 } },
+    { spreadMm: 3, ovenLoss: 0.12, bake: { ovenC: 170, minutes: 14 } },
   ),
   other(
     'shortcake',
@@ -53,7 +61,7 @@ export const startingOthers: OtherLayer[] = [
     [18, 0.55, 5],
     'butter',
     ['gluten cereals', 'eggs', 'milk'],
-    { spreadMm: 6, bake: { ovenC: 200, minutes: 16 } },
+    { spreadMm: 6, ovenLoss: 0.12, bake: { ovenC: 200, minutes: 16 } },
   ),
   other('mousse', 'Set mousse', 'mousse', [30, 0.55, 1], 'cream', ['eggs', 'milk']),
   other(

@@ -1,0 +1,46 @@
+import type { Tier } from '../build/types.ts';
+import { slowerBy } from '../batter/start-temperature.ts';
+import { areaMm2 } from '../outline/outline.ts';
+import { findRow } from '../pantry/find.ts';
+import type { Pantry } from '../pantry/types.ts';
+import type { TierPlan } from '../plan-types.ts';
+import { orNull } from '../plan-tier.ts';
+import type { HeatQuestion } from './curve.ts';
+
+/** Density of a tier whose weight is not known, g/mL: sponge and filling together. */
+const usualDensity = 0.6;
+
+/**
+ * What `planHeat` is asked for one tier: its first cake in its tin, a layer of it, and the finished
+ * tier with the density that its weight gives it.
+ *
+ * @returns null where nothing of the tier is baked in a tin, or a row is missing
+ */
+export function heatQuestion(tier: Tier, plan: TierPlan, pantry: Pantry): HeatQuestion | null {
+  const bake = plan.bake.ok ? plan.bake.value : null;
+  const cake = bake?.cakes[0];
+  const tin = orNull(() => findRow(pantry, 'tins', tier.tinId));
+  const sponge = orNull(() => findRow(pantry, 'sponges', tier.spongeId));
+  if (!bake || !cake || !tin || !sponge) return null;
+  const recipe = orNull(() => findRow(pantry, 'recipes', sponge.recipeId));
+  const depthMm = ((cake.edgeMl + cake.capMl) * 1000) / areaMm2(tin.outline);
+  const stackMl = (areaMm2(tier.outline) * plan.stack.stackMm) / 1000;
+  const densityGPerMl = bake.bakedDensity;
+  return {
+    baking: { outline: tin.outline, depthMm, ovenC: bake.ovenC, startC: bake.startC },
+    rule: recipe?.bake ?? null,
+    slower: recipe ? slowerBy(tier, recipe, sponge.rise / sponge.batterDensityGPerMl) : 1,
+    cake: { outline: tin.outline, heightMm: depthMm, densityGPerMl },
+    layer: {
+      outline: tier.outline,
+      heightMm: tier.layers[cake.layers[0]!]!.heightMm,
+      densityGPerMl,
+    },
+    tier: {
+      outline: tier.outline,
+      heightMm: plan.stack.finishedMm,
+      densityGPerMl: plan.massG === null ? usualDensity : plan.massG / stackMl,
+    },
+    kitchen: pantry.kitchen,
+  };
+}

@@ -7,7 +7,7 @@ import { loadGaps, warnOfSqueeze, type GapLoad } from './fill/load.ts';
 import { warnOfRim } from './level/readings.ts';
 import { planOther, warnOfOthers, type OtherPlan } from './others/other-layers.ts';
 import { areaMm2 } from './outline/outline.ts';
-import { findRow, MissingRow } from './pantry/find.ts';
+import { findRow } from './pantry/find.ts';
 import type { Pantry, Recipe, Sponge, Spread, Tin } from './pantry/types.ts';
 import type { TierPlan } from './plan-types.ts';
 import { scaleRecipe } from './recipes/scale.ts';
@@ -21,7 +21,7 @@ import { enterBake } from './tins/bake-figures.ts';
 import { phrase } from './units/phrase.ts';
 import type { Caution } from './working/cautions.ts';
 import { given, read, type FigureBook } from './working/figures.ts';
-import { attempt, type Staged } from './working/staged.ts';
+import { attempt, ifThere, valueOf } from './working/staged.ts';
 
 /** What every part of the plan works with. */
 export interface Work {
@@ -33,18 +33,6 @@ export interface Work {
   cautions: Caution[];
   spreadOf: (id: string) => Spread;
   recipeOf: (id: string) => Recipe;
-}
-
-export const valueOf = <T>(stage: Staged<T>): T | null => (stage.ok ? stage.value : null);
-
-/** What `find` finds, or null where the pantry has no such row. */
-export function orNull<T>(find: () => T): T | null {
-  try {
-    return find();
-  } catch (error) {
-    if (error instanceof MissingRow) return null;
-    throw error;
-  }
 }
 
 /** One tier in the order of work: bake, fill, load, stack, coat; then what it all weighs. */
@@ -60,7 +48,7 @@ export function planTier(tier: Tier, work: Work): TierPlan {
     );
   });
   const baked = valueOf(bake);
-  const sponge = orNull(() => findRow(pantry, 'sponges', tier.spongeId));
+  const sponge = ifThere(() => findRow(pantry, 'sponges', tier.spongeId));
   const others = attempt('stack', `${tier.id}/layer/0`, cautions, () =>
     tier.layers.flatMap((layer, i) =>
       layer.otherId === null
@@ -90,7 +78,7 @@ export function planTier(tier: Tier, work: Work): TierPlan {
   const loads = gaps.ok && layersG ? loadsOf(tier, layersG, gaps.value.map(gapMassG), work) : null;
   if (gaps.ok) enterGaps(book, tier, gaps.value, loads, spreadOf);
   const settled = tier.gaps.map((gap, i) => loads?.[i]?.settledMm ?? gap.heightMm);
-  const centre = orNull(() =>
+  const centre = ifThere(() =>
     planCentre(
       tier,
       settled,
@@ -98,7 +86,7 @@ export function planTier(tier: Tier, work: Work): TierPlan {
       tier.centre ? spreadOf(tier.centre.spreadId).densityGPerMl : 1,
     ),
   );
-  const coatSpread = orNull(() => spreadOf(tier.coat.spreadId));
+  const coatSpread = ifThere(() => spreadOf(tier.coat.spreadId));
   const { dabG } = pantry.kitchen;
   const dabMl = coatSpread ? dabG / coatSpread.densityGPerMl : 0;
   const stack = planStack(tier, dabMl, settled, crowns, book);
@@ -147,7 +135,7 @@ export function planTier(tier: Tier, work: Work): TierPlan {
 function bakeTier(tier: Tier, { pantry, book, cautions, withTimes }: Work): BakePlan {
   const sponge: Sponge = findRow(pantry, 'sponges', tier.spongeId);
   const tin: Tin = findRow(pantry, 'tins', tier.tinId);
-  const recipe = orNull(() => findRow(pantry, 'recipes', sponge.recipeId));
+  const recipe = ifThere(() => findRow(pantry, 'recipes', sponge.recipeId));
   const plan = planBake(tier, sponge, tin, recipe, pantry.kitchen, withTimes);
   enterBake(book, tier, sponge, tin, recipe, pantry.kitchen, plan);
   warnOfBake(tier, sponge, tin, plan, cautions);

@@ -12,7 +12,7 @@ import { planLoads, type OvenPlan, type TierBaking } from './oven/loads.ts';
 import { warnOfOven } from './oven/oven-cautions.ts';
 import { findRow } from './pantry/find.ts';
 import type { Allergen, Pantry } from './pantry/types.ts';
-import { orNull, planTier, valueOf, type Work } from './plan-tier.ts';
+import { planTier, type Work } from './plan-tier.ts';
 import type { Plan, ServingsPlan, TierPlan } from './plan-types.ts';
 import { mergeIngredients, type ScaledIngredient } from './recipes/scale.ts';
 import { drawSection, type TierDrawing } from './section/section.ts';
@@ -21,7 +21,7 @@ import { spongeLayers } from './tins/bake.ts';
 import { sortCautions } from './working/cautions.ts';
 import { warnOfBrief, warnOfSize } from './working/checks.ts';
 import { FigureBook, from, given } from './working/figures.ts';
-import { attempt, type Staged } from './working/staged.ts';
+import { attempt, ifThere, valueOf, type Staged } from './working/staged.ts';
 
 /**
  * The whole plan of a build: from the brief to the steps at the bench, with the figures' workings
@@ -321,12 +321,12 @@ function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): Tier
     tier,
     stack: plan.stack,
     coat: valueOf(plan.coat),
-    sponge: orNull(() => findRow(pantry, 'sponges', tier.spongeId)),
+    sponge: ifThere(() => findRow(pantry, 'sponges', tier.spongeId)),
     others: valueOf(plan.others) ?? [],
     centre: plan.centre,
-    centreSpread: tier.centre ? orNull(() => spreadOf(tier.centre!.spreadId)) : null,
-    coatSpread: orNull(() => spreadOf(tier.coat.spreadId)),
-    fillings: tier.gaps.map((gap) => orNull(() => spreadOf(gap.spreadId))),
+    centreSpread: tier.centre ? ifThere(() => spreadOf(tier.centre!.spreadId)) : null,
+    coatSpread: ifThere(() => spreadOf(tier.coat.spreadId)),
+    fillings: tier.gaps.map((gap) => ifThere(() => spreadOf(gap.spreadId))),
   };
 }
 

@@ -4,7 +4,7 @@ import { areaMm2 } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Pantry } from '../pantry/types.ts';
 import type { TierPlan } from '../plan-types.ts';
-import { orNull } from '../plan-tier.ts';
+import { ifThere } from '../working/staged.ts';
 import type { HeatQuestion } from './curve.ts';
 
 /** Density of a tier whose weight is not known, g/mL: sponge and filling together. */
@@ -19,10 +19,10 @@ const usualDensity = 0.6;
 export function heatQuestion(tier: Tier, plan: TierPlan, pantry: Pantry): HeatQuestion | null {
   const bake = plan.bake.ok ? plan.bake.value : null;
   const cake = bake?.cakes[0];
-  const tin = orNull(() => findRow(pantry, 'tins', tier.tinId));
-  const sponge = orNull(() => findRow(pantry, 'sponges', tier.spongeId));
+  const tin = ifThere(() => findRow(pantry, 'tins', tier.tinId));
+  const sponge = ifThere(() => findRow(pantry, 'sponges', tier.spongeId));
   if (!bake || !cake || !tin || !sponge) return null;
-  const recipe = orNull(() => findRow(pantry, 'recipes', sponge.recipeId));
+  const recipe = ifThere(() => findRow(pantry, 'recipes', sponge.recipeId));
   const depthMm = ((cake.edgeMl + cake.capMl) * 1000) / areaMm2(tin.outline);
   const stackMl = (areaMm2(tier.outline) * plan.stack.stackMm) / 1000;
   const densityGPerMl = bake.bakedDensity;

@@ -1,4 +1,4 @@
-import type { Point } from './outline.ts';
+import type { Point } from './point.ts';
 
 /** Outlines that are a rectangle with round corners; every measure of theirs is exact. */
 export type BoxOutline =

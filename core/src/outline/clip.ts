@@ -1,4 +1,4 @@
-import type { Point } from './outline.ts';
+import type { Point } from './point.ts';
 
 /** Area of a polygon in mm2, positive when it runs counter-clockwise. */
 export function polygonAreaMm2(points: readonly Point[]): number {

@@ -1,7 +1,7 @@
 /* eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the library has no types of its own */
 /// <reference path="./clipper-lib.d.ts" />
 import ClipperLib from 'clipper-lib';
-import type { Point } from './outline.ts';
+import type { Point } from './point.ts';
 
 /** The clipping works in whole numbers: a micrometre is fine enough for cake. */
 const perMm = 1000;

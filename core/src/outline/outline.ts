@@ -11,6 +11,7 @@ import {
 } from './box.ts';
 import { polygonAreaMm2 } from './clip.ts';
 import { offsetLine } from './offset.ts';
+import type { Point } from './point.ts';
 import { drawnPoints, type DrawnOutline } from './polygons.ts';
 
 export interface RingOutline {
@@ -37,10 +38,7 @@ export const outlineKinds = [
   'path',
 ] as const satisfies readonly Outline['kind'][];
 
-export interface Point {
-  x: number;
-  y: number;
-}
+export type { Point };
 
 const isBox = (outline: Outline): outline is BoxOutline =>
   outline.kind === 'round' || outline.kind === 'square' || outline.kind === 'rectangle';

@@ -1,5 +1,5 @@
 import { boxPolygon } from './box.ts';
-import type { Point } from './outline.ts';
+import type { Point } from './point.ts';
 
 /** Outlines that are drawn as a closed line of points; their measures are those of that line. */
 export type DrawnOutline =

@@ -30,3 +30,16 @@ export function attempt<T>(
     return { ok: false, problem: error.message };
   }
 }
+
+/** What a stage gave, or null where it gave none. */
+export const valueOf = <T>(stage: Staged<T>): T | null => (stage.ok ? stage.value : null);
+
+/** What `find` finds, or null where the pantry has no such row. */
+export function ifThere<T>(find: () => T): T | null {
+  try {
+    return find();
+  } catch (error) {
+    if (error instanceof MissingRow) return null;
+    throw error;
+  }
+}

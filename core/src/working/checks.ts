@@ -149,7 +149,7 @@ export function warnOfSize(
         stage: 'stack',
         part: tier.id,
         title: phrase('It is {times} times as tall as it is wide.', {
-          times: [stackMm / wide, 'factor'],
+          times: [Math.round((stackMm / wide) * 10) / 10, 'factor'],
         }),
         todo: phrase('A rod through the middle, fixed to the board, keeps it upright on the way.'),
       });

@@ -249,6 +249,9 @@ li.chosen {
 .verdict {
   margin: 0;
 }
+.tight .key + .key {
+  margin-left: 6px;
+}
 .tight {
   font-size: 15px;
   line-height: 1.95;

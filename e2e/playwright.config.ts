@@ -6,6 +6,8 @@ export default defineConfig({
   testDir: 'tests',
   outputDir: '../test-results',
   timeout: 60_000,
+  // the chart library alone takes seconds to be read on a busy machine
+  expect: { timeout: 15_000 },
   workers: 2,
   fullyParallel: true,
   retries: 0,

@@ -12,6 +12,8 @@ const solver = (): Remote<Solver> => {
 
 export interface Answer<A> {
   answer: ShallowRef<A | null>;
+  /** False while the answer is still that to an older question: it may be shown, not acted on. */
+  current: ShallowRef<boolean>;
   /** Share of the work that is done, 0 to 1; null when nothing is being worked out. */
   progress: ShallowRef<number | null>;
 }
@@ -25,6 +27,7 @@ export function useAnswer<Q, A>(
   ask: (solver: Remote<Solver>, question: Q, progress: (share: number) => void) => Promise<A>,
 ): Answer<A> {
   const answer = shallowRef<A | null>(null);
+  const current = ref(false);
   const progress = ref<number | null>(null);
   let latest = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -32,6 +35,7 @@ export function useAnswer<Q, A>(
     const mine = ++latest;
     if (text === 'null') {
       answer.value = null;
+      progress.value = null;
       return;
     }
     progress.value = 0;
@@ -43,12 +47,16 @@ export function useAnswer<Q, A>(
     done = true;
     if (mine !== latest) return;
     answer.value = found;
+    current.value = true;
     progress.value = null;
   };
   watch(
     () => JSON.stringify(question()),
     (text) => {
       clearTimeout(timer);
+      current.value = false;
+      // one that is still under way answers what is no longer asked
+      latest += 1;
       timer = setTimeout(() => void run(text), answer.value === null ? 0 : 60);
     },
     { immediate: true },
@@ -57,5 +65,5 @@ export function useAnswer<Q, A>(
     clearTimeout(timer);
     latest += 1;
   });
-  return { answer, progress };
+  return { answer, current, progress };
 }

@@ -80,7 +80,7 @@ const question = computed<HeightQuestion | null>(() => {
     onlyOwned: tins.value === 'mine',
   };
 });
-const { answer, progress } = useAnswer<HeightQuestion, HeightAnswer>(
+const { answer, current, progress } = useAnswer<HeightQuestion, HeightAnswer>(
   () => question.value,
   (solver, q, tell) => solver.height(q, proxy(tell)),
 );
@@ -105,7 +105,7 @@ const listed = computed(() => {
   return (best.length > 0 ? best : from).slice(0, 7);
 });
 const summary = computed(() => {
-  if (!answer.value) return 'Working it out …';
+  if (!answer.value || !current.value) return 'Working it out …';
   const { nearest, problem } = answer.value;
   if (reached.value.length > 0)
     return `${reached.value.length} ${reached.value.length === 1 ? 'way reaches' : 'ways reach'} ${text(wanted.value, 'size')}`;
@@ -122,6 +122,7 @@ const summary = computed(() => {
   );
 });
 function take(way: HeightWay): void {
+  if (!current.value) return;
   editTier(`${way.layers} layers, ${text(way.heightMm, 'size')} high`, (t) => takeWay(t, way));
 }
 
@@ -281,7 +282,14 @@ const choose = (what: unknown): void => {
           <td class="right">{{ way.loads }}</td>
           <td class="right">
             <span v-if="isNow(way)">this cake</span>
-            <button v-else type="button" class="key small" data-test="take-way" @click="take(way)">
+            <button
+              v-else
+              type="button"
+              class="key small"
+              data-test="take-way"
+              :disabled="!current"
+              @click="take(way)"
+            >
               Build it so
             </button>
           </td>

@@ -35,10 +35,12 @@ export function useLevel(tier: ComputedRef<Tier>) {
     }),
   );
   const layers = computed(() => measured.value.map((m) => m.solve));
-  const { answer: best } = useAnswer<LevelLayer[], LevelResult>(
+  const { answer, current } = useAnswer<LevelLayer[], LevelResult>(
     () => (layers.value.length >= 2 && layers.value.length <= 8 ? layers.value : null),
     (solver, question) => solver.level(question),
   );
+  /** Null while rims have changed and their turns are not worked out yet. */
+  const best = computed(() => (current.value ? answer.value : null));
   const now = computed(() =>
     tiltOf(
       layers.value,

@@ -24,6 +24,11 @@ export const router = createRouter({
       component: () => import('./views/PrintView.vue'),
       props: true,
     },
+    {
+      path: '/shopping',
+      name: 'shopping',
+      component: () => import('./views/ShoppingView.vue'),
+    },
     { path: '/pantry', name: 'pantry', component: () => import('./views/PantryView.vue') },
     { path: '/:rest(.*)*', name: 'lost', component: () => import('./views/LostView.vue') },
   ],

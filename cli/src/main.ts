@@ -4,6 +4,7 @@ import {
   readBuildFile,
   startingPantry,
   mergeRows,
+  withRows,
   inchesAndOunces,
   metric,
 } from '@pyrgotect/core';
@@ -47,13 +48,8 @@ export function main(
       complain(`${file}:${problem.line ?? '?'}: ${problem.message}`);
     return 1;
   }
-  const pantry = startingPantry();
-  const { build, added } = mergeRows(read.build, read.rows, pantry);
-  pantry.sponges.push(...added.sponges);
-  pantry.spreads.push(...added.spreads);
-  pantry.tins.push(...added.tins);
-  pantry.boards.push(...added.boards);
-  pantry.recipes.push(...added.recipes);
+  const { build, added } = mergeRows(read.build, read.rows, startingPantry());
+  const pantry = withRows(startingPantry(), added);
   const plan = planBuild(build, pantry);
   out(
     flags.has('--table')

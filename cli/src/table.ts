@@ -62,11 +62,13 @@ export function planTable(build: Build, plan: Plan, pantry: Pantry, system: Unit
 
   if (plan.bowls.ok)
     for (const bowl of plan.bowls.value) {
-      lines.push('', `${bowl.name}: ${bowl.mixes} mixing${bowl.mixes === 1 ? '' : 's'}`);
+      const batch = plan.batches.find((each) => each.id === bowl.batchId)!;
+      const shared = batch.bowlIds.length > 1 ? ', from one batch' : '';
+      lines.push('', `${bowl.name}: ${batch.mixes} mixing${batch.mixes === 1 ? '' : 's'}${shared}`);
       for (const use of bowl.uses) row(`  ${use.label}`, use.massG, 'small');
       for (const loss of bowl.losses) row(`  lost: ${loss.label}`, loss.massG, 'small');
       row('  make', bowl.makeG, 'bowl');
-      row('  left over', bowl.leftG, 'small');
+      row('  likely left over', bowl.leftG, 'small');
     }
   else lines.push('', plan.bowls.problem);
 

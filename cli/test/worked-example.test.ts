@@ -22,9 +22,11 @@ it('the page that works one cake by hand agrees with the program to the gram', (
     'one layer': cake.layersG,
     'filling in each gap': tier.gaps.value[0]!.fillingG,
     'crumb coat': tier.coat.value.crumbG,
-    'kept back': of('reserve'),
+    patching: of('reserve'),
     'scraped off': of('scrapings'),
     'on bowl and tools': of('tools'),
+    'used and lost': bowl.needG,
+    enough: bowl.safeG,
     'to make': bowl.makeG,
   };
   const page = Object.fromEntries(

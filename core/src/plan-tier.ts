@@ -1,8 +1,13 @@
 import type { Build, Tier } from './build/types.ts';
 import { planCoat } from './coat/coat.ts';
-import { planCentre, isInCentre, wallMm, type CentrePlan } from './fill/centre.ts';
+import { roundestRimMm } from './coat/shell.ts';
+import { thicknessOf } from './coat/thickness.ts';
+import { planFondant } from './covers/fondant.ts';
+import { planPressed, warnOfPressed } from './covers/pressed.ts';
+import { innerSpreadId } from './build/edit.ts';
+import { planCentre, isInCentre, runsThroughGap, wallMm, type CentrePlan } from './fill/centre.ts';
 import { enterGaps } from './fill/gap-figures.ts';
-import { gapMassG, planGaps } from './fill/gaps.ts';
+import { gapMassG, planGaps, type GapPlan } from './fill/gaps.ts';
 import { loadGaps, warnOfSqueeze, type GapLoad } from './fill/load.ts';
 import { warnOfRim } from './level/readings.ts';
 import { planOther, warnOfOthers, type OtherPlan } from './others/other-layers.ts';
@@ -86,20 +91,29 @@ export function planTier(tier: Tier, work: Work): TierPlan {
       tier.centre ? spreadOf(tier.centre.spreadId).densityGPerMl : 1,
     ),
   );
-  const coatSpread = ifThere(() => spreadOf(tier.coat.spreadId));
+  const inner = ifThere(() => spreadOf(innerSpreadId(tier)));
   const { dabG } = pantry.kitchen;
-  const dabMl = coatSpread ? dabG / coatSpread.densityGPerMl : 0;
+  const dabMl = inner ? dabG / inner.densityGPerMl : 0;
   const stack = planStack(tier, dabMl, settled, crowns, book);
   const coat = attempt('coat', `${tier.id}/coat`, cautions, () =>
     planCoat(
       tier,
       stack.stackMm,
-      spreadOf(tier.coat.spreadId),
+      spreadOf,
       pantry.kitchen,
       stack.topCrownMm > 0 ? (baked?.cakes.at(-1)?.voidMl ?? 0) : 0,
+      gaps.ok ? openAtEdge(tier, gaps.value, settled) : 0,
       book,
     ),
   );
+  const bare = valueOf(coat);
+  const fondant = bare
+    ? planFondant(tier, bare.finished, stack.finishedMm - stack.fondantMm)
+    : null;
+  const finished = fondant?.finished ?? bare?.finished ?? tier.outline;
+  const pressed = planPressed(tier, finished, stack.finishedMm);
+  if (bare) warnOfPressed(tier, bare.sideMm, cautions);
+  warnOfRoundRim(tier, cautions);
   if (others.ok) warnOfOthers(tier, others.value, cautions);
   if (sponge) warnOfSoak(tier, sponge, cautions);
   warnOfRim(tier, cautions);
@@ -117,6 +131,9 @@ export function planTier(tier: Tier, work: Work): TierPlan {
     soak,
     centre,
     coat,
+    fondant,
+    pressed,
+    finished,
     dabG,
     layersG,
     servings: countServings(tier.outline, portion, cutting, halves),
@@ -127,6 +144,8 @@ export function planTier(tier: Tier, work: Work): TierPlan {
           (centre?.fillG ?? 0) +
           coat.value.crumbG +
           coat.value.coatG +
+          (fondant?.onCakeG ?? 0) +
+          (pressed?.massG ?? 0) +
           dabG
         : null,
   };
@@ -166,6 +185,36 @@ function domesIn(tier: Tier, bake: BakePlan | null, crowns: readonly Crown[]): n
     (_, i) =>
       (crowns[i]!.upMm > 0 ? voidOf(i) : 0) + (crowns[i + 1]!.downMm > 0 ? voidOf(i + 1) : 0),
   );
+}
+
+/** Room that fillings kept short of the edge leave there once they have settled, mL. */
+function openAtEdge(tier: Tier, gaps: readonly GapPlan[], settled: readonly number[]): number {
+  const area = areaMm2(tier.outline);
+  return gaps.reduce((sum, gap, i) => {
+    const core = runsThroughGap(tier.centre, i) ? areaMm2(tier.centre!.outline) : 0;
+    const roomMl = ((area - core) * (settled[i] ?? gap.heightMm)) / 1000;
+    const filledMl = gap.fillingMl - gap.domeMl + gap.damMl + gap.piecesMl + gap.drizzleMl;
+    return sum + Math.max(0, roomMl - filledMl);
+  }, 0);
+}
+
+/** A rim rounded so far that cake would show. */
+function warnOfRoundRim(tier: Tier, cautions: Caution[]): void {
+  const t = thicknessOf(tier);
+  const most = roundestRimMm(t.crumbMm + t.sideMm, t.crumbMm + t.topMm);
+  if (tier.coat.rimMm <= most + 0.01) return;
+  cautions.push({
+    id: `${tier.id}/round rim`,
+    severity: 'mind',
+    stage: 'coat',
+    part: `${tier.id}/coat`,
+    title: phrase('A rim rounded to {rim} cuts through the coat into the cake.', {
+      rim: [tier.coat.rimMm, 'thickness'],
+    }),
+    todo: phrase('At most {most} under this coat, or cut the edge of the top layer round first.', {
+      most: [most, 'thickness'],
+    }),
+  });
 }
 
 /** Mass of one layer, g: its share by volume of its cake, less a hidden centre; or its own row's. */

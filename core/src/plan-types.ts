@@ -1,12 +1,18 @@
 import type { Step } from './bench/steps.ts';
 import type { Bowl } from './bowls/bowls.ts';
+import type { Batch } from './bowls/batches.ts';
 import type { CoatPlan } from './coat/coat.ts';
+import type { BoardCover, FondantPlan, PaperStrips } from './covers/fondant.ts';
+import type { PressedPlan } from './covers/pressed.ts';
 import type { CentrePlan } from './fill/centre.ts';
 import type { GapPlan } from './fill/gaps.ts';
 import type { GapLoad } from './fill/load.ts';
 import type { OtherPlan } from './others/other-layers.ts';
 import type { OvenPlan } from './oven/loads.ts';
+import type { Outline } from './outline/outline.ts';
+import type { Diet } from './pantry/diets.ts';
 import type { Allergen } from './pantry/types.ts';
+import type { Price } from './price/price.ts';
 import type { ScaledIngredient, ScaledRecipe } from './recipes/scale.ts';
 import type { Section } from './section/section.ts';
 import type { SoakPlan } from './soak/soak.ts';
@@ -29,6 +35,10 @@ export interface TierPlan {
   soak: SoakPlan[];
   centre: CentrePlan | null;
   coat: Staged<CoatPlan>;
+  fondant: FondantPlan | null;
+  pressed: PressedPlan | null;
+  /** Its outline with everything on it. */
+  finished: Outline;
   dabG: number;
   /** Servings from this tier. */
   servings: number;
@@ -61,11 +71,24 @@ export interface Plan {
   tiers: TierPlan[];
   servings: ServingsPlan;
   bowls: Staged<Bowl[]>;
+  /** The recipes the bowls come from, each in its mixings. */
+  batches: Batch[];
+  boardCover: BoardCover | null;
+  strips: PaperStrips;
   /** Oven loads in order; null where a tier's baking could not be computed. */
   oven: OvenPlan | null;
   steps: Staged<Step[]>;
   ingredients: Staged<ScaledIngredient[]>;
   allergens: Allergen[];
+  /** Traces that ingredients warn of, apart from what they hold. */
+  mayContain: Allergen[];
+  /** Diets that every known ingredient keeps, for the whole cake and by tier. */
+  diets: Diet[];
+  tierDiets: Diet[][];
+  /** Lines of recipes of which nothing is known but their name. */
+  unknownLines: string[];
+  /** Null where the ingredients or the minutes are not known. */
+  price: Price | null;
   section: Section;
   tally: Tally;
   figures: Figures;

@@ -1,23 +1,28 @@
-import { bakeSteps } from './bench/bake-steps.ts';
-import { bowlSteps } from './bench/bowl-steps.ts';
-import { closingSteps, coatSteps } from './bench/coat-steps.ts';
-import type { StackContext } from './bench/stack-context.ts';
-import { stackSteps } from './bench/stack-steps.ts';
 import type { Step } from './bench/steps.ts';
-import { planBowls, type Bowl, type TierNeeds } from './bowls/bowls.ts';
-import { spreadIdsOf } from './build/edit.ts';
+import type { Batch } from './bowls/batches.ts';
+import { warnOfBatches } from './bowls/batch-cautions.ts';
+import { planBowls, type Bowl } from './bowls/bowls.ts';
+import type { TierNeeds } from './bowls/uses.ts';
+import { innerSpreadId } from './build/edit.ts';
 import type { Build, Tier } from './build/types.ts';
+import { warnOfWarmth } from './coat/warm.ts';
+import { paperStrips, planBoardCover } from './covers/fondant.ts';
 import { gapMassG } from './fill/gaps.ts';
+import { perimeterMm } from './outline/outline.ts';
 import { planLoads, type OvenPlan, type TierBaking } from './oven/loads.ts';
 import { warnOfOven } from './oven/oven-cautions.ts';
+import { dietsKept } from './pantry/diets.ts';
 import { findRow } from './pantry/find.ts';
-import type { Allergen, Pantry } from './pantry/types.ts';
+import type { Board, Pantry } from './pantry/types.ts';
+import { planIngredients } from './plan-ingredients.ts';
+import { planSteps } from './plan-steps.ts';
 import { planTier, type Work } from './plan-tier.ts';
 import type { Plan, ServingsPlan, TierPlan } from './plan-types.ts';
-import { mergeIngredients, type ScaledIngredient } from './recipes/scale.ts';
+import { contentsOf, warnOfContents } from './price/contents.ts';
+import { priceOf } from './price/price.ts';
+import type { ScaledIngredient } from './recipes/scale.ts';
 import { drawSection, type TierDrawing } from './section/section.ts';
 import { portionShare } from './servings/servings.ts';
-import { spongeLayers } from './tins/bake.ts';
 import { sortCautions } from './working/cautions.ts';
 import { warnOfBrief, warnOfSize } from './working/checks.ts';
 import { FigureBook, from, given } from './working/figures.ts';
@@ -44,38 +49,68 @@ export function planBuild(build: Build, pantry: Pantry, want: 'whole' | 'shape' 
   };
   const tiers = build.tiers.map((tier) => planTier(tier, work));
   const bowls = planAllBowls(tiers, work);
+  const bowlList = ifOk(bowls, (made) => made.bowls);
+  const batches = valueOf(bowls)?.batches ?? [];
   const board = attempt('stack', 'board', work.cautions, () =>
     findRow(pantry, 'boards', build.boardId),
   );
+  const boardRow = valueOf(board);
+  const foot = tiers[0]!.finished;
+  const boardCover = boardRow ? planBoardCover(boardRow.outline, foot, build.boardCoverMm) : null;
+  const strips = paperStrips(foot, boardRow?.outline ?? null);
   const oven = planOven(tiers, work);
   const section = drawSection(
     build.tiers.map((tier, i) => drawingOf(tier, tiers[i]!, work)),
-    valueOf(board),
+    boardRow,
   );
-  const massG = addMasses(tiers, valueOf(board)?.massG ?? null, work);
-  const servings = planServings(
-    tiers,
-    massG === null || !board.ok ? null : massG - board.value.massG,
-    work,
-  );
+  const massG = addMasses(tiers, boardRow, boardCover?.massG ?? 0, work);
+  const foodG =
+    massG === null || !boardRow ? null : massG - boardRow.massG - (boardCover?.massG ?? 0);
+  const servings = planServings(tiers, foodG, work);
   const steps: Staged<Step[]> = work.withTimes
-    ? planSteps(tiers, bowls, massG, servings.count, work)
-    : { ok: false, problem: 'The run sheet was not asked for.' };
+    ? planSteps(tiers, bowlList, batches, boardCover, strips, massG, servings.count, work)
+    : notAsked('run sheet');
   const handsOnMin = steps.ok ? steps.value.reduce((sum, step) => sum + step.handsOnMin, 0) : null;
-  const allergens = allergensIn(work);
+  const ingredients: Staged<ScaledIngredient[]> = work.withTimes
+    ? planIngredients(build, tiers, bowlList, batches, boardCover, pantry, work.cautions)
+    : notAsked('ingredients');
+  const held = contentsOf(build, pantry);
   const widest = Math.max(...section.tiers.map((t) => t.widthMm));
-  warnOfBrief(build, pantry, servings, allergens, section.heightMm, work.cautions);
-  warnOfSize(build, tiers, valueOf(board), massG, pantry.boards, work.cautions);
-  const frostingG = bowls.ok ? bowls.value.reduce((sum, bowl) => sum + bowl.makeG, 0) : null;
-  enterTally(work.book, section.tiers, frostingG, bowls, steps, handsOnMin);
+  warnOfBrief(build, servings, section.heightMm, work.cautions);
+  warnOfContents(build, held, work.cautions);
+  warnOfSize(build, tiers, boardRow, massG, pantry.boards, work.cautions);
+  warnOfWarmth(build, pantry, work.cautions);
+  warnOfBatches(build, batches, tiers, pantry, work.cautions);
+  const frostingG =
+    batches.length > 0 ? batches.reduce((sum, batch) => sum + batch.makeG, 0) : null;
+  enterTally(work.book, section.tiers, frostingG, bowlList, steps, handsOnMin);
   return {
     tiers,
     servings,
-    bowls,
+    bowls: bowlList,
+    batches,
+    boardCover,
+    strips,
     oven,
     steps,
-    ingredients: allIngredients(build, tiers, bowls),
-    allergens,
+    ingredients,
+    allergens: held.whole.allergens,
+    mayContain: held.whole.mayContain,
+    diets: dietsKept(held.whole),
+    tierDiets: held.tiers.map(dietsKept),
+    unknownLines: held.whole.unknown,
+    price:
+      ingredients.ok && handsOnMin !== null
+        ? priceOf(
+            ingredients.value,
+            pantry.foods,
+            boardRow,
+            handsOnMin,
+            servings.count,
+            pantry.kitchen,
+            work.book,
+          )
+        : null,
     section,
     tally: {
       heightMm: section.heightMm,
@@ -90,13 +125,23 @@ export function planBuild(build: Build, pantry: Pantry, want: 'whole' | 'shape' 
   };
 }
 
+const ifOk = <A, B>(stage: Staged<A>, take: (value: A) => B): Staged<B> =>
+  stage.ok ? { ok: true, value: take(stage.value) } : stage;
+
+const notAsked = (what: string): Staged<never> => ({
+  ok: false,
+  problem: `The ${what} was not asked for.`,
+});
+
 function addMasses(
   tiers: readonly TierPlan[],
-  boardG: number | null,
+  board: Board | null,
+  boardCoverG: number,
   { build, book }: Work,
 ): number | null {
-  if (boardG === null || tiers.some((tier) => tier.massG === null)) return null;
-  const massG = tiers.reduce((sum, tier) => sum + tier.massG!, boardG + build.pipingG);
+  if (board === null || tiers.some((tier) => tier.massG === null)) return null;
+  const pipedG = build.piping.reduce((sum, job) => sum + job.massG, 0);
+  const massG = tiers.reduce((sum, tier) => sum + tier.massG!, board.massG + boardCoverG + pipedG);
   const inputs = tiers.flatMap((tier) => {
     const coatG = tier.coat.ok ? tier.coat.value.crumbG + tier.coat.value.coatG : 0;
     const fillG = tier.gaps.ok ? tier.gaps.value.reduce((s, g) => s + gapMassG(g), 0) : 0;
@@ -109,6 +154,8 @@ function addMasses(
       given('fillings', fillG + (tier.centre?.fillG ?? 0), 'bowl'),
       given('crumb coat and coat', coatG, 'bowl'),
       given('dab', tier.dabG, 'small'),
+      ...(tier.fondant ? [given('fondant', tier.fondant.onCakeG, 'bowl')] : []),
+      ...(tier.pressed ? [given(tier.pressed.name, tier.pressed.massG, 'small')] : []),
     ];
   });
   return book.add(
@@ -116,8 +163,13 @@ function addMasses(
     'Weight on the board',
     massG,
     'weight',
-    'Layers, fillings, coat, piping and board, added up.',
-    [...inputs, given('piping', build.pipingG, 'small'), given('board', boardG, 'small')],
+    'Layers, fillings, coat, covers, piping and board, added up.',
+    [
+      ...inputs,
+      given('piping', pipedG, 'small'),
+      given('board', board.massG, 'small'),
+      ...(boardCoverG > 0 ? [given('fondant on the board', boardCoverG, 'small')] : []),
+    ],
   );
 }
 
@@ -158,7 +210,10 @@ function planServings(
   return { count, spare: count - servings, portionG };
 }
 
-function planAllBowls(tiers: readonly TierPlan[], work: Work): Staged<Bowl[]> {
+function planAllBowls(
+  tiers: readonly TierPlan[],
+  work: Work,
+): Staged<{ bowls: Bowl[]; batches: Batch[] }> {
   const { build, pantry, book, cautions, spreadOf, recipeOf } = work;
   const failed = tiers
     .flatMap((tier) => [tier.others, tier.gaps, tier.coat])
@@ -167,7 +222,8 @@ function planAllBowls(tiers: readonly TierPlan[], work: Work): Staged<Bowl[]> {
   const needs = tiers.map((tier, i): TierNeeds => ({
     tierId: tier.tierId,
     tierName: build.tiers[i]!.name,
-    coatSpreadId: build.tiers[i]!.coat.spreadId,
+    innerSpreadId: innerSpreadId(build.tiers[i]!),
+    roundMm: perimeterMm(build.tiers[i]!.outline),
     dabG: tier.dabG,
     gaps: valueOf(tier.gaps)!,
     coat: valueOf(tier.coat)!,
@@ -178,127 +234,8 @@ function planAllBowls(tiers: readonly TierPlan[], work: Work): Staged<Bowl[]> {
         : null,
   }));
   return attempt('coat', null, cautions, () =>
-    planBowls(build, needs, spreadOf, recipeOf, pantry.kitchen, book),
+    planBowls(build, needs, spreadOf, recipeOf, pantry.recipes, pantry.kitchen, book),
   );
-}
-
-const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
-
-/** The run sheet, tier by tier in working order. */
-function planSteps(
-  tiers: readonly TierPlan[],
-  bowls: Staged<Bowl[]>,
-  massG: number | null,
-  servings: number,
-  { build, pantry, cautions, spreadOf, recipeOf }: Work,
-): Staged<Step[]> {
-  if (!bowls.ok) return bowls;
-  const failed = tiers.flatMap((tier) => [tier.bake, tier.batterRecipe]).find((stage) => !stage.ok);
-  if (failed && !failed.ok) return failed;
-  return attempt('bench', null, cautions, () => {
-    const contexts = tiers.map((plan, i): StackContext => ({
-      tier: build.tiers[i]!,
-      stack: plan.stack,
-      gaps: valueOf(plan.gaps)!,
-      others: valueOf(plan.others) ?? [],
-      soak: plan.soak,
-      centre: plan.centre,
-      coat: valueOf(plan.coat)!,
-      dabG: plan.dabG,
-      spreadOf,
-    }));
-    const baking = tiers.map((plan, i) => {
-      const tier = build.tiers[i]!;
-      if (plan.bake.ok && plan.bake.value.cakes.length === 0) return [];
-      const sponge = findRow(pantry, 'sponges', tier.spongeId);
-      return bakeSteps({
-        tier,
-        sponge,
-        tin: findRow(pantry, 'tins', tier.tinId),
-        recipe: recipeOf(sponge.recipeId),
-        scaled: valueOf(plan.batterRecipe)!,
-        bake: valueOf(plan.bake)!,
-        kitchen: pantry.kitchen,
-      });
-    });
-    const isCutting = (step: Step): boolean => step.chapter === 'Fill and stack';
-    const several = tiers.length > 1;
-    const named = (steps: Step[], i: number): Step[] =>
-      several
-        ? steps.map((step) => ({
-            ...step,
-            title: `${build.tiers[i]!.name}: ${lowered(step.title)}`,
-          }))
-        : steps;
-    return [
-      ...baking.flatMap((steps, i) =>
-        named(
-          steps.filter((step) => !isCutting(step)),
-          i,
-        ),
-      ),
-      ...bowlSteps(bowls.value, spreadOf),
-      ...contexts.flatMap((context, i) => [
-        ...named([...baking[i]!.filter(isCutting), ...stackSteps(context)], i),
-      ]),
-      ...contexts.flatMap((context, i) => named(coatSteps(context), i)),
-      ...closingSteps(build, massG, servings, spreadOf(build.tiers[0]!.coat.spreadId)),
-    ];
-  });
-}
-
-/** Ingredients of every batter and bowl in one list, and what is folded in. */
-function allIngredients(
-  build: Build,
-  tiers: readonly TierPlan[],
-  bowls: Staged<Bowl[]>,
-): Staged<ScaledIngredient[]> {
-  if (!bowls.ok) return bowls;
-  const failed = tiers.flatMap((tier) => [tier.bake, tier.batterRecipe]).find((stage) => !stage.ok);
-  if (failed && !failed.ok) return failed;
-  const folded = build.tiers.flatMap(({ inclusion, gaps }, i): ScaledIngredient[] => {
-    const massG = valueOf(tiers[i]!.bake)?.inclusionG ?? 0;
-    const named = (name: string, g: number, allergens: Allergen[]): ScaledIngredient[] =>
-      g > 0 ? [{ name, massG: g, pieces: null, allergens }] : [];
-    return [
-      ...(inclusion ? named(inclusion.name, massG, inclusion.allergens) : []),
-      ...gaps.flatMap(({ pieces }, k) =>
-        pieces
-          ? named(pieces.name, valueOf(tiers[i]!.gaps)?.[k]?.piecesG ?? 0, pieces.allergens)
-          : [],
-      ),
-    ];
-  });
-  return {
-    ok: true,
-    value: mergeIngredients(
-      [
-        ...tiers.map((tier) => ({ recipe: valueOf(tier.batterRecipe)!, times: 1 })),
-        ...bowls.value.map((bowl) => ({ recipe: bowl.recipe, times: bowl.mixes })),
-      ],
-      folded,
-    ),
-  };
-}
-
-function allergensIn({ build, pantry }: Work): Allergen[] {
-  const recipeIds = new Set<string>();
-  const found = new Set<Allergen>();
-  for (const tier of build.tiers) {
-    const sponge = pantry.sponges.find((row) => row.id === tier.spongeId);
-    if (sponge && spongeLayers(tier).length > 0) recipeIds.add(sponge.recipeId);
-    for (const id of spreadIdsOf(tier)) {
-      const spread = pantry.spreads.find((row) => row.id === id);
-      if (spread) recipeIds.add(spread.recipeId);
-    }
-    const others = tier.layers.map((l) => pantry.others.find((row) => row.id === l.otherId));
-    for (const part of [tier.inclusion, ...tier.gaps.map((gap) => gap.pieces), ...others])
-      for (const allergen of part?.allergens ?? []) found.add(allergen);
-  }
-  for (const recipe of pantry.recipes)
-    if (recipeIds.has(recipe.id))
-      for (const i of recipe.ingredients) for (const a of i.allergens) found.add(a);
-  return [...found].sort();
 }
 
 /** Oven loads of all tiers, with what to mind about batter that waits and tins that do not fit. */
@@ -321,6 +258,7 @@ function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): Tier
     tier,
     stack: plan.stack,
     coat: valueOf(plan.coat),
+    finished: plan.finished,
     sponge: ifThere(() => findRow(pantry, 'sponges', tier.spongeId)),
     others: valueOf(plan.others) ?? [],
     centre: plan.centre,
@@ -353,7 +291,7 @@ function enterTally(
       frostingG,
       'bowl',
       'What each bowl has to give, added up.',
-      bowls.value.map((b) => from(`bowl/${b.spreadId}/make`, b.name, b.makeG, 'bowl')),
+      bowls.value.map((b) => from(`bowl/${b.id}/make`, b.name, b.makeG, 'bowl')),
     );
   if (handsOnMin !== null && steps.ok)
     book.add(

@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import {
   allergens,
+  apartKey,
+  batchWays,
   coatStyles,
   cuttings,
+  diets,
   levellings,
   limits,
   portions,
@@ -128,7 +131,46 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
         crumbMm: orNull(between(limits.coatMm)),
         sideMm: orNull(between(limits.coatMm)),
         topMm: orNull(between(limits.coatMm)),
+        innerSpreadId: orNull(idOf(pantry.spreads)),
+        topSpreadId: fc.option(idOf(pantry.spreads), { nil: null, freq: 3 }),
+        tint: fc.constantFrom('', 'blue', 'Deep red', 'πράσινο <b>'),
+        bands: fc.array(
+          fc.record({
+            tint: fc.constantFrom('pale blue', 'blue', 'navy', ''),
+            share: between(limits.bandShare),
+          }),
+          { maxLength: 4 },
+        ),
+        blended: fc.boolean(),
+        cover: orNull(between(limits.cover)),
+        comb: orNull(
+          fc
+            .record({ peakMm: between(limits.combPeakMm), share: between({ min: 0.1, max: 0.9 }) })
+            .map(({ peakMm, share }) => ({
+              peakMm,
+              depthMm: Math.min(15, Math.max(0.5, peakMm * share)),
+            })),
+        ),
+        rimMm: between(limits.rimRadiusMm),
       }),
+      fondant: orNull(
+        fc.record({
+          mm: between(limits.fondantMm),
+          allowanceMm: between(limits.allowanceMm),
+          tint: fc.constantFrom('', 'ivory'),
+        }),
+      ),
+      pressed: orNull(
+        fc.record({
+          name: fc.constant('pistachios'),
+          foodId: fc.constantFrom(null, 'pistachios'),
+          gPerCm2: between(limits.pressedGPerCm2),
+          cover: between(limits.cover),
+          bandMm: orNull(between(limits.bandMm)),
+          onTop: fc.boolean(),
+          allergens: fc.subarray([...allergens]),
+        }),
+      ),
       bowl: orNull(
         fc.record({
           fullG: between(limits.bowlG),
@@ -185,13 +227,41 @@ export const anyBuild: fc.Arbitrary<Build> = fc.record({
     look: fc.constantFrom(...coatStyles),
     serveAt: fc.constantFrom(null, '2027-06-12T16:00'),
     keepOut: fc.subarray([...allergens]),
+    diets: fc.subarray([...diets]),
+    kitchenC: orNull(between(limits.roomC)),
+    venueC: orNull(between(limits.roomC)),
     notes: fc.constant(''),
   }),
   tiers: fc
     .integer({ min: 1, max: 3 })
     .chain((n) => fc.tuple(...Array.from({ length: n }, (_, i) => tier(i + 1)))),
   boardId: idOf(pantry.boards),
-  pipingG: between(limits.pipingG),
+  boardCoverMm: between(limits.boardCoverMm),
+  piping: fc.array(
+    fc.record({
+      id: fc.uuid(),
+      name: fc.constantFrom('border', 'stars'),
+      spreadId: fc.option(idOf(pantry.spreads), { nil: null }),
+      tint: fc.constantFrom('', 'blue', 'gold'),
+      massG: between(limits.pipingG),
+      pieces: fc.integer({ min: 0, max: 200 }),
+      lineMm: between({ min: 0, max: 9000 }),
+    }),
+    { maxLength: 3 },
+  ),
+  shortShare: between({ min: 0.01, max: 0.5 }),
+  batchBy: fc.constantFrom(...batchWays),
+  apart: fc.subarray(
+    pantry.spreads.flatMap((row) => [
+      apartKey(row.id, '', 'gap'),
+      apartKey(row.id, 'blue', 'coat'),
+    ]),
+    { maxLength: 4 },
+  ),
+  mixedApart: fc.subarray(
+    pantry.spreads.map((row) => row.id),
+    { maxLength: 3 },
+  ),
   reserveShare: between(limits.reserveShare),
   bench: fc.constant({ stepKey: null, done: [], checks: [], notes: [], timers: [] }),
 });

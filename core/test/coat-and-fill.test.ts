@@ -20,7 +20,6 @@ import {
 } from '../src/index.ts';
 import { anyOutline, pantry } from './arbitrary.ts';
 
-const buttercream = pantry.spreads.find((s) => s.id === 'buttercream')!;
 const spreadOf = (id: string) => pantry.spreads.find((s) => s.id === id)!;
 const tier = (): Tier => newTier('tier-1', { kind: 'round', diameterMm: 200 }, 'round-20', 3, 25);
 
@@ -56,7 +55,7 @@ describe('a coat', () => {
   });
 
   it('of the final kind goes on top of the crumb coat', () => {
-    const plan = planCoat(tier(), 100, buttercream, pantry.kitchen, 0, new FigureBook());
+    const plan = planCoat(tier(), 100, spreadOf, pantry.kitchen, 0, 0, new FigureBook());
     const outline = tier().outline;
     const crumb = shellMl(outline, 100, 1.5, 1.5) + roughnessMl(outline, 100, 0.6);
     expect(plan.crumbMl).toBeCloseTo(crumb, 6);
@@ -68,11 +67,11 @@ describe('a coat', () => {
   it('left naked takes nothing; semi-naked takes its cover', () => {
     const naked = tier();
     naked.coat.style = 'naked';
-    const none = planCoat(naked, 100, buttercream, pantry.kitchen, 0, new FigureBook());
+    const none = planCoat(naked, 100, spreadOf, pantry.kitchen, 0, 0, new FigureBook());
     expect(none.crumbG + none.coatG).toBe(0);
     const semi = tier();
     semi.coat.style = 'semi-naked';
-    const thin = planCoat(semi, 100, buttercream, pantry.kitchen, 0, new FigureBook());
+    const thin = planCoat(semi, 100, spreadOf, pantry.kitchen, 0, 0, new FigureBook());
     const full = shellMl(semi.outline, 100, 0.8, 0.8) + roughnessMl(semi.outline, 100, 0.6);
     expect(thin.crumbMl).toBeCloseTo(0.6 * full, 6);
     expect(thin.coatG).toBe(0);

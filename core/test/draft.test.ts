@@ -70,9 +70,12 @@ describe('draft it', () => {
     own.recipes.push({
       ...own.recipes.find((r) => r.id === 'recipe-buttercream')!,
       id: 'recipe-plain',
-      ingredients: [{ name: 'plant fat', massG: 1000, allergens: [] }],
+      ingredients: [
+        { name: 'plant fat', massG: 1000, allergens: [], foodId: null, recipeId: null },
+      ],
       yieldG: 980,
     });
+    own.spreads = own.spreads.filter((row) => row.id !== 'plantcream');
     own.spreads.push({
       ...own.spreads[0]!,
       id: 'plain',

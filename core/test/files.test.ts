@@ -10,6 +10,7 @@ import {
   mergeRows,
   newBuild,
   newGap,
+  newPiping,
   newLayer,
   planBuild,
   readBuildFile,
@@ -105,11 +106,38 @@ describe('a build file', () => {
     const old = JSON.parse(text('core/test/fixtures/version-2.json')) as Record<string, any>;
     const read = readBuildFile(JSON.stringify(old));
     if (!read.ok) throw new Error(read.problems[0]!.message);
-    expect(read.build).toMatchObject(old.build as object);
-    expect(read.rows).toMatchObject(old.pantry as object);
+    const { pipingG, ...kept } = old.build as Record<string, unknown>;
+    expect(read.build).toMatchObject(kept);
+    expect(read.build.piping).toEqual([newPiping('piping-1', pipingG as number)]);
+    expect(read.rows).toMatchObject({ ...old.pantry, recipes: read.rows.recipes } as object);
     expect(read.build.tiers[0]).toMatchObject({ soak: 'none', centre: null, asBaked: [] });
     // rows that did not change are still the pantry's own
     expect(mergeRows(read.build, read.rows, pantry).added.sponges).toEqual([]);
+  });
+  it('of version 3 keeps its piping as a job, and its recipes find their ingredients', () => {
+    const old = JSON.parse(text('core/test/fixtures/version-3.json')) as Record<string, any>;
+    old.build.pipingG = 260;
+    const { pipingG, ...kept } = old.build as Record<string, unknown>;
+    const read = readBuildFile(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    expect(read.build).toMatchObject(kept);
+    expect(read.build.piping).toEqual([newPiping('piping-1', pipingG as number)]);
+    expect(read.build.tiers[0]!.coat).toMatchObject({ bands: [], innerSpreadId: null, rimMm: 0 });
+    for (const recipe of read.rows.recipes)
+      for (const line of recipe.ingredients) {
+        const food = read.rows.foods.find((row) => row.id === line.foodId);
+        expect(food?.name).toBe(line.name);
+      }
+    // the same allergens as before, and none of its rows a stranger to the pantry
+    const was = new Set(
+      (old.pantry.recipes as { ingredients: { allergens: string[] }[] }[]).flatMap((recipe) =>
+        recipe.ingredients.flatMap((line) => line.allergens),
+      ),
+    );
+    const now = planBuild(read.build, { ...pantry, ...read.rows }).allergens;
+    expect(now).toEqual(expect.arrayContaining([...was]));
+    const { added } = mergeRows(read.build, read.rows, pantry);
+    expect(Object.values(added).flat()).toEqual([]);
   });
 });
 

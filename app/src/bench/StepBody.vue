@@ -2,6 +2,7 @@
 import { say, show, type Build, type Plan, type Step } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useWorking } from '../figures/working.ts';
+import LeftAdvice from '../sheets/coat/LeftAdvice.vue';
 import LevelPanel from '../sheets/stack/LevelPanel.vue';
 import { useSettings } from '../stores/settings.ts';
 import { checkKey, type BenchHand } from './useBench.ts';
@@ -19,6 +20,14 @@ const settings = useSettings();
 const working = useWorking();
 const shown = (value: number, kind: Parameters<typeof show>[1]) =>
   show(value, kind, settings.system);
+/** What was weighed as left in the bowl at this step, and the tier it still has to coat. */
+const leftTier = computed(() => props.build.tiers.find((t) => t.id === props.step.leftFor));
+const leftG = computed(
+  () =>
+    props.bench.bench.value.notes.findLast(
+      (note) => note.stepKey === props.step.key && note.kind === 'mass' && note.value !== null,
+    )?.value ?? null,
+);
 const running = computed(() => props.bench.timers.value.some((t) => t.stepKey === props.step.key));
 </script>
 
@@ -60,6 +69,13 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     </li>
   </ul>
 
+  <LeftAdvice
+    v-if="leftTier && leftG !== null"
+    :plan="plan"
+    :tiers="[leftTier]"
+    :left-g="leftG"
+    crumbed
+  />
   <LevelPanel v-if="step.rimsOf !== null" :build="build" :plan="plan" big />
 
   <div v-if="step.timer && !running" class="timer">

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import {
-  allergens,
   otherForms,
+  keepingClasses,
   pantryLimits,
+  stressFromSlideMm,
   tinForms,
   tones,
-  type Allergen,
-  type Ingredient,
+  type Food,
   type Outline,
   type PantryTable,
   type Recipe,
@@ -18,12 +18,16 @@ import QuantityField from '../figures/QuantityField.vue';
 import OutlineFields from '../sheets/OutlineFields.vue';
 import { plain } from '../storage/builds.ts';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
+import { useSettings } from '../stores/settings.ts';
 import { columns } from './columns.ts';
+import FoodFields from './FoodFields.vue';
+import RecipeFields from './RecipeFields.vue';
 
 type Row = RowOf<PantryTable>;
 const props = defineProps<{ table: PantryTable; row: Row; isNew: boolean }>();
 const emit = defineEmits<{ close: [] }>();
 const pantry = usePantry();
+const settings = useSettings();
 const draft = ref<Record<string, unknown> & { name: string }>(plain(props.row) as never);
 const problems = ref<string[]>([]);
 const fields = computed(() => columns[props.table]);
@@ -47,14 +51,8 @@ const tinFormChoices = tinForms.map((value) => ({ value: value, text: tinWords[v
 const otherFormChoices = otherForms.map((value) => ({ value: value, text: value }));
 const toneChoices = tones.map((tone) => ({ value: tone, text: tone }));
 
-function addIngredient(): void {
-  recipe.value?.ingredients.push({ name: '', massG: 100, allergens: [] });
-}
-function toggle(ingredient: Ingredient, allergen: Allergen): void {
-  ingredient.allergens = ingredient.allergens.includes(allergen)
-    ? ingredient.allergens.filter((a) => a !== allergen)
-    : [...ingredient.allergens, allergen];
-}
+const food = computed(() => (props.table === 'foods' ? (draft.value as unknown as Food) : null));
+const keepingChoices = keepingClasses.map((value) => ({ value, text: value }));
 const set = (key: string, value: unknown): void => {
   draft.value[key] = value;
 };
@@ -153,13 +151,17 @@ async function save(): Promise<void> {
           />
         </div>
         <template v-if="table === 'sponges' || table === 'spreads' || table === 'others'">
-          <div v-if="table !== 'others'" class="line">
+          <div class="line">
             <span>recipe</span>
             <ChoiceField
-              :model-value="String(draft.recipeId)"
+              :model-value="(draft.recipeId as string | null) ?? ''"
               label="Recipe"
-              :options="recipeChoices"
-              @update:model-value="(id) => set('recipeId', id)"
+              :options="
+                table === 'others'
+                  ? [{ value: '', text: 'none: it is bought' }, ...recipeChoices]
+                  : recipeChoices
+              "
+              @update:model-value="(id) => set('recipeId', id || null)"
             />
           </div>
           <div class="line">
@@ -173,6 +175,15 @@ async function save(): Promise<void> {
           </div>
         </template>
         <template v-if="table === 'spreads'">
+          <div class="line">
+            <span>keeps as</span>
+            <ChoiceField
+              :model-value="String(draft.keeping)"
+              label="How it keeps"
+              :options="keepingChoices"
+              @update:model-value="(keeping) => set('keeping', keeping)"
+            />
+          </div>
           <label class="line"
             ><span>can be a filling</span
             ><input
@@ -189,66 +200,37 @@ async function save(): Promise<void> {
           /></label>
         </template>
       </div>
-      <template v-if="recipe">
-        <h2>Ingredients</h2>
-        <ul>
-          <li v-for="(ingredient, i) in recipe.ingredients" :key="i">
-            <input
-              v-model="ingredient.name"
-              type="text"
-              maxlength="80"
-              :aria-label="`Ingredient ${i + 1}`"
-            />
-            <QuantityField
-              v-model="ingredient.massG"
-              kind="small"
-              :label="`Weight of ingredient ${i + 1}`"
-              :min="0.1"
-              :max="20000"
-            />
-            <v-menu :close-on-content-click="false">
-              <template #activator="{ props: activator }">
-                <button v-bind="activator" type="button" class="key small">
-                  {{ ingredient.allergens.join(', ') || 'no allergen' }}
-                </button>
-              </template>
-              <v-card class="allergens">
-                <label v-for="allergen in allergens" :key="allergen">
-                  <input
-                    type="checkbox"
-                    :checked="ingredient.allergens.includes(allergen)"
-                    @change="toggle(ingredient, allergen)"
-                  />
-                  {{ allergen }}
-                </label>
-              </v-card>
-            </v-menu>
-            <button
-              type="button"
-              class="key small quiet"
-              :aria-label="`Take out ${ingredient.name}`"
-              @click="recipe.ingredients.splice(i, 1)"
-            >
-              ×
-            </button>
-          </li>
-        </ul>
-        <p>
-          <button type="button" class="key small" @click="addIngredient">Add an ingredient</button>
-        </p>
-        <label class="line tall">
-          steps, one a line
-          <textarea
-            rows="4"
-            :value="recipe.steps.join('\n')"
-            @change="
-              recipe.steps = ($event.target as HTMLTextAreaElement).value
-                .split('\n')
-                .map((s) => s.trim())
-                .filter(Boolean)
+      <RecipeFields v-if="recipe" :recipe="recipe" @replace="(to) => Object.assign(draft, to)" />
+      <FoodFields v-if="food" :food="food" />
+      <template v-if="table === 'spreads'">
+        <h2>Measured in your kitchen</h2>
+        <p class="sentence">
+          A level cup of it weighs
+          <QuantityField
+            :model-value="Number(draft.densityGPerMl) * settings.system.cupMl"
+            kind="small"
+            label="A level cup weighs"
+            :min="20"
+            :max="700"
+            @update:model-value="
+              (g) => g !== null && set('densityGPerMl', g / settings.system.cupMl)
+            "
+          />; at 21 °C it slides off an upright side from
+          <QuantityField
+            :model-value="
+              Number(draft.stress21Pa) / stressFromSlideMm(1, Number(draft.densityGPerMl))
+            "
+            kind="thickness"
+            label="Slides when thicker than"
+            :min="0.5"
+            :max="4000"
+            @update:model-value="
+              (mm) =>
+                mm !== null && set('stress21Pa', stressFromSlideMm(mm, Number(draft.densityGPerMl)))
             "
           />
-        </label>
+          on. Density and stiffness follow.
+        </p>
       </template>
       <ul v-if="problems.length > 0" class="problems" role="alert">
         <li v-for="problem in problems" :key="problem">{{ problem }}.</li>
@@ -275,9 +257,7 @@ async function save(): Promise<void> {
   padding: 6px 0;
   border-top: 1px solid var(--line);
 }
-.line input[type='text'],
-li input[type='text'],
-textarea {
+.line input[type='text'] {
   font: inherit;
   color: var(--ink);
   background: var(--lift);
@@ -287,27 +267,10 @@ textarea {
   flex: 1;
   max-width: 420px;
 }
-.tall {
-  display: grid;
-  gap: 4px;
-}
-textarea {
-  max-width: none;
-}
 ul {
   list-style: none;
   padding: 0;
   margin: 0;
-}
-li {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  padding: 3px 0;
-}
-.allergens {
-  padding: 10px 16px;
-  display: grid;
 }
 .problems {
   background: var(--stop-wash);

@@ -10,6 +10,10 @@ export interface Column {
   /** Shown where there is no value. */
   none?: string;
   hint?: string;
+  /** Changed in the table itself. */
+  inTable?: boolean;
+  /** Shown in the form alone. */
+  onlyForm?: boolean;
 }
 
 /** The numbers of each table, in the order they are shown. */
@@ -84,6 +88,14 @@ export const columns: Record<PantryTable, Column[]> = {
       none: 'by hand',
       hint: 'finished volume over bowl; empty when it is made in a pan',
     },
+    {
+      key: 'panShare',
+      label: 'fills the pan to',
+      kind: 'share',
+      range: at.mixerShare,
+      nullable: true,
+      hint: 'of what is cooked; caramel foams and wants room',
+    },
   ],
   tins: [
     { key: 'depthMm', label: 'depth', kind: 'thickness', range: at.tinDepthMm },
@@ -129,8 +141,75 @@ export const columns: Record<PantryTable, Column[]> = {
   boards: [
     { key: 'thicknessMm', label: 'thickness', kind: 'thickness', range: at.boardMm },
     { key: 'massG', label: 'weight', kind: 'bowl', range: at.boardG },
+    { key: 'price', label: 'price', kind: 'money', range: at.price, nullable: true },
   ],
   recipes: [{ key: 'yieldG', label: 'yields', kind: 'bowl', range: at.yieldG }],
+  foods: [
+    { key: 'stockG', label: 'in stock', kind: 'small', range: at.stockG, inTable: true },
+    {
+      key: 'packG',
+      label: 'a pack holds',
+      kind: 'small',
+      range: at.packG,
+      nullable: true,
+      inTable: true,
+    },
+    {
+      key: 'price',
+      label: 'a pack costs',
+      kind: 'money',
+      range: at.price,
+      nullable: true,
+      inTable: true,
+    },
+    {
+      key: 'keepsDays',
+      label: 'keeps, days',
+      kind: 'count',
+      range: at.keepsDays,
+      nullable: true,
+      none: 'long',
+      hint: 'once bought; empty when it outlasts any cake',
+    },
+    {
+      key: 'cupG',
+      label: 'a cup weighs',
+      kind: 'small',
+      range: at.cupG,
+      nullable: true,
+      hint: 'of 237 mL, spooned and levelled',
+    },
+    {
+      key: 'cupSiftedG',
+      label: 'sifted',
+      kind: 'small',
+      range: at.cupG,
+      nullable: true,
+      onlyForm: true,
+      hint: 'a cup of it sifted first',
+    },
+    {
+      key: 'cupScoopedG',
+      label: 'scooped',
+      kind: 'small',
+      range: at.cupG,
+      nullable: true,
+      onlyForm: true,
+      hint: 'a cup dipped into it',
+    },
+    {
+      key: 'pieceG',
+      label: 'one weighs',
+      kind: 'small',
+      range: at.pieceG,
+      nullable: true,
+      onlyForm: true,
+    },
+    { key: 'waterShare', label: 'water', kind: 'share', range: at.partShare },
+    { key: 'fatShare', label: 'fat', kind: 'share', range: at.partShare },
+    { key: 'sugarShare', label: 'sugar', kind: 'share', range: at.partShare },
+    { key: 'saltShare', label: 'salt', kind: 'share', range: at.partShare, onlyForm: true },
+  ],
 };
 
 export const tableTitles: Record<PantryTable, string> = {
@@ -140,6 +219,7 @@ export const tableTitles: Record<PantryTable, string> = {
   boards: 'Boards',
   others: 'Other layers',
   recipes: 'Recipes',
+  foods: 'Ingredients',
 };
 
 export const kitchenColumns: Column[] = [
@@ -187,6 +267,19 @@ export const kitchenColumns: Column[] = [
     hint: 'household 11, with a fan 25',
   },
   { key: 'cupcakeG', label: 'batter in a cupcake case', kind: 'small', range: at.cupcakeG },
+  { key: 'panMl', label: 'pan for cooked fillings', kind: 'volume', range: at.panMl },
+  { key: 'scoopMl', label: 'your scoop', kind: 'volume', range: at.scoopMl },
+  { key: 'spoonMl', label: 'your heaped spoon', kind: 'volume', range: at.scoopMl },
+  { key: 'nozzleMm', label: 'round nozzle for filling', kind: 'thickness', range: at.nozzleMm },
+  { key: 'hourlyRate', label: 'an hour of work', kind: 'money', range: at.hourlyRate },
+  {
+    key: 'pieceSeconds',
+    label: 'seconds to a piped piece',
+    kind: 'factor',
+    range: at.pieceSeconds,
+  },
+  { key: 'metreMin', label: 'to a piped metre', kind: 'minutes', range: at.metreMin },
+  { key: 'refillMin', label: 'to a fresh piping bag', kind: 'minutes', range: at.refillMin },
 ];
 
 /** A new row of a table, to be filled in; an existing one is the pattern. */

@@ -1,13 +1,16 @@
 <script setup lang="ts" generic="T extends string">
+import { computed } from 'vue';
+
 /** Turns of one sheet: words to choose between, with the arrow keys as well. */
 const props = defineProps<{ tabs: { id: T; text: string }[]; modelValue: T; label: string }>();
 const emit = defineEmits<{ 'update:modelValue': [id: T] }>();
+const ids = computed(() => props.tabs.map((tab) => tab.id));
 function move(event: KeyboardEvent, by: number): void {
-  const at = props.tabs.findIndex((tab) => tab.id === props.modelValue);
-  const next = props.tabs[(at + by + props.tabs.length) % props.tabs.length]!;
-  emit('update:modelValue', next.id);
+  const all = ids.value;
+  const to = (all.indexOf(props.modelValue) + by + all.length) % all.length;
+  emit('update:modelValue', all[to]!);
   const list = (event.currentTarget as HTMLElement).parentElement;
-  (list?.children[props.tabs.indexOf(next)] as HTMLElement | undefined)?.focus();
+  (list?.children[to] as HTMLElement | undefined)?.focus();
 }
 </script>
 

@@ -16,7 +16,8 @@ import { usePantry } from '../stores/pantry.ts';
 
 export interface PartName {
   tierId: string;
-  kind: 'layer' | 'gap' | 'coat' | 'crumb' | 'dab' | 'centre' | 'hole' | 'cake' | 'tier';
+  kind:
+    'layer' | 'gap' | 'fondant' | 'coat' | 'crumb' | 'dab' | 'centre' | 'hole' | 'cake' | 'tier';
   index: number;
 }
 
@@ -27,7 +28,7 @@ export function partName(id: string): PartName | null {
   return { tierId, kind: (kind ?? 'tier') as PartName['kind'], index: Number(index ?? 0) };
 }
 
-const unchosen: SectionPart['kind'][] = ['dam', 'dab', 'crown', 'inset', 'hole'];
+const unchosen: SectionPart['kind'][] = ['band', 'dam', 'dab', 'crown', 'inset', 'hole'];
 /** The parts a person can choose, from the board up. */
 export const walkable = (plan: Plan): string[] =>
   [...plan.section.parts]
@@ -93,6 +94,8 @@ export function labelOf(id: string): string {
       return `Filling ${name.index + 1}`;
     case 'coat':
       return 'Coat';
+    case 'fondant':
+      return 'Fondant';
     case 'crumb':
       return 'Crumb coat';
     case 'dab':

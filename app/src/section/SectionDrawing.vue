@@ -54,7 +54,8 @@ const boxes = computed(() =>
 );
 const marked = computed(() => boxes.value.find((box) => box.part.id === props.selected) ?? null);
 
-const choosable = (part: SectionPart): string => part.id.replace(/\/(dam-.*|crown|inset)$/, '');
+const choosable = (part: SectionPart): string =>
+  part.id.replace(/\/band\/.*$/, '/coat').replace(/\/(dam-.*|crown|inset)$/, '');
 /** The tier that is being worked on: the chosen part's, or the lowest. */
 const tower = computed(() => {
   const chosen = props.selected ? partName(props.selected)?.tierId : null;

@@ -2,6 +2,7 @@
 import {
   allergens,
   coatStyles,
+  diets,
   limits,
   portionBlocks,
   showText,
@@ -10,6 +11,7 @@ import {
   type Build,
   type Caution,
   type Cutting,
+  type Diet,
   type Plan,
   type Portion,
 } from '@pyrgotect/core';
@@ -85,6 +87,11 @@ function toggle(allergen: Allergen): void {
   const out = new Set(brief.value.keepOut);
   if (!out.delete(allergen)) out.add(allergen);
   edit('Kept out', { keepOut: [...out] });
+}
+function toggleDiet(diet: Diet): void {
+  const kept = new Set(brief.value.diets);
+  if (!kept.delete(diet)) kept.add(diet);
+  edit('Diets', { diets: [...kept] });
 }
 const input = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
@@ -212,8 +219,25 @@ const input = (event: Event): string => (event.target as HTMLInputElement).value
       </button>
     </p>
     <p class="lead">
-      This cake holds {{ plan.allergens.join(', ') || 'none of these' }}. What it may have touched
-      in your kitchen the program cannot know; your local food code says what to declare.
+      This cake holds {{ plan.allergens.join(', ') || 'none of these'
+      }}<template v-if="plan.mayContain.length > 0"
+        >, and may contain traces of {{ plan.mayContain.join(', ') }}</template
+      >. What it may have touched in your kitchen the program cannot know; your local food code says
+      what to declare.
+    </p>
+    <h2>The guests eat</h2>
+    <p class="chips">
+      <button
+        v-for="diet in diets"
+        :key="diet"
+        type="button"
+        class="key small"
+        :class="{ solid: brief.diets.includes(diet) }"
+        :aria-pressed="brief.diets.includes(diet)"
+        @click="toggleDiet(diet)"
+      >
+        {{ diet }}
+      </button>
     </p>
     <DraftDialog v-if="drafting" :build="build" @close="drafting = false" />
   </div>

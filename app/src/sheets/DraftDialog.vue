@@ -90,6 +90,10 @@ function take(proposal: Proposal): void {
             {{ showText(card.plan.tally.frostingG, 'bowl', settings.system) }} of it to whip up as
             filling and frosting
           </span>
+          <span v-if="card.plan.price && card.plan.tally.handsOnMin !== null" class="soft">
+            about {{ showText(card.plan.price.total, 'money', settings.system) }},
+            {{ showText(card.plan.tally.handsOnMin, 'minutes', settings.system) }} of it hands
+          </span>
         </button>
       </div>
     </v-card>

@@ -1,9 +1,27 @@
 <script setup lang="ts">
-import { showText, type ScaledIngredient } from '@pyrgotect/core';
+import { householdText, showText, type ScaledIngredient } from '@pyrgotect/core';
+import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 
 defineProps<{ title: string; note: string; ingredients: ScaledIngredient[] }>();
 const settings = useSettings();
+const pantry = usePantry();
+const household = (item: ScaledIngredient): string | null =>
+  item.pieces === null
+    ? householdText(
+        pantry.pantry.foods.find((food) => food.id === item.foodId) ?? null,
+        item.massG,
+        pantry.pantry.kitchen.measuring,
+        settings.system,
+      )
+    : null;
+/** "or 3 and 20 g milk": whole eggs with the rest made up. */
+const wholeText = (item: ScaledIngredient): string => {
+  if (!item.nearest || Math.abs(item.nearest.makeUpG) < 2) return '';
+  const { pieces, makeUpG } = item.nearest;
+  const rest = showText(Math.abs(makeUpG), 'small', settings.system);
+  return makeUpG > 0 ? `, or ${pieces} and ${rest} milk or water` : `, or ${pieces} less ${rest}`;
+};
 </script>
 
 <template>
@@ -14,8 +32,9 @@ const settings = useSettings();
       <li v-for="item in ingredients" :key="item.name">
         <span>{{ item.name }}</span>
         <b>
-          {{ showText(item.massG, item.massG < 20 ? 'small' : 'bowl', settings.system) }}
-          <small v-if="item.pieces !== null">of {{ item.pieces }}</small>
+          {{ showText(item.massG, item.massG < 20 ? 'fineMass' : 'bowl', settings.system) }}
+          <small v-if="item.pieces !== null">of {{ item.pieces }}{{ wholeText(item) }}</small>
+          <small v-else-if="household(item)">{{ household(item) }}</small>
         </b>
       </li>
     </ul>

@@ -1,7 +1,9 @@
-import Dexie, { type EntityTable, type Table } from 'dexie';
+import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import {
   buildFrom2,
+  buildFrom3,
   rowFrom2,
+  rowFrom3,
   startingKitchen,
   type Build,
   type PantryTable,
@@ -37,6 +39,34 @@ export interface OwnRow {
   removed: boolean;
 }
 
+type Renew = Record<string, unknown>;
+
+/** Brings builds, their history, the user's rows and the kitchen up to a later version. */
+async function renewAll(
+  work: Transaction,
+  build: (old: unknown) => Renew,
+  row: (table: string, old: unknown) => Renew,
+): Promise<void> {
+  const renew = (stored: { build: Build }): void => {
+    stored.build = build(stored.build) as unknown as Build;
+  };
+  await work.table<StoredBuild>('builds').toCollection().modify(renew);
+  await work.table<Revision>('revisions').toCollection().modify(renew);
+  await work
+    .table<OwnRow>('pantry')
+    .toCollection()
+    .modify((own) => {
+      if (own.row !== null) own.row = row(own.table, own.row);
+    });
+  const settings = work.table<{ key: string; value: unknown }>('settings');
+  const kitchen = await settings.get('kitchen');
+  if (kitchen)
+    await settings.put({
+      key: 'kitchen',
+      value: { ...startingKitchen, ...(kitchen.value as object) },
+    });
+}
+
 /** Everything Pyrgotect keeps in the browser. */
 export class Database extends Dexie {
   builds!: Table<StoredBuild, string>;
@@ -56,26 +86,9 @@ export class Database extends Dexie {
       settings: 'key',
     });
     // tiers learnt more than layers and fillings; what was kept is brought up to it as a file is
-    this.version(2).upgrade(async (work) => {
-      const renew = (stored: { build: Build }): void => {
-        stored.build = buildFrom2(stored.build) as unknown as Build;
-      };
-      await work.table<StoredBuild>('builds').toCollection().modify(renew);
-      await work.table<Revision>('revisions').toCollection().modify(renew);
-      await work
-        .table<OwnRow>('pantry')
-        .toCollection()
-        .modify((own) => {
-          if (own.row !== null) own.row = rowFrom2(own.table, own.row);
-        });
-      const settings = work.table<{ key: string; value: unknown }>('settings');
-      const kitchen = await settings.get('kitchen');
-      if (kitchen)
-        await settings.put({
-          key: 'kitchen',
-          value: { ...startingKitchen, ...(kitchen.value as object) },
-        });
-    });
+    this.version(2).upgrade((work) => renewAll(work, buildFrom2, rowFrom2));
+    // and again when bowls learnt colours and recipes their ingredients
+    this.version(3).upgrade((work) => renewAll(work, buildFrom3, rowFrom3));
   }
 }
 

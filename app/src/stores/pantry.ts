@@ -60,6 +60,11 @@ export const usePantry = defineStore('pantry', () => {
     rowSchemas[table].validateSync(copy, { strict: true, abortEarly: false });
     await write([{ key: keyOf(table, row.id), table, row: copy, removed: false }]);
   }
+  /** Saves several rows in one transaction, all of them valid already. */
+  const saveRows = <T extends PantryTable>(table: T, rows: readonly RowOf<T>[]): Promise<void> =>
+    write(
+      rows.map((row) => ({ key: keyOf(table, row.id), table, row: plain(row), removed: false })),
+    );
   const removeRow = (table: PantryTable, id: string): Promise<void> =>
     write([{ key: keyOf(table, id), table, row: null, removed: true }]);
   /** Takes the user's change of a row back. */
@@ -91,5 +96,16 @@ export const usePantry = defineStore('pantry', () => {
   listen((word) => {
     if (word.kind === 'pantry') void load();
   });
-  return { pantry, loaded, load, saveRow, removeRow, resetRow, addRows, saveKitchen, isBuiltIn };
+  return {
+    pantry,
+    loaded,
+    load,
+    saveRow,
+    saveRows,
+    removeRow,
+    resetRow,
+    addRows,
+    saveKitchen,
+    isBuiltIn,
+  };
 });

@@ -18,6 +18,7 @@ const schema = object({
     volume: string().oneOf(['mL', 'cups']).required(),
     temperature: string().oneOf(['C', 'F']).required(),
     cupMl: number().min(200).max(300).required(),
+    currency: string().max(4).default('€'),
   }).required(),
   scheme: string().oneOf(['paper', 'night', 'auto']).required(),
 }).required();
@@ -35,7 +36,7 @@ export const useSettings = defineStore('settings', () => {
   async function load(): Promise<void> {
     const stored = (await database.settings.get('settings'))?.value;
     if (!schema.isValidSync(stored)) return;
-    const saved = stored;
+    const saved = schema.cast(stored);
     system.value = { ...saved.system };
     scheme.value = saved.scheme;
   }

@@ -1,19 +1,22 @@
 <script setup lang="ts">
 import {
+  measurings,
   outlineText,
   type Outline,
   pantryTables,
   showText,
   type PantryTable,
 } from '@pyrgotect/core';
-import { computed, ref } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
+import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { columns, freshRow, kitchenColumns, tableTitles } from '../pantry/columns.ts';
 import RowDialog from '../pantry/RowDialog.vue';
-import BrandMark from '../parts/BrandMark.vue';
-import SettingsMenu from '../parts/SettingsMenu.vue';
+import TopBar from '../parts/TopBar.vue';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+
+const ImportDialog = defineAsyncComponent(() => import('../pantry/ImportDialog.vue'));
 
 type Row = RowOf<PantryTable>;
 const pantry = usePantry();
@@ -23,13 +26,14 @@ const search = ref('');
 const editing = ref<{ row: Row; isNew: boolean } | null>(null);
 const openTable = computed<PantryTable>(() => (table.value === 'kitchen' ? 'tins' : table.value));
 const rows = computed<Row[]>(() => pantry.pantry[openTable.value]);
+const shownColumns = computed(() => columns[openTable.value].filter((c) => !c.onlyForm));
 const headers = computed(() => [
   { title: 'name', key: 'name', sortable: true },
   ...(openTable.value === 'tins' || openTable.value === 'boards'
     ? [{ title: 'size', key: 'outline', align: 'end' as const, sortable: false }]
     : []),
-  ...columns[openTable.value].map((c) => ({ title: c.label, key: c.key, align: 'end' as const })),
-  { title: 'source', key: 'source' },
+  ...shownColumns.value.map((c) => ({ title: c.label, key: c.key, align: 'end' as const })),
+  ...(openTable.value === 'foods' ? [] : [{ title: 'source', key: 'source' }]),
   { title: 'change', key: 'actions', sortable: false, align: 'end' as const },
 ]);
 const cell = (row: Row, key: string): string => {
@@ -43,6 +47,27 @@ const add = (): void => {
   const pattern = rows.value[0];
   if (pattern) editing.value = { row: freshRow(pattern as never), isNew: true };
 };
+const importing = ref(false);
+/** Names and other names alone: figures in a row are not what is searched for. */
+const find = (_value: string, query: string, item?: { raw: Row }): boolean => {
+  if (!item) return false;
+  const row = item.raw;
+  const text = `${row.name} ${'aliases' in row ? row.aliases.join(' ') : ''}`.toLowerCase();
+  return query
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => text.includes(word));
+};
+const inTable = (key: string) => shownColumns.value.find((c) => c.key === key && c.inTable);
+const setCell = (row: Row, key: string, value: number | null): void => {
+  void pantry.saveRow(openTable.value, { ...row, [key]: value, source: 'own' } as never);
+};
+const measuringWords = {
+  spooned: 'spooned in and levelled',
+  sifted: 'sifted, then measured',
+  scooped: 'dipped into the bag',
+};
+const measuringChoices = measurings.map((value) => ({ value, text: measuringWords[value] }));
 const setKitchen = (key: string, value: number | null): void => {
   if (value !== null) void pantry.saveKitchen({ ...pantry.pantry.kitchen, [key]: value });
 };
@@ -50,15 +75,7 @@ const setKitchen = (key: string, value: number | null): void => {
 
 <template>
   <div class="pantry">
-    <header>
-      <BrandMark />
-      <nav>
-        <router-link to="/">Shelf</router-link>
-        <router-link class="here" to="/pantry" aria-current="page">Pantry</router-link>
-      </nav>
-      <span class="grow" />
-      <SettingsMenu />
-    </header>
+    <TopBar here="pantry" />
     <main>
       <div class="tabs" role="tablist">
         <button
@@ -89,6 +106,17 @@ const setKitchen = (key: string, value: number | null): void => {
       <section v-if="table === 'kitchen'">
         <h1>Mixer, knife and what stays behind</h1>
         <p class="lead">Trade custom and estimates, until you have measured your own.</p>
+        <p class="sentence">
+          A cup of flour or sugar is
+          <ChoiceField
+            :model-value="pantry.pantry.kitchen.measuring"
+            label="How a cup is filled"
+            :options="measuringChoices"
+            @update:model-value="
+              (measuring) => pantry.saveKitchen({ ...pantry.pantry.kitchen, measuring })
+            "
+          />: schools differ by a quarter, and each has its own weights.
+        </p>
         <div class="kitchen">
           <div v-for="column in kitchenColumns" :key="column.key">
             <span>{{ column.label }}</span>
@@ -114,6 +142,15 @@ const setKitchen = (key: string, value: number | null): void => {
             :placeholder="`Find among the ${tableTitles[table].toLowerCase()}`"
             aria-label="Find in this table"
           />
+          <button
+            v-if="table === 'recipes' || table === 'foods'"
+            type="button"
+            class="key"
+            data-test="import"
+            @click="importing = true"
+          >
+            {{ table === 'recipes' ? 'Paste or read a recipe' : 'Read or save a table' }}
+          </button>
           <button type="button" class="key" data-test="add-row" @click="add">Add one</button>
         </div>
         <v-data-table
@@ -122,6 +159,9 @@ const setKitchen = (key: string, value: number | null): void => {
           :headers="headers"
           :items="rows"
           :search="search"
+          :custom-filter="find"
+          filter-mode="some"
+          :filter-keys="['name']"
           item-value="id"
           :items-per-page="25"
           :hide-default-footer="rows.length <= 25"
@@ -162,6 +202,19 @@ const setKitchen = (key: string, value: number | null): void => {
                   </button>
                 </template>
                 <b v-else-if="header.key === 'name'">{{ item.name }}</b>
+                <QuantityField
+                  v-else-if="inTable(header.key)"
+                  :model-value="
+                    (item as unknown as Record<string, number | null>)[header.key] ?? null
+                  "
+                  :kind="inTable(header.key)!.kind"
+                  :label="`${header.title}: ${item.name}`"
+                  :min="inTable(header.key)!.range.min"
+                  :max="inTable(header.key)!.range.max"
+                  :nullable="inTable(header.key)!.nullable ?? false"
+                  auto="–"
+                  @update:model-value="(n) => setCell(item, header.key, n)"
+                />
                 <template v-else>{{ cell(item, header.key) }}</template>
               </td>
             </tr>
@@ -176,6 +229,11 @@ const setKitchen = (key: string, value: number | null): void => {
       :is-new="editing.isNew"
       @close="editing = null"
     />
+    <ImportDialog
+      v-if="importing && (table === 'recipes' || table === 'foods')"
+      :table="table"
+      @close="importing = false"
+    />
   </div>
 </template>
 
@@ -185,34 +243,6 @@ const setKitchen = (key: string, value: number | null): void => {
   display: flex;
   flex-direction: column;
   background: var(--milk);
-}
-header {
-  height: 56px;
-  flex: none;
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  padding: 0 20px;
-  background: var(--oat);
-  border-bottom: 2px solid var(--ink);
-}
-nav {
-  display: flex;
-  gap: 18px;
-  margin: 0 18px;
-  font-weight: 600;
-}
-nav a {
-  text-decoration: none;
-  color: var(--soft);
-  padding: 4px 0;
-}
-nav a.here {
-  color: var(--ink);
-  border-bottom: 2.5px solid var(--ink);
-}
-.grow {
-  flex: 1;
 }
 main {
   flex: 1;

@@ -13,10 +13,9 @@ import {
 import { useRouter } from 'vue-router';
 import type { FileProblem } from '@pyrgotect/core';
 import type { StoredBuild } from '../storage/database.ts';
-import BrandMark from '../parts/BrandMark.vue';
 import { download } from '../parts/download.ts';
 import IconPath from '../parts/IconPath.vue';
-import SettingsMenu from '../parts/SettingsMenu.vue';
+import TopBar from '../parts/TopBar.vue';
 import ShelfCard from '../shelf/ShelfCard.vue';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -119,19 +118,14 @@ function keys(event: KeyboardEvent): void {
 
 <template>
   <div class="shelf" @keydown="keys">
-    <header>
-      <BrandMark />
-      <nav>
-        <router-link class="here" to="/" aria-current="page">Shelf</router-link>
-        <router-link to="/pantry">Pantry</router-link>
-      </nav>
-      <label class="search">
-        <IconPath :path="mdiMagnify" />
-        <span class="visually-hidden">Search the shelf</span>
-        <input id="shelf-search" v-model="search" type="search" placeholder="Find a cake ( / )" />
-      </label>
-      <span class="grow" />
-      <SettingsMenu />
+    <TopBar here="shelf">
+      <template #search>
+        <label class="search">
+          <IconPath :path="mdiMagnify" />
+          <span class="visually-hidden">Search the shelf</span>
+          <input id="shelf-search" v-model="search" type="search" placeholder="Find a cake ( / )" />
+        </label>
+      </template>
       <button type="button" class="key" @click="fileInput?.click()">Open a file</button>
       <input
         ref="fileInput"
@@ -142,7 +136,7 @@ function keys(event: KeyboardEvent): void {
         @change="take"
       />
       <button type="button" class="key solid" data-test="new" @click="create">New cake</button>
-    </header>
+    </TopBar>
     <main>
       <section v-for="group in groups" :key="group.title">
         <h1>{{ group.title }}</h1>
@@ -198,34 +192,6 @@ function keys(event: KeyboardEvent): void {
   flex-direction: column;
   background: var(--milk);
 }
-header {
-  height: 56px;
-  flex: none;
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  padding: 0 20px;
-  background: var(--oat);
-  border-bottom: 2px solid var(--ink);
-}
-nav {
-  display: flex;
-  gap: 18px;
-  margin: 0 18px;
-  font-weight: 600;
-}
-nav a {
-  text-decoration: none;
-  color: var(--soft);
-  padding: 4px 0;
-}
-nav a.here {
-  color: var(--ink);
-  border-bottom: 2.5px solid var(--ink);
-}
-.grow {
-  flex: 1;
-}
 .search {
   display: flex;
   align-items: center;
@@ -273,12 +239,5 @@ h1 {
   height: 30px;
   padding-top: 10px;
   text-align: center;
-}
-@media (max-width: 900px) {
-  header {
-    height: auto;
-    flex-wrap: wrap;
-    padding: 8px 16px;
-  }
 }
 </style>

@@ -2,10 +2,12 @@ import type { Tier } from '../build/types.ts';
 import { doneC } from '../heat/bake-time.ts';
 import { coolMin } from '../heat/cooling.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
-import type { Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
+import type { Food, Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
+import { scalingRules } from '../recipes/rules.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
 import type { BakePlan } from '../tins/bake.ts';
 import type { KnifeCut } from '../tins/knife.ts';
+import { widthMm } from '../outline/outline.ts';
 import { phrase } from '../units/phrase.ts';
 import { knifeCaution, ovenCaution, step, type Amount, type Step } from './steps.ts';
 
@@ -17,6 +19,7 @@ export interface BakeContext {
   scaled: ScaledRecipe;
   bake: BakePlan;
   kitchen: Kitchen;
+  foods: readonly Food[];
 }
 
 const cutTexts: Record<KnifeCut['kind'], string> = {
@@ -42,6 +45,7 @@ export function bakeSteps({
   scaled,
   bake,
   kitchen,
+  foods,
 }: BakeContext): Step[] {
   const at = `${tier.id}/cake`;
   const many = bake.cakes.length;
@@ -54,7 +58,7 @@ export function bakeSteps({
         ...scaled.ingredients.map((i) => ({
           label: i.name,
           value: i.massG,
-          kind: i.massG < 20 ? ('small' as const) : ('bowl' as const),
+          kind: i.massG < 20 ? ('fineMass' as const) : ('bowl' as const),
           note: i.pieces === null ? null : `open ${i.pieces}`,
         })),
         ...(tier.inclusion
@@ -69,6 +73,7 @@ export function bakeSteps({
           : []),
       ],
       checks: ['Butter and eggs are at room temperature, or the batter will look grainy'],
+      cautions: scalingRules(recipe, scaled.factor, widthMm(tin.outline), foods),
     }),
     step(
       `${tier.id}/line`,

@@ -1,14 +1,47 @@
-import type { Build } from '../build/types.ts';
+import type { Tier } from '../build/types.ts';
+import type { CoatPlan } from '../coat/coat.ts';
+import type { Spread } from '../pantry/types.ts';
 import { coatMin, handsOn, sideScale } from '../labour/minutes.ts';
 import { styleRows } from '../pantry/styles.ts';
-import type { Spread } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { StackContext } from './stack-context.ts';
 import { step, type Step } from './steps.ts';
 
+const inked = (spread: Spread, tint: string): string =>
+  `${spread.name.toLowerCase()}${tint.trim() ? `, ${tint.trim()}` : ''}`;
+
+const combWords = ({ coat }: Tier): string =>
+  coat.style === 'combed' && coat.comb ? '; combed from {peak} at the ridges, {depth} deep' : '';
+
+const bandWords = ({ coat }: Tier): string => {
+  if (coat.bands.length === 0) return '';
+  return coat.blended
+    ? ' From the foot up band by band, then one long pass of the scraper that runs them into each other.'
+    : ' From the foot up band by band; chill before the next, so that each edge stays clean.';
+};
+
+/** What the coat takes by frosting and colour, the foot first. */
+const coatAmounts = (
+  tier: Tier,
+  coat: CoatPlan,
+  spreadOf: (id: string) => Spread,
+): Step['amounts'] => {
+  const first = coat.shares[0];
+  const single = coat.shares.every(
+    (share) => share.spreadId === first?.spreadId && share.tint === first.tint,
+  );
+  const shares = single && first ? [{ ...first, massG: coat.coatG }] : coat.shares;
+  return shares.map((share) => ({
+    label: `${inked(spreadOf(share.spreadId), share.tint)}${single ? '' : share.where === 'top' ? ', on top' : share.band === null ? ', side' : `, band ${share.band + 1}`}`,
+    value: share.massG,
+    kind: 'bowl' as const,
+    figure: `${tier.id}/coat`,
+  }));
+};
+
 /** Crumb coat and coat of one tier. */
-export function coatSteps({ tier, stack, coat, spreadOf }: StackContext): Step[] {
-  const spread = spreadOf(tier.coat.spreadId);
+export function coatSteps({ tier, stack, coat, strips, spreadOf }: StackContext): Step[] {
+  const inner = spreadOf(coat.crumbSpreadId);
   const style = styleRows[tier.coat.style];
   const steps: Step[] = [];
   if (coat.crumbG > 0)
@@ -28,7 +61,7 @@ export function coatSteps({ tier, stack, coat, spreadOf }: StackContext): Step[]
           ),
           amounts: [
             {
-              label: spread.name.toLowerCase(),
+              label: inked(inner, coat.crumbTint),
               value: coat.crumbG,
               kind: 'bowl',
               figure: `${tier.id}/crumb`,
@@ -38,6 +71,7 @@ export function coatSteps({ tier, stack, coat, spreadOf }: StackContext): Step[]
             tier.coat.style === 'semi-naked'
               ? ['Layers show through evenly', 'Scraper wiped at every turn']
               : ['No bare sponge', 'No crumbs loose on the outside'],
+          leftFor: coat.coatG > 0 ? tier.id : null,
           record: { kind: 'mass', label: 'left in the bowl', planned: 0, show: 'bowl' },
         },
       ),
@@ -58,20 +92,21 @@ export function coatSteps({ tier, stack, coat, spreadOf }: StackContext): Step[]
         {
           part: `${tier.id}/coat`,
           lead: phrase(
-            `{side} on the side and {top} on top, ${style.words}. Strips of paper under the edge keep the board clean.`,
+            `{side} on the side and {top} on top, ${style.words}${combWords(tier)}.${bandWords(tier)} ${strips.count} strips of paper, {long} by {wide}, pushed under the edge keep the board clean.`,
             {
               side: [coat.sideMm, 'thickness'],
               top: [coat.topMm, 'thickness'],
+              long: [strips.lengthMm, 'span'],
+              wide: [strips.wideMm, 'span'],
+              ...(tier.coat.comb
+                ? {
+                    peak: [tier.coat.comb.peakMm, 'thickness'],
+                    depth: [tier.coat.comb.depthMm, 'thickness'],
+                  }
+                : {}),
             },
           ),
-          amounts: [
-            {
-              label: spread.name.toLowerCase(),
-              value: coat.coatG,
-              kind: 'bowl',
-              figure: `${tier.id}/coat`,
-            },
-          ],
+          amounts: coatAmounts(tier, coat, spreadOf),
           checks: [
             'The cake does not show through',
             'The side is upright against a set square',
@@ -93,55 +128,4 @@ export function coatSteps({ tier, stack, coat, spreadOf }: StackContext): Step[]
       }),
     );
   return steps;
-}
-
-/** Piping, clearing up, and handing the cake over. */
-export function closingSteps(
-  build: Build,
-  totalG: number | null,
-  servings: number | null,
-  coatSpread: Spread,
-): Step[] {
-  const heavy = totalG !== null && totalG > 10000;
-  return [
-    ...(build.pipingG > 0
-      ? [
-          step('piping', 'Coat', 'Pipe', (build.pipingG / 100) * handsOn.pipingPer100G, {
-            lead: phrase('From the bowl set aside for it.'),
-            amounts: [
-              {
-                label: coatSpread.name.toLowerCase(),
-                value: build.pipingG,
-                kind: 'bowl',
-                figure: null,
-              },
-            ],
-            checks: ['Spaced evenly before the first one is piped'],
-          }),
-        ]
-      : []),
-    step('box', 'Serve', 'Clear up, box it and keep it cold', handsOn.box + handsOn.washUp, {
-      lead: phrase('On its board, in a box that leaves room on top, on a flat shelf.'),
-      checks: [
-        'The count of anything that is not food is written on the box',
-        'Allergens are written on the box',
-      ],
-      cautions: heavy
-        ? [phrase('It weighs {mass}: two people or a trolley.', { mass: [totalG, 'weight'] })]
-        : [],
-    }),
-    step('serve', 'Serve', 'Out of the fridge, and cut', 5, {
-      lead: phrase(
-        'Out of the cold two to three hours before, less where a filling is perishable. A hot, sharp knife for clean slices.',
-      ),
-      amounts:
-        servings === null
-          ? []
-          : [{ label: 'servings', value: servings, kind: 'count', figure: 'servings' }],
-      checks: [
-        'Every pick and stick is out before it is cut',
-        'The person who cuts has the cutting map',
-      ],
-    }),
-  ];
 }

@@ -1,4 +1,6 @@
 import type { Tier } from '../build/types.ts';
+import type { FondantPlan, PaperStrips } from '../covers/fondant.ts';
+import type { PressedPlan } from '../covers/pressed.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import type { GapPlan } from '../fill/gaps.ts';
@@ -16,5 +18,8 @@ export interface StackContext {
   centre: CentrePlan | null;
   coat: CoatPlan;
   dabG: number;
+  fondant: FondantPlan | null;
+  pressed: PressedPlan | null;
+  strips: PaperStrips;
   spreadOf: (id: string) => Spread;
 }

@@ -1,3 +1,4 @@
+import { innerSpreadId } from '../build/edit.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { turnsTop } from '../tins/bake.ts';
 import { phrase } from '../units/phrase.ts';
@@ -14,7 +15,7 @@ const clockAt = (turnSteps: number): string => {
 /** From the first layer on the board to a stack ready for its coat. */
 export function stackSteps(context: StackContext): Step[] {
   const { tier, stack, gaps, dabG, spreadOf } = context;
-  const coat = spreadOf(tier.coat.spreadId);
+  const coat = spreadOf(innerSpreadId(tier));
   const each =
     (handsOn.fillAndStack / Math.max(1, gaps.length)) * Math.max(1, topScale(tier.outline));
   const steps: Step[] = [

@@ -46,6 +46,8 @@ export interface Step {
   record: Recordable | null;
   /** The tier whose rims are measured at this step. */
   rimsOf: string | null;
+  /** The tier that is still to be coated when what is left in the bowl is weighed here. */
+  leftFor: string | null;
 }
 
 /** A step with nothing but its title, to be filled in. */
@@ -69,6 +71,7 @@ export const step = (
   handsOnMin,
   record: null,
   rimsOf: null,
+  leftFor: null,
   ...more,
 });
 

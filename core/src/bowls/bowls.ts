@@ -1,249 +1,197 @@
 import type { Build } from '../build/types.ts';
-import type { CoatPlan } from '../coat/coat.ts';
-import type { GapPlan } from '../fill/gaps.ts';
-import type { OtherPlan } from '../others/other-layers.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
-import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
 import { FigureBook, from, given, type Input } from '../working/figures.ts';
+import { planBatch, type Batch } from './batches.ts';
+import { enoughG, spreadOfKind, sumSpread, type ChancePart } from './chance.ts';
+import { tintNote } from './tint.ts';
+import {
+  gatherUses,
+  sumG,
+  type BowlKey,
+  type BowlUse,
+  type Drawn,
+  type LossKind,
+  type TierNeeds,
+  type UseKind,
+} from './uses.ts';
 
-export type UseKind = 'dab' | 'dam' | 'gap' | 'crumb' | 'coat' | 'piping' | 'reserve';
-export type LossKind = 'scrapings' | 'bags' | 'tools';
-
-/** One share of a bowl, in working order. */
-export interface BowlUse {
-  kind: UseKind;
-  label: string;
-  massG: number;
-  /** Part of the section it goes to. */
-  part: string | null;
-  figure: string | null;
-}
 export interface BowlLoss {
   kind: LossKind;
   label: string;
   massG: number;
 }
 
-/** One bowl of filling or frosting: what it is for, what is lost, and how much to make. Masses in g. */
-export interface Bowl {
-  spreadId: string;
+/**
+ * One bowl of filling or frosting: what it is for, what is lost, and how much to make. Masses in g.
+ * Made = used + lost + left.
+ */
+export interface Bowl extends BowlKey {
+  id: string;
   name: string;
   uses: BowlUse[];
   losses: BowlLoss[];
   usedG: number;
   lostG: number;
+  /** Used and lost, as planned. */
   needG: number;
-  /** Most that one mixing gives in this mixer; null when it is made in a pan. */
-  largestMixG: number | null;
-  mixes: number;
-  eachMixG: number;
+  /** Enough but for the accepted share of cakes. */
+  safeG: number;
   makeG: number;
   leftG: number;
-  recipe: ScaledRecipe;
+  batchId: string;
+  tinted: ReturnType<typeof tintNote>;
 }
 
-/** What one tier takes from the bowls. */
-export interface TierNeeds {
-  tierId: string;
-  tierName: string;
-  coatSpreadId: string;
-  dabG: number;
-  gaps: GapPlan[];
-  coat: CoatPlan;
-  others: OtherPlan[];
-  centre: { spreadId: string; fillG: number } | null;
-}
+const kindNames: Record<UseKind, string> = {
+  dab: 'dab',
+  dam: 'dams',
+  gap: 'fillings',
+  crumb: 'crumb coat',
+  coat: 'coat',
+  piping: 'piping',
+  reserve: 'patching',
+};
 
-interface Drawn {
-  uses: BowlUse[];
-  bags: number;
-}
+const nameOf = (spread: Spread, { tint, apart }: BowlKey): string =>
+  [
+    spread.name,
+    ...(tint.trim() ? [tint.trim()] : []),
+    ...(apart ? [`for the ${kindNames[apart]}`] : []),
+  ].join(', ');
 
-/** Shares of every bowl in the order they are used, tier by tier. */
-function gatherUses(
-  build: Build,
-  tiers: readonly TierNeeds[],
-  kitchen: Kitchen,
-): Map<string, Drawn> {
-  const bowls = new Map<string, Drawn>();
-  const bowl = (spreadId: string): Drawn => {
-    let found = bowls.get(spreadId);
-    if (!found) bowls.set(spreadId, (found = { uses: [], bags: 0 }));
-    return found;
+function lossesOf(drawn: Drawn, kitchen: Kitchen): BowlLoss[] {
+  const crumbG = sumG(drawn.uses.filter((u) => u.kind === 'crumb'));
+  const { bags } = drawn;
+  const losses: BowlLoss[] = [];
+  const lose = (kind: LossKind, label: string, massG: number): void => {
+    if (massG > 0) losses.push({ kind, label, massG });
   };
-  const several = tiers.length > 1;
-  for (const tier of tiers) {
-    const own = bowl(tier.coatSpreadId);
-    const name = (label: string): string => (several ? `${label}, ${tier.tierName}` : label);
-    const use = (
-      to: Drawn,
-      kind: UseKind,
-      label: string,
-      massG: number,
-      part: string | null,
-      figure: string | null = null,
-    ): void => {
-      if (massG > 0) to.uses.push({ kind, label: name(label), massG, part, figure });
-    };
-    use(own, 'dab', 'dab under the first layer', tier.dabG, `${tier.tierId}/dab`);
-    for (const gap of tier.gaps) {
-      const part = `${tier.tierId}/gap/${gap.index}`;
-      use(own, 'dam', `dam on layer ${gap.index + 1}`, gap.damG, part, `${part}/dam`);
-      use(
-        bowl(gap.spreadId),
-        'gap',
-        `on layer ${gap.index + 1}`,
-        gap.fillingG,
-        part,
-        `${part}/filling`,
-      );
-      if (gap.drizzleSpreadId !== null)
-        use(
-          bowl(gap.drizzleSpreadId),
-          'gap',
-          `run over layer ${gap.index + 1}`,
-          gap.drizzleG,
-          part,
-        );
-    }
-    for (const pile of tier.others)
-      if (pile.betweenSpreadId !== null)
-        use(
-          bowl(pile.betweenSpreadId),
-          'gap',
-          `between the ${pile.count} pieces of layer ${pile.index + 1}`,
-          pile.betweenG,
-          `${tier.tierId}/layer/${pile.index}`,
-        );
-    if (tier.centre)
-      use(
-        bowl(tier.centre.spreadId),
-        'gap',
-        'hidden centre',
-        tier.centre.fillG,
-        `${tier.tierId}/centre`,
-        `${tier.tierId}/centre`,
-      );
-    if (tier.gaps.some((gap) => gap.damG > 0)) own.bags += 1;
-    use(
-      own,
-      'crumb',
-      'crumb coat',
-      tier.coat.crumbG,
-      `${tier.tierId}/crumb`,
-      `${tier.tierId}/crumb`,
-    );
-    use(own, 'coat', 'coat', tier.coat.coatG, `${tier.tierId}/coat`, `${tier.tierId}/coat`);
-  }
-  const first = tiers[0];
-  if (first && build.pipingG > 0) {
-    const own = bowl(first.coatSpreadId);
-    own.uses.push({
-      kind: 'piping',
-      label: 'piping',
-      massG: build.pipingG,
-      part: null,
-      figure: null,
-    });
-    own.bags += Math.ceil(build.pipingG / kitchen.bagG);
-  }
-  for (const drawn of bowls.values()) {
-    const coats = sum(drawn.uses.filter((u) => u.kind === 'crumb' || u.kind === 'coat'));
-    if (coats > 0 && build.reserveShare > 0)
-      drawn.uses.push({
-        kind: 'reserve',
-        label: 'kept back',
-        massG: coats * build.reserveShare,
-        part: null,
-        figure: null,
-      });
-  }
-  return bowls;
+  lose('scrapings', 'scraped off with crumbs in it', crumbG * kitchen.scrapingsShare);
+  lose(
+    'bags',
+    bags === 1 ? 'stays in the bag' : `stays in ${bags} bags`,
+    bags * kitchen.bagResidueG,
+  );
+  lose(
+    'tools',
+    'stays in bowl and on tools',
+    (sumG(drawn.uses) + sumG(losses)) * kitchen.toolsShare,
+  );
+  return losses;
 }
 
-const sum = (parts: readonly { massG: number }[]): number =>
-  parts.reduce((total, part) => total + part.massG, 0);
-
-/** Smallest multiple of 5 g that is not less. */
-const upToFive = (g: number): number => Math.ceil(g / 5 - 1e-9) * 5;
+/** Uses and losses of a bowl as uncertain amounts. */
+export const chancePartsOf = (bowl: Pick<Bowl, 'uses' | 'losses'>): ChancePart[] =>
+  [...bowl.uses, ...bowl.losses].map((part) => ({
+    medianG: part.massG,
+    ...spreadOfKind[part.kind],
+  }));
 
 /**
- * Every bowl of the build: what it is shared out to, what is lost, and how much to make in whole
- * mixings of the mixer's bowl (model section 6). Made = used + lost + left.
+ * Every bowl of the build and the batches they are made in (model section 6): what each bowl is
+ * shared out to, what is lost, how much is enough at the accepted chance of running short; bowls of
+ * one recipe made as one batch and divided, unless they are mixed apart.
  */
 export function planBowls(
   build: Build,
   tiers: readonly TierNeeds[],
   spreadOf: (id: string) => Spread,
   recipeOf: (id: string) => Recipe,
+  recipes: readonly Recipe[],
   kitchen: Kitchen,
   book: FigureBook,
-): Bowl[] {
-  return [...gatherUses(build, tiers, kitchen)]
-    .filter(([, drawn]) => drawn.uses.length > 0)
-    .map(([spreadId, { uses, bags }]) => {
-      const spread = spreadOf(spreadId);
-      const usedG = sum(uses);
-      const crumbG = sum(uses.filter((u) => u.kind === 'crumb'));
-      const losses: BowlLoss[] = [];
-      const lose = (kind: LossKind, label: string, massG: number): void => {
-        if (massG > 0) losses.push({ kind, label, massG });
-      };
-      lose('scrapings', 'scraped off with crumbs in it', crumbG * kitchen.scrapingsShare);
-      lose(
-        'bags',
-        bags === 1 ? 'stays in the bag' : `stays in ${bags} bags`,
-        bags * kitchen.bagResidueG,
-      );
-      lose('tools', 'stays in bowl and on tools', (usedG + sum(losses)) * kitchen.toolsShare);
-      const lostG = sum(losses);
-      const needG = usedG + lostG;
-      const largestMixG =
-        spread.mixerShare === null
-          ? null
-          : kitchen.mixerMl * spread.mixerShare * spread.densityGPerMl;
-      const mixes = largestMixG === null ? 1 : Math.max(1, Math.ceil(needG / largestMixG - 1e-9));
-      const eachMixG = upToFive(needG / mixes);
-      const makeG = eachMixG * mixes;
-      enter(book, spread, { uses, losses, needG, mixes, makeG, largestMixG });
-      return {
-        spreadId,
-        name: spread.name,
-        uses,
-        losses,
-        usedG,
-        lostG,
-        needG,
-        largestMixG,
-        mixes,
-        eachMixG,
-        makeG,
-        leftG: Math.max(0, makeG - needG),
-        recipe: scaleRecipe(recipeOf(spread.recipeId), eachMixG),
-      };
-    });
+): { bowls: Bowl[]; batches: Batch[] } {
+  const open = gatherUses(build, tiers, spreadOf, kitchen).map((drawn) => {
+    const losses = lossesOf(drawn, kitchen);
+    const usedG = sumG(drawn.uses);
+    const lostG = sumG(losses);
+    const needG = usedG + lostG;
+    const spread = sumSpread(chancePartsOf({ uses: drawn.uses, losses }));
+    const isApart = drawn.apart !== null || build.mixedApart.includes(drawn.spreadId);
+    return {
+      drawn,
+      losses,
+      usedG,
+      lostG,
+      needG,
+      id: drawn.id,
+      // never less than what is planned, however often one is willing to run short
+      safeG: Math.max(needG, enoughG(spread, build.shortShare)),
+      batchId: isApart ? drawn.id : drawn.spreadId,
+    };
+  });
+  const byBatch = new Map<string, typeof open>();
+  for (const bowl of open) byBatch.set(bowl.batchId, [...(byBatch.get(bowl.batchId) ?? []), bowl]);
+  const batches = [...byBatch].map(([id, members]) => {
+    const spread = spreadOf(members[0]!.drawn.spreadId);
+    return planBatch(
+      id,
+      members,
+      spread,
+      recipeOf(spread.recipeId),
+      recipes,
+      kitchen,
+      build.batchBy,
+    );
+  });
+  const bowls = open.map(({ drawn, batchId, ...rest }): Bowl => {
+    const batch = batches.find((each) => each.id === batchId)!;
+    const spread = spreadOf(drawn.spreadId);
+    // what rounding adds is shared out as the need is
+    const makeG = (batch.makeG * rest.safeG) / batch.needG;
+    return {
+      id: drawn.id,
+      spreadId: drawn.spreadId,
+      tint: drawn.tint,
+      apart: drawn.apart,
+      name: nameOf(spread, drawn),
+      uses: drawn.uses,
+      losses: rest.losses,
+      usedG: rest.usedG,
+      lostG: rest.lostG,
+      needG: rest.needG,
+      safeG: rest.safeG,
+      makeG,
+      leftG: Math.max(0, makeG - rest.needG),
+      batchId,
+      tinted: tintNote(spread, drawn.tint, makeG),
+    };
+  });
+  for (const bowl of bowls)
+    enter(
+      book,
+      build,
+      bowl,
+      batches.find((each) => each.id === bowl.batchId)!,
+    );
+  return { bowls, batches };
 }
 
-function enter(
-  book: FigureBook,
-  spread: Spread,
-  bowl: Pick<Bowl, 'uses' | 'losses' | 'needG' | 'mixes' | 'makeG' | 'largestMixG'>,
-): void {
+function enter(book: FigureBook, build: Build, bowl: Bowl, batch: Batch): void {
   const inputs: Input[] = [
     ...bowl.uses.map((u) =>
       u.figure ? from(u.figure, u.label, u.massG, 'small') : given(u.label, u.massG, 'small'),
     ),
     ...bowl.losses.map((l) => given(l.label, l.massG, 'small')),
+    given('used and lost, as planned', bowl.needG, 'bowl'),
+    given('accepted share of cakes in which it runs short', build.shortShare, 'share'),
+    given('enough but for those', bowl.safeG, 'bowl'),
   ];
-  if (bowl.largestMixG !== null)
-    inputs.push(given('most one mixing gives in your mixer', bowl.largestMixG, 'bowl'));
-  inputs.push(given('mixings', bowl.mixes, 'count'));
+  if (batch.largestMixG !== null)
+    inputs.push(
+      given(
+        batch.limit === 'pan' ? 'most your pan takes' : 'most one mixing gives in your mixer',
+        batch.largestMixG,
+        'bowl',
+      ),
+    );
+  inputs.push(given('mixings', batch.mixes, 'count'));
   book.add(
-    `bowl/${spread.id}/make`,
-    `${spread.name} to make`,
+    `bowl/${bowl.id}/make`,
+    `${bowl.name} to make`,
     bowl.makeG,
     'bowl',
-    'Every use of this bowl and everything that is lost, added up, shared over whole mixings, each rounded up to 5 g.',
+    `Every use of this bowl and everything that is lost, added up; made enough for hands that spread thicker than planned, so that it runs short as seldom as you accept (coats vary by 18 %, piping by 20 %, what is weighed by 4 %, at first); shared over whole mixings${build.batchBy === 'grams' ? ', each rounded up to 5 g' : ` in ${build.batchBy}`}.`,
     inputs,
   );
 }

@@ -1,10 +1,12 @@
 import { limits } from '../build/limits.ts';
 import { newTier } from '../build/create.ts';
 import type { Brief, Build } from '../build/types.ts';
-import { thicknessOf } from '../coat/coat.ts';
+import { thicknessOf } from '../coat/thickness.ts';
 import { coated } from '../coat/shell.ts';
 import { areaMm2, depthMm, widthMm } from '../outline/outline.ts';
-import type { Allergen, Pantry, Spread, Sponge, Tin } from '../pantry/types.ts';
+import { breaksDiet } from '../pantry/diets.ts';
+import type { Pantry, Spread, Sponge, Tin } from '../pantry/types.ts';
+import { recipeContents } from '../recipes/parts.ts';
 import { countServings, halvesFromMm } from '../servings/servings.ts';
 import { smallestBoard } from '../stack/board.ts';
 import { edgeHeightMm, plainKnifework } from '../tins/knife.ts';
@@ -59,25 +61,27 @@ const ways: Record<Proposal['key'], Way> = {
   },
 };
 
-const avoids = (pantry: Pantry, recipeId: string, keepOut: readonly Allergen[]): boolean =>
-  !pantry.recipes
-    .find((recipe) => recipe.id === recipeId)
-    ?.ingredients.some((i) => i.allergens.some((a) => keepOut.includes(a)));
+/** True when a recipe holds none of the allergens kept out and breaks none of the diets. */
+const avoids = (pantry: Pantry, recipeId: string, { keepOut, diets }: Brief): boolean => {
+  const recipe = pantry.recipes.find((row) => row.id === recipeId);
+  if (!recipe) return true;
+  const held = recipeContents(recipe, pantry);
+  return (
+    !held.allergens.some((a) => keepOut.includes(a)) &&
+    !diets.some((diet) => breaksDiet(diet, held))
+  );
+};
 
-function pickSponge(
-  pantry: Pantry,
-  keepOut: readonly Allergen[],
-  thinnestMm: number,
-): Sponge | undefined {
+function pickSponge(pantry: Pantry, brief: Brief, thinnestMm: number): Sponge | undefined {
   const fits = pantry.sponges.filter((s) => s.minSliceMm <= thinnestMm);
-  return fits.find((s) => avoids(pantry, s.recipeId, keepOut)) ?? fits[0] ?? pantry.sponges[0];
+  return fits.find((s) => avoids(pantry, s.recipeId, brief)) ?? fits[0] ?? pantry.sponges[0];
 }
 
 function pickSpread(pantry: Pantry, brief: Brief): Spread | undefined {
   const coats = pantry.spreads.filter((s) => s.canCoat && s.canFill);
   const liked =
     brief.look === 'ganache shell' ? [...coats.filter((s) => s.id === 'ganache'), ...coats] : coats;
-  return liked.find((s) => avoids(pantry, s.recipeId, brief.keepOut)) ?? liked[0];
+  return liked.find((s) => avoids(pantry, s.recipeId, brief)) ?? liked[0];
 }
 
 /**
@@ -141,7 +145,7 @@ function propose(
 ): Proposal {
   const { brief } = base;
   const layers = halves ? Math.max(way.layers, ways.tall.layers) : way.layers;
-  const sponge = pickSponge(pantry, brief.keepOut, way.layerMm);
+  const sponge = pickSponge(pantry, brief, way.layerMm);
   const spread = pickSpread(pantry, brief);
   const thinnest = Math.max(way.layerMm, sponge?.minSliceMm ?? 0);
   const tier = newTier('tier-1', tin.outline, tin.id, layers, thinnest);

@@ -1,5 +1,5 @@
 import type { Outline } from '../outline/outline.ts';
-import type { Brief, Build, Gap, Layer, Tier } from './types.ts';
+import type { Brief, Build, Coat, Gap, Layer, PipingJob, Tier } from './types.ts';
 
 /** A brief with nothing decided but what a usual order has. */
 export const newBrief = (): Brief => ({
@@ -12,6 +12,9 @@ export const newBrief = (): Brief => ({
   look: 'smooth',
   serveAt: null,
   keepOut: [],
+  diets: [],
+  kitchenC: null,
+  venueC: null,
   notes: '',
 });
 
@@ -40,7 +43,17 @@ export const newGap = (heightMm: number, spreadId: string): Gap => ({
 /** What a tier has besides its layers until something is decided about it. */
 export const tierDefaults = (): Pick<
   Tier,
-  'bowl' | 'soak' | 'trim' | 'centre' | 'ovenC' | 'temps' | 'stackedAt' | 'restG' | 'asBaked'
+  | 'bowl'
+  | 'soak'
+  | 'trim'
+  | 'centre'
+  | 'ovenC'
+  | 'temps'
+  | 'stackedAt'
+  | 'restG'
+  | 'asBaked'
+  | 'fondant'
+  | 'pressed'
 > => ({
   bowl: null,
   soak: 'none',
@@ -51,6 +64,50 @@ export const tierDefaults = (): Pick<
   stackedAt: 'room',
   restG: 0,
   asBaked: [],
+  fondant: null,
+  pressed: null,
+});
+
+/** A coat of one frosting and one colour, as its style has it. */
+export const newCoat = (spreadId: string): Coat => ({
+  style: 'smooth',
+  spreadId,
+  innerSpreadId: null,
+  topSpreadId: null,
+  tint: '',
+  bands: [],
+  blended: false,
+  crumbMm: null,
+  sideMm: null,
+  topMm: null,
+  cover: null,
+  comb: null,
+  rimMm: 0,
+});
+
+/** Something to pipe, of the coat's own frosting. */
+export const newPiping = (id: string, massG: number): PipingJob => ({
+  id,
+  name: 'piping',
+  spreadId: null,
+  tint: '',
+  massG,
+  pieces: 0,
+  lineMm: 0,
+});
+
+/** What a build has besides its tiers until something is decided about it. */
+export const buildDefaults = (): Pick<
+  Build,
+  'boardCoverMm' | 'piping' | 'reserveShare' | 'shortShare' | 'batchBy' | 'apart' | 'mixedApart'
+> => ({
+  boardCoverMm: 0,
+  piping: [],
+  reserveShare: 0.03,
+  shortShare: 0.05,
+  batchBy: 'grams',
+  apart: [],
+  mixedApart: [],
 });
 
 /** A tier of equal layers and equal fillings. */
@@ -72,7 +129,7 @@ export function newTier(
     layers: Array.from({ length: layers }, () => newLayer(layerMm)),
     gaps: Array.from({ length: layers - 1 }, () => newGap(7, 'buttercream')),
     inclusion: null,
-    coat: { style: 'smooth', spreadId: 'buttercream', crumbMm: null, sideMm: null, topMm: null },
+    coat: newCoat('buttercream'),
     ...tierDefaults(),
   };
 }
@@ -86,8 +143,7 @@ export function newBuild(id: string, name: string, createdAt: string): Build {
     brief: newBrief(),
     tiers: [newTier('tier-1', { kind: 'round', diameterMm: 200 }, 'round-20', 4, 25)],
     boardId: 'drum-round-28',
-    pipingG: 0,
-    reserveShare: 0.08,
+    ...buildDefaults(),
     bench: { stepKey: null, done: [], checks: [], notes: [], timers: [] },
   };
 }

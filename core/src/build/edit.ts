@@ -1,7 +1,7 @@
 import { grow } from '../outline/outline.ts';
 import { limits } from './limits.ts';
 import { newGap, newLayer } from './create.ts';
-import type { Build, Gap, Tier } from './types.ts';
+import type { Build, Gap, PipingJob, Tier } from './types.ts';
 
 /*
  * The edits of a build, each a change made in place on a draft: the store records the patches,
@@ -16,9 +16,25 @@ export const tierOf = (build: Build, tierId: string): Tier =>
 /** Every spread a tier names: coat, fillings, sauces, hidden centre. */
 export const spreadIdsOf = (tier: Tier): string[] => [
   tier.coat.spreadId,
+  ...[tier.coat.innerSpreadId, tier.coat.topSpreadId].filter((id) => id !== null),
   ...tier.gaps.flatMap((gap) => [gap.spreadId, ...(gap.drizzle ? [gap.drizzle.spreadId] : [])]),
   ...tier.layers.flatMap((layer) => (layer.between ? [layer.between.spreadId] : [])),
   ...(tier.centre ? [tier.centre.spreadId] : []),
+];
+
+/** The frosting of dab, dams and crumb coat. */
+export const innerSpreadId = (tier: Tier): string => tier.coat.innerSpreadId ?? tier.coat.spreadId;
+
+/** The spread a piping job is made with. */
+export const pipingSpreadId = (build: Build, job: PipingJob): string =>
+  job.spreadId ?? build.tiers[0]!.coat.spreadId;
+
+/** Every spread a build names, each once. */
+export const spreadIdsIn = (build: Build): string[] => [
+  ...new Set([
+    ...build.tiers.flatMap(spreadIdsOf),
+    ...build.piping.map((job) => pipingSpreadId(build, job)),
+  ]),
 ];
 
 const clamp = (n: number, { min, max }: { min: number; max: number }): number =>

@@ -5,13 +5,23 @@ import {
   otherForms,
   tinForms,
   tones,
+  traits,
 } from '../pantry/types.ts';
+import { diets } from '../pantry/diets.ts';
 import { coatStyles } from '../pantry/styles.ts';
 import { pantryLimits as p } from '../pantry/schema.ts';
 import type { Range } from '../units/field.ts';
 import { limits } from './limits.ts';
 import { fileFormat } from './read-file.ts';
-import { buildVersion, cuttings, levellings, noteKinds, portions, soakStyles } from './types.ts';
+import {
+  batchWays,
+  buildVersion,
+  cuttings,
+  levellings,
+  noteKinds,
+  portions,
+  soakStyles,
+} from './types.ts';
 
 type Schema = Record<string, unknown>;
 
@@ -37,6 +47,7 @@ const time: Schema = {
   type: 'string',
   pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d(:\\d\\d(\\.\\d+)?)?(Z|[+-]\\d\\d:\\d\\d)?$',
 };
+const tint = text(limits.tintLength.max);
 const allergenList = list(oneOf(allergens), allergens.length);
 
 const outline: Schema = {
@@ -80,6 +91,9 @@ const brief = obj({
   look: oneOf(coatStyles),
   serveAt: nullable(time),
   keepOut: allergenList,
+  diets: list(oneOf(diets), diets.length),
+  kitchenC: nullable(num(limits.roomC)),
+  venueC: nullable(num(limits.roomC)),
   notes: text(limits.noteLength.max),
 });
 
@@ -138,10 +152,30 @@ const tier = obj({
   coat: obj({
     style: oneOf(coatStyles),
     spreadId: id,
+    innerSpreadId: nullable(id),
+    topSpreadId: nullable(id),
+    tint,
+    bands: list(obj({ tint, share: num(limits.bandShare) }), limits.bands.max),
+    blended: { type: 'boolean' },
+    cover: nullable(num(limits.cover)),
+    comb: nullable(obj({ peakMm: num(limits.combPeakMm), depthMm: num(limits.combDepthMm) })),
+    rimMm: num(limits.rimRadiusMm),
     crumbMm: nullable(num(limits.coatMm)),
     sideMm: nullable(num(limits.coatMm)),
     topMm: nullable(num(limits.coatMm)),
   }),
+  fondant: nullable(obj({ mm: num(limits.fondantMm), allowanceMm: num(limits.allowanceMm), tint })),
+  pressed: nullable(
+    obj({
+      name,
+      foodId: nullable(id),
+      gPerCm2: num(limits.pressedGPerCm2),
+      cover: num(limits.cover),
+      bandMm: nullable(num(limits.bandMm)),
+      onTop: { type: 'boolean' },
+      allergens: allergenList,
+    }),
+  ),
   bowl: nullable(
     obj({
       fullG: num(limits.bowlG),
@@ -233,6 +267,7 @@ const rows: Record<string, Schema> = {
     tone: oneOf(tones),
     recipeId: id,
     mixerShare: nullable(num(p.mixerShare)),
+    panShare: nullable(num(p.mixerShare)),
   }),
   tin: obj({
     ...common,
@@ -256,6 +291,7 @@ const rows: Record<string, Schema> = {
     thawH: nullable(num(p.thawH)),
     allergens: allergenList,
     tone: oneOf(tones),
+    recipeId: nullable(id),
   }),
   board: obj({
     ...common,
@@ -263,6 +299,7 @@ const rows: Record<string, Schema> = {
     thicknessMm: num(p.boardMm),
     massG: num(p.boardG),
     material: oneOf(boardMaterials),
+    price: nullable(num(p.price)),
   }),
   recipe: obj({
     ...common,
@@ -274,6 +311,8 @@ const rows: Record<string, Schema> = {
           massG: num(p.ingredientG),
           pieceG: num({ min: 1, max: 2000 }),
           allergens: allergenList,
+          foodId: nullable(id),
+          recipeId: nullable(id),
         },
         ['pieceG'],
       ),
@@ -290,6 +329,26 @@ const rows: Record<string, Schema> = {
       }),
     ),
     caution: nullable(text(600)),
+  }),
+  food: obj({
+    ...common,
+    aliases: list(name, 20),
+    cupG: nullable(num(p.cupG)),
+    cupSiftedG: nullable(num(p.cupG)),
+    cupScoopedG: nullable(num(p.cupG)),
+    pieceG: nullable(num(p.pieceG)),
+    boughtAs: nullable(id),
+    waterShare: num(p.partShare),
+    fatShare: num(p.partShare),
+    sugarShare: num(p.partShare),
+    saltShare: num(p.partShare),
+    allergens: allergenList,
+    mayContain: allergenList,
+    traits: list(oneOf(traits), traits.length),
+    packG: nullable(num(p.packG)),
+    price: nullable(num(p.price)),
+    stockG: num(p.stockG),
+    keepsDays: nullable(int(p.keepsDays)),
   }),
 };
 
@@ -316,8 +375,24 @@ export function buildFileSchema(): Schema {
         brief,
         tiers: list(tier, limits.tiers.max, 1),
         boardId: id,
-        pipingG: num(limits.pipingG),
+        boardCoverMm: num(limits.boardCoverMm),
+        piping: list(
+          obj({
+            id,
+            name,
+            spreadId: nullable(id),
+            tint,
+            massG: num(limits.pipingG),
+            pieces: int(limits.pipedPieces),
+            lineMm: num(limits.pipedMm),
+          }),
+          limits.pipingJobs.max,
+        ),
         reserveShare: num(limits.reserveShare),
+        shortShare: num(limits.shortShare),
+        batchBy: oneOf(batchWays),
+        apart: list(text(200), 60),
+        mixedApart: list(id, 60),
         bench,
       }),
       pantry: obj({
@@ -327,6 +402,7 @@ export function buildFileSchema(): Schema {
         boards: list(ref('board'), 200),
         others: list(ref('other'), 200),
         recipes: list(ref('recipe'), 200),
+        foods: list(ref('food'), 500),
       }),
     }),
     $defs: { outline, ...rows },

@@ -1,5 +1,5 @@
 import type { CarriedRows } from '../pantry/schema.ts';
-import { pantryTables, type Pantry, type PantryTable } from '../pantry/types.ts';
+import { pantryTables, type Pantry, type PantryTable, type Recipe } from '../pantry/types.ts';
 import type { Build } from './types.ts';
 
 type AnyRow = Pantry[PantryTable][number];
@@ -30,6 +30,7 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     boards: new Map(),
     others: new Map(),
     recipes: new Map(),
+    foods: new Map(),
   };
   const added: CarriedRows = {
     sponges: [],
@@ -38,11 +39,13 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     boards: [],
     others: [],
     recipes: [],
+    foods: [],
   };
-  // recipes first: sponges and spreads point at them
+  // ingredients and recipes first: the others point at them
   for (const table of [...pantryTables].reverse()) {
-    for (const carried of rows[table] as AnyRow[]) {
-      const row = withRecipe(carried, renamed.recipes);
+    const inOrder = table === 'recipes' ? partsFirst(rows.recipes) : (rows[table] as AnyRow[]);
+    for (const carried of inOrder) {
+      const row = pointed(carried, renamed);
       const taken = pantry[table] as AnyRow[];
       const own = taken.find((other) => other.id === row.id);
       if (own && sameRow(own, row)) continue;
@@ -61,6 +64,8 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     }
   }
   const to = (table: PantryTable, id: string): string => renamed[table].get(id) ?? id;
+  const toOrNull = (table: PantryTable, id: string | null): string | null =>
+    id === null ? null : to(table, id);
   return {
     added,
     build: {
@@ -90,15 +95,66 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
           ...tier.centre,
           spreadId: to('spreads', tier.centre.spreadId),
         },
-        coat: { ...tier.coat, spreadId: to('spreads', tier.coat.spreadId) },
+        coat: {
+          ...tier.coat,
+          spreadId: to('spreads', tier.coat.spreadId),
+          innerSpreadId: toOrNull('spreads', tier.coat.innerSpreadId),
+          topSpreadId: toOrNull('spreads', tier.coat.topSpreadId),
+        },
+        pressed: tier.pressed && {
+          ...tier.pressed,
+          foodId: toOrNull('foods', tier.pressed.foodId),
+        },
       })),
+      piping: build.piping.map((job) => ({ ...job, spreadId: toOrNull('spreads', job.spreadId) })),
+      mixedApart: build.mixedApart.map((id) => to('spreads', id)),
+      // a bowl's key begins with its spread
+      apart: build.apart.map((key) => {
+        const [spreadId = '', ...rest] = key.split('~');
+        return [to('spreads', spreadId), ...rest].join('~');
+      }),
     },
   };
 }
 
-function withRecipe(row: AnyRow, renamed: Map<string, string>): AnyRow {
-  if (!('recipeId' in row)) return row;
-  const recipeId = renamed.get(row.recipeId);
+/** Recipes with those that others are made of before them. */
+function partsFirst(recipes: readonly Recipe[]): Recipe[] {
+  const done = new Set<Recipe>();
+  const visit = (recipe: Recipe): void => {
+    if (done.has(recipe)) return;
+    done.add(recipe);
+    for (const line of recipe.ingredients) {
+      const part = recipes.find((other) => other.id === line.recipeId);
+      if (part && part !== recipe) visit(part);
+    }
+    order.push(recipe);
+  };
+  const order: Recipe[] = [];
+  recipes.forEach(visit);
+  return order;
+}
+
+/** The row with what it points at under the new ids; the row itself where nothing was renamed. */
+function pointed(row: AnyRow, renamed: Record<PantryTable, Map<string, string>>): AnyRow {
+  if ('ingredients' in row) {
+    const isMoved = (line: Recipe['ingredients'][number]): boolean =>
+      renamed.foods.has(line.foodId ?? '') || renamed.recipes.has(line.recipeId ?? '');
+    if (!row.ingredients.some(isMoved)) return row;
+    return {
+      ...row,
+      ingredients: row.ingredients.map((line) => ({
+        ...line,
+        foodId: renamed.foods.get(line.foodId ?? '') ?? line.foodId,
+        recipeId: renamed.recipes.get(line.recipeId ?? '') ?? line.recipeId,
+      })),
+    };
+  }
+  if ('boughtAs' in row) {
+    const boughtAs = renamed.foods.get(row.boughtAs ?? '');
+    return boughtAs ? { ...row, boughtAs } : row;
+  }
+  if (!('recipeId' in row) || row.recipeId === null) return row;
+  const recipeId = renamed.recipes.get(row.recipeId);
   return recipeId ? { ...row, recipeId } : row;
 }
 
@@ -109,4 +165,12 @@ function freeId(id: string, taken: readonly AnyRow[]): string {
     const next = `${id.slice(0, 56)}-f${n}`;
     if (!taken.some((row) => row.id === next)) return next;
   }
+}
+
+/** The pantry with rows of a file behind its own. */
+export function withRows(pantry: Pantry, added: CarriedRows): Pantry {
+  const merged = { ...pantry };
+  for (const table of pantryTables)
+    (merged[table] as AnyRow[]) = [...(pantry[table] as AnyRow[]), ...(added[table] as AnyRow[])];
+  return merged;
 }

@@ -1,5 +1,17 @@
+import { startingFoods } from '../pantry/starting/foods.ts';
+import { startingOthers } from '../pantry/starting/others.ts';
 import { startingSponges } from '../pantry/starting/sponges.ts';
-import { newBrief, newGap, newLayer, tierDefaults } from './create.ts';
+import { startingSpreads } from '../pantry/starting/spreads.ts';
+import { startingBoards } from '../pantry/starting/tins.ts';
+import {
+  buildDefaults,
+  newBrief,
+  newCoat,
+  newGap,
+  newLayer,
+  newPiping,
+  tierDefaults,
+} from './create.ts';
 import { buildVersion } from './types.ts';
 
 type Loose = Record<string, unknown>;
@@ -17,7 +29,7 @@ function from1to2(file: Loose): Loose {
   const count = typeof cake.layers === 'number' ? cake.layers : Number.NaN;
   const repeat = <T>(times: number, make: () => T): T[] =>
     Number.isInteger(times) && times > 0 && times <= 100 ? Array.from({ length: times }, make) : [];
-  const coat = asObject(cake.coat);
+  const coat = { ...newCoat(''), ...asObject(cake.coat) };
   return {
     ...file,
     version: 2,
@@ -40,7 +52,7 @@ function from1to2(file: Loose): Loose {
             damMm: 0,
           })),
           inclusion: null,
-          coat: { crumbMm: null, sideMm: null, topMm: null, ...coat },
+          coat,
           bowl: null,
         },
       ],
@@ -99,19 +111,99 @@ function from2to3(file: Loose): Loose {
     ...file,
     version: 3,
     build: buildFrom2(file.build),
-    pantry: {
-      others: [],
-      ...Object.fromEntries(
-        Object.entries(rows).map(([table, list]) => [
-          table,
-          Array.isArray(list) ? list.map((row) => rowFrom2(table, row)) : list,
-        ]),
-      ),
-    },
+    pantry: { others: [], ...renewRows(rows, rowFrom2) },
   };
 }
 
-const steps: Record<number, (file: Loose) => Loose> = { 1: from1to2, 2: from2to3 };
+/** Fields that version 4 added to a build. Frosting kept for piping became a job of its own. */
+export function buildFrom3(value: unknown): Loose {
+  const { pipingG, ...build } = asObject(value);
+  return {
+    ...buildDefaults(),
+    ...(typeof pipingG === 'number' && pipingG > 0
+      ? { piping: [newPiping('piping-1', pipingG)] }
+      : {}),
+    ...build,
+    brief: { ...newBrief(), ...asObject(build.brief) },
+    tiers: asList(build.tiers).map((each) => {
+      const tier = asObject(each);
+      return { ...tierDefaults(), ...tier, coat: { ...newCoat(''), ...asObject(tier.coat) } };
+    }),
+  };
+}
+
+/** Fields that version 4 added to a pantry row; an ingredient is found again by its name. */
+export function rowFrom3(table: string, value: unknown): Loose {
+  const row = asObject(value);
+  if (table === 'spreads') {
+    const known = startingSpreads.find((spread) => spread.id === row.id);
+    return { panShare: known?.panShare ?? null, ...row };
+  }
+  if (table === 'others') {
+    const known = startingOthers.find((other) => other.id === row.id);
+    return { recipeId: known?.recipeId ?? null, ...row };
+  }
+  if (table === 'boards') {
+    const known = startingBoards.find((board) => board.id === row.id);
+    return { price: known?.price ?? null, ...row };
+  }
+  if (table !== 'recipes') return row;
+  return {
+    ...row,
+    ingredients: asList(row.ingredients).map((each) => {
+      const line = asObject(each);
+      const food = startingFoods.find((known) => known.name === line.name);
+      // what the ingredient says by itself is not said twice
+      const known = food?.allergens as unknown[] | undefined;
+      const said = asList(line.allergens).every((allergen) => known?.includes(allergen));
+      return {
+        foodId: food?.id ?? null,
+        recipeId: null,
+        ...line,
+        ...(known && said ? { allergens: [] } : {}),
+      };
+    }),
+  };
+}
+
+const renewRows = (
+  rows: Loose,
+  renew: (table: string, row: unknown) => Loose,
+): Record<string, unknown> =>
+  Object.fromEntries(
+    Object.entries(rows).map(([table, list]) => [
+      table,
+      Array.isArray(list) ? list.map((row) => renew(table, row)) : list,
+    ]),
+  );
+
+/** Ingredients that recipes of an older file name, as this program knows them. */
+function foodsFor(recipes: unknown): unknown[] {
+  const named = new Set(
+    asList(recipes).flatMap((recipe) =>
+      asList(asObject(recipe).ingredients).map((line) => asObject(line).foodId),
+    ),
+  );
+  const found = startingFoods.filter((food) => named.has(food.id));
+  const whole = startingFoods.filter((food) => found.some((part) => part.boughtAs === food.id));
+  return JSON.parse(JSON.stringify([...new Set([...found, ...whole])])) as unknown[];
+}
+
+function from3to4(file: Loose): Loose {
+  const rows = renewRows(asObject(file.pantry), rowFrom3);
+  return {
+    ...file,
+    version: 4,
+    build: buildFrom3(file.build),
+    pantry: { foods: foodsFor(rows.recipes), ...rows },
+  };
+}
+
+const steps: Record<number, (file: Loose) => Loose> = {
+  1: from1to2,
+  2: from2to3,
+  3: from3to4,
+};
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */
 export function migrate(file: Loose): Loose {

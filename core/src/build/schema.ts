@@ -13,26 +13,33 @@ import {
 import { lineProblem } from '../outline/line-problem.ts';
 import type { Outline } from '../outline/outline.ts';
 import { allergens } from '../pantry/types.ts';
+import { diets } from '../pantry/diets.ts';
 import { coatStyles } from '../pantry/styles.ts';
 import type { Range } from '../units/field.ts';
 import { limits } from './limits.ts';
 import {
+  batchWays,
   cuttings,
   levellings,
   noteKinds,
   portions,
   soakStyles,
   type AsBaked,
+  type Band,
   type Bench,
   type Brief,
   type Build,
   type Centre,
   type Coat,
+  type Comb,
+  type Fondant,
   type Gap,
   type Inclusion,
   type Layer,
   type PartTemp,
   type Pieces,
+  type PipingJob,
+  type Pressed,
   type Tier,
   type WeighedBowl,
 } from './types.ts';
@@ -82,6 +89,7 @@ export const list = <T>(of: ISchema<T>, max: number) =>
     .typeError('must be a list')
     .required('is missing')
     .max(max, `has more than ${max} entries`) as unknown as ArraySchema<T[], object>;
+const tint = () => words(limits.tintLength.max);
 export const allergenList = () => list(oneOf(allergens), allergens.length);
 export const flag = () =>
   boolean().strict().typeError('must be true or false').required('is missing');
@@ -162,6 +170,9 @@ const briefSchema = record<Brief>({
   look: oneOf(coatStyles),
   serveAt: orNull(isoTime() as never),
   keepOut: allergenList(),
+  diets: list(oneOf(diets), diets.length),
+  kitchenC: orNull(figure(limits.roomC) as never),
+  venueC: orNull(figure(limits.roomC) as never),
   notes: words(limits.noteLength.max),
 });
 
@@ -246,10 +257,48 @@ const tierSchema = record<Tier>({
   coat: record<Coat>({
     style: oneOf(coatStyles),
     spreadId: id(),
+    innerSpreadId: orNull(id() as never),
+    topSpreadId: orNull(id() as never),
+    tint: tint(),
+    bands: list(
+      record<Band>({ tint: tint(), share: figure(limits.bandShare) }) as never,
+      limits.bands.max,
+    ),
+    blended: flag(),
+    cover: orNull(figure(limits.cover) as never),
+    comb: orNull(
+      record<Comb>({
+        peakMm: figure(limits.combPeakMm),
+        depthMm: figure(limits.combDepthMm),
+      }).test(
+        'depth',
+        'is combed deeper than it is thick',
+        (comb) => !(Number(comb.depthMm) > Number(comb.peakMm)),
+      ) as never,
+    ),
+    rimMm: figure(limits.rimRadiusMm),
     crumbMm: orNull(figure(limits.coatMm) as never),
     sideMm: orNull(figure(limits.coatMm) as never),
     topMm: orNull(figure(limits.coatMm) as never),
   }),
+  fondant: orNull(
+    record<Fondant>({
+      mm: figure(limits.fondantMm),
+      allowanceMm: figure(limits.allowanceMm),
+      tint: tint(),
+    }) as never,
+  ),
+  pressed: orNull(
+    record<Pressed>({
+      name: name(),
+      foodId: orNull(id() as never),
+      gPerCm2: figure(limits.pressedGPerCm2),
+      cover: figure(limits.cover),
+      bandMm: orNull(figure(limits.bandMm) as never),
+      onTop: flag(),
+      allergens: allergenList(),
+    }) as never,
+  ),
   bowl: orNull(
     record<WeighedBowl>({
       fullG: figure(limits.bowlG),
@@ -339,8 +388,24 @@ export const buildSchema: ObjectSchema<Build> = record<Build>({
   brief: briefSchema,
   tiers: list(tierSchema as never, limits.tiers.max),
   boardId: id(),
-  pipingG: figure(limits.pipingG),
+  boardCoverMm: figure(limits.boardCoverMm),
+  piping: list(
+    record<PipingJob>({
+      id: id(),
+      name: name(),
+      spreadId: orNull(id() as never),
+      tint: tint(),
+      massG: figure(limits.pipingG),
+      pieces: wholeFigure(limits.pipedPieces),
+      lineMm: figure(limits.pipedMm),
+    }) as never,
+    limits.pipingJobs.max,
+  ),
   reserveShare: figure(limits.reserveShare),
+  shortShare: figure(limits.shortShare),
+  batchBy: oneOf(batchWays),
+  apart: list(words(200) as never, 60),
+  mixedApart: list(id() as never, 60),
   bench: benchSchema,
 })
   .test(

@@ -1,9 +1,10 @@
 import type { Outline } from '../outline/outline.ts';
+import type { Diet } from '../pantry/diets.ts';
 import type { Allergen } from '../pantry/types.ts';
 import type { CoatStyle } from '../pantry/styles.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 3;
+export const buildVersion = 4;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -24,6 +25,11 @@ export interface Brief {
   /** Local date and time of serving, "2027-06-12T16:00". */
   serveAt: string | null;
   keepOut: Allergen[];
+  /** What the guests eat, kept by every ingredient. */
+  diets: Diet[];
+  /** How warm it is where it is coated and where it stands, C; null for the kitchen's own room. */
+  kitchenC: number | null;
+  venueC: number | null;
   notes: string;
 }
 
@@ -106,13 +112,56 @@ export interface AsBaked {
   edgeMm: number;
   acrossMm: number | null;
 }
+/** A stripe of colour round the side, over its share of the height. */
+export interface Band {
+  tint: string;
+  share: number;
+}
+/** Ridges of a combed coat: how thick it is at the ridge, and how deep the comb cuts. */
+export interface Comb {
+  peakMm: number;
+  depthMm: number;
+}
 /** Thicknesses are null where the style's own value holds. */
 export interface Coat {
   style: CoatStyle;
   spreadId: string;
+  /** Frosting of the dab, the dams and the crumb coat; null where it is the coat's own. */
+  innerSpreadId: string | null;
+  /** Frosting of the top; null where it is that of the side. */
+  topSpreadId: string | null;
+  /** Colour of the coat in words; empty when it is left as it is. */
+  tint: string;
+  /** From the bottom up; empty for one colour. Their shares are taken of their sum. */
+  bands: Band[];
+  /** Bands run into each other, as an ombre does. */
+  blended: boolean;
+  /** Share of the cake the crumb coat hides. */
+  cover: number | null;
+  comb: Comb | null;
+  /** Radius of a rounded rim; 0 for a sharp one. */
+  rimMm: number;
   crumbMm: number | null;
   sideMm: number | null;
   topMm: number | null;
+}
+
+/** Rolled fondant over the coat. `allowanceMm` is cut off all round at the foot. */
+export interface Fondant {
+  mm: number;
+  allowanceMm: number;
+  tint: string;
+}
+/** Nuts, sprinkles or shavings pressed on: over the side, or a band of it from the foot up. */
+export interface Pressed {
+  name: string;
+  foodId: string | null;
+  gPerCm2: number;
+  cover: number;
+  /** Null for the whole side. */
+  bandMm: number | null;
+  onTop: boolean;
+  allergens: Allergen[];
 }
 
 export interface Tier {
@@ -130,6 +179,8 @@ export interface Tier {
   gaps: Gap[];
   inclusion: Inclusion | null;
   coat: Coat;
+  fondant: Fondant | null;
+  pressed: Pressed | null;
   /** Weight of the bowl of batter and of the same bowl empty, when it has been weighed. */
   bowl: WeighedBowl | null;
   /** Brushed on each cut face before it meets its filling. */
@@ -183,6 +234,22 @@ export interface Bench {
   timers: BenchTimer[];
 }
 
+/** Something piped: its grams, and what makes the minutes: pieces, or a length. */
+export interface PipingJob {
+  id: string;
+  name: string;
+  /** Null where it is piped with the coat of the lowest tier. */
+  spreadId: string | null;
+  tint: string;
+  massG: number;
+  pieces: number;
+  lineMm: number;
+}
+
+export const batchWays = ['grams', 'half recipes', 'whole recipes'] as const;
+/** Batches scaled to the gram, or in halves or wholes of the recipe. */
+export type BatchBy = (typeof batchWays)[number];
+
 /** What the user decided, and nothing that can be computed from it. */
 export interface Build {
   id: string;
@@ -191,8 +258,17 @@ export interface Build {
   brief: Brief;
   tiers: Tier[];
   boardId: string;
-  /** Frosting kept for piping, and the share of each coat kept back in case it runs thick. */
-  pipingG: number;
+  /** Rolled fondant over the board, mm; 0 for a bare one. */
+  boardCoverMm: number;
+  piping: PipingJob[];
+  /** Share of each coat kept back for patching. */
   reserveShare: number;
+  /** How often a bowl may run short: 0.05 is once in twenty cakes. */
+  shortShare: number;
+  batchBy: BatchBy;
+  /** Kinds of use that get a bowl of their own, as "bowl/kind". */
+  apart: string[];
+  /** Spreads whose colours are mixed one by one, and not divided from one batch. */
+  mixedApart: string[];
   bench: Bench;
 }

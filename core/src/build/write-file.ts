@@ -1,29 +1,53 @@
+import { withParts } from '../recipes/parts.ts';
 import type { CarriedRows } from '../pantry/schema.ts';
-import type { Pantry, PantryTable } from '../pantry/types.ts';
-import { spreadIdsOf } from './edit.ts';
+import type { Pantry } from '../pantry/types.ts';
+import { spreadIdsIn } from './edit.ts';
 import { fileFormat } from './read-file.ts';
 import { buildVersion, type Build } from './types.ts';
 
-/** The pantry rows that a build names, directly or through a sponge or a spread. */
+/** The pantry rows that a build names, directly or through a sponge, a spread or a recipe. */
 export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
-  const ids: Record<PantryTable, Set<string>> = {
-    sponges: new Set(build.tiers.map((tier) => tier.spongeId)),
-    spreads: new Set(build.tiers.flatMap(spreadIdsOf)),
-    tins: new Set(build.tiers.map((tier) => tier.tinId)),
-    boards: new Set([build.boardId]),
-    others: new Set(build.tiers.flatMap((tier) => tier.layers.flatMap((l) => l.otherId ?? []))),
-    recipes: new Set(),
+  const pick = <T extends { id: string }>(rows: readonly T[], ids: Iterable<string>): T[] => {
+    const wanted = new Set(ids);
+    return rows.filter((row) => wanted.has(row.id));
   };
-  const sponges = pantry.sponges.filter((row) => ids.sponges.has(row.id));
-  const spreads = pantry.spreads.filter((row) => ids.spreads.has(row.id));
-  for (const row of [...sponges, ...spreads]) ids.recipes.add(row.recipeId);
+  const { tiers } = build;
+  const sponges = pick(
+    pantry.sponges,
+    tiers.map((tier) => tier.spongeId),
+  );
+  const spreads = pick(pantry.spreads, spreadIdsIn(build));
+  const others = pick(
+    pantry.others,
+    tiers.flatMap((tier) => tier.layers.flatMap((layer) => layer.otherId ?? [])),
+  );
+  const recipes = withParts(
+    pick(
+      pantry.recipes,
+      [...sponges, ...spreads, ...others].flatMap((row) => row.recipeId ?? []),
+    ),
+    pantry.recipes,
+  );
+  const lines = recipes.flatMap((recipe) => recipe.ingredients.flatMap((i) => i.foodId ?? []));
+  const foods = pick(pantry.foods, [
+    ...lines,
+    ...tiers.flatMap((tier) => tier.pressed?.foodId ?? []),
+  ]);
+  const whole = pick(
+    pantry.foods,
+    foods.flatMap((food) => food.boughtAs ?? []),
+  );
   return {
     sponges,
     spreads,
-    tins: pantry.tins.filter((row) => ids.tins.has(row.id)),
-    boards: pantry.boards.filter((row) => ids.boards.has(row.id)),
-    others: pantry.others.filter((row) => ids.others.has(row.id)),
-    recipes: pantry.recipes.filter((row) => ids.recipes.has(row.id)),
+    tins: pick(
+      pantry.tins,
+      tiers.map((tier) => tier.tinId),
+    ),
+    boards: pick(pantry.boards, [build.boardId]),
+    others,
+    recipes,
+    foods: [...new Set([...foods, ...whole])],
   };
 }
 

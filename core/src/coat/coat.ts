@@ -1,72 +1,88 @@
+import { innerSpreadId } from '../build/edit.ts';
 import type { Tier } from '../build/types.ts';
 import type { Outline } from '../outline/outline.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';
 import { styleRows } from '../pantry/styles.ts';
 import { FigureBook, from, given, read, type Input } from '../working/figures.ts';
-import { coated, roughnessMl, shellMl } from './shell.ts';
+import { coated, rimCutMl, roughnessMl, shellMl } from './shell.ts';
+import { thicknessOf, type CoatThickness } from './thickness.ts';
 
-/** Thicknesses that hold for a tier: its own where set, its style's otherwise. mm. */
-export interface CoatThickness {
-  crumbMm: number;
-  /** Share of the surface that the crumb coat hides. */
-  cover: number;
-  sideMm: number;
-  topMm: number;
-}
-
-/** The coat's thicknesses of a tier. */
-export function thicknessOf(tier: Tier): CoatThickness {
-  const style = styleRows[tier.coat.style];
-  return {
-    crumbMm: tier.coat.crumbMm ?? style.crumbMm,
-    cover: style.cover,
-    sideMm: tier.coat.sideMm ?? style.sideMm,
-    topMm: tier.coat.topMm ?? style.topMm,
-  };
+/** One colour and frosting of the coat: a band of the side, or the top. */
+export interface CoatShare {
+  where: 'side' | 'top';
+  /** Which band from the bottom up; null where the side is of one colour, and for the top. */
+  band: number | null;
+  spreadId: string;
+  tint: string;
+  ml: number;
+  massG: number;
 }
 
 export interface CoatPlan extends CoatThickness {
   finished: Outline;
+  crumbSpreadId: string;
+  /** Colour of the crumb coat: the coat's own where it is all that is seen. */
+  crumbTint: string;
   crumbMl: number;
   crumbG: number;
+  /** Grooves that fillings kept short of the edge leave, filled with the crumb coat. */
+  grooveMl: number;
   coatMl: number;
   coatG: number;
+  /** The coat by frosting and colour, the bottom first. */
+  shares: CoatShare[];
 }
 
 /**
  * The crumb coat and the coat of one tier (model section 6): the crumb coat as a shell on the
- * stack, thinned by its cover, with what uneven sides swallow; the coat as a shell on that.
+ * stack, thinned by its cover, with what uneven sides and open grooves swallow; the coat as a shell
+ * on that, its side shared out by height to the bands of colour, its top apart. A rounded rim takes
+ * its corner off the top.
  *
  * @param stackMm height of the stack under its coat; @param domeMl to fill round a dome left on top
+ * @param grooveMl room that fillings leave at the edge
  */
 export function planCoat(
   tier: Tier,
   stackMm: number,
-  spread: Spread,
+  spreadOf: (id: string) => Spread,
   kitchen: Kitchen,
   domeMl: number,
+  grooveMl: number,
   book: FigureBook,
 ): CoatPlan {
   const t = thicknessOf(tier);
   const crumbed = coated(tier.outline, t.crumbMm);
+  const finished = coated(crumbed, t.sideMm);
   const hasCrumb = t.crumbMm > 0;
   const hasCoat = t.sideMm > 0 || t.topMm > 0;
-  const roughMl =
-    hasCrumb || hasCoat ? roughnessMl(tier.outline, stackMm, kitchen.roughnessMm) * t.cover : 0;
+  const covered = hasCrumb || hasCoat ? t.cover : 0;
+  const roughMl = roughnessMl(tier.outline, stackMm, kitchen.roughnessMm) * covered;
+  const openMl = grooveMl * covered;
+  const under = roughMl + openMl + domeMl;
   const crumbMl = hasCrumb
-    ? shellMl(tier.outline, stackMm, t.crumbMm, t.crumbMm) * t.cover + roughMl + domeMl
+    ? shellMl(tier.outline, stackMm, t.crumbMm, t.crumbMm) * t.cover + under
     : 0;
-  const coatMl =
-    shellMl(crumbed, stackMm + t.crumbMm, t.sideMm, t.topMm) +
-    (hasCrumb || !hasCoat ? 0 : roughMl + domeMl);
-  const density = spread.densityGPerMl;
+  const high = stackMm + t.crumbMm;
+  const sideMl =
+    shellMl(crumbed, high, t.sideMm, 0) + (hasCrumb || !hasCoat ? 0 : roughMl + openMl);
+  const flatMl = shellMl(crumbed, 0, t.sideMm, t.topMm) + (hasCrumb || !hasCoat ? 0 : domeMl);
+  const rimMl = hasCoat ? Math.min(rimCutMl(finished, tier.coat.rimMm), flatMl) : 0;
+  const inner = spreadOf(innerSpreadId(tier));
+  const side = spreadOf(tier.coat.spreadId);
+  const shares = shareCoat(tier, sideMl, flatMl - rimMl, spreadOf);
+  const coatMl = shares.reduce((sum, share) => sum + share.ml, 0);
   const plan: CoatPlan = {
     ...t,
-    finished: coated(crumbed, t.sideMm),
+    finished,
+    crumbSpreadId: inner.id,
+    crumbTint: hasCoat ? '' : tier.coat.tint,
     crumbMl,
-    crumbG: crumbMl * density,
+    crumbG: crumbMl * inner.densityGPerMl,
+    grooveMl: openMl,
     coatMl,
-    coatG: coatMl * density,
+    coatG: shares.reduce((sum, share) => sum + share.massG, 0),
+    shares,
   };
   const style = styleRows[tier.coat.style];
   const thick = (label: string, own: number | null, value: number): Input =>
@@ -83,30 +99,26 @@ export function planCoat(
           },
         }
       : given(label, own, 'thickness');
-  const dense = read(
-    'spreads',
-    spread,
-    'densityGPerMl',
-    `density of ${spread.name.toLowerCase()}`,
-    'density',
-  );
-  const rough = given('unevenness of sponge sides', kitchen.roughnessMm, 'fine');
+  const dense = (spread: Spread): Input =>
+    read('spreads', spread, 'densityGPerMl', `density of ${spread.name.toLowerCase()}`, 'density');
   book.add(
     `${tier.id}/crumb`,
     'Crumb coat',
     plan.crumbG,
     'bowl',
-    'The shell that the crumb coat makes round the stack and over its top, with round corners, times the share it covers; what uneven sides swallow; times density.',
+    'The shell that the crumb coat makes round the stack and over its top, with round corners, times the share it covers; what uneven sides and open grooves swallow; times density.',
     [
       from(`${tier.id}/stack`, 'height of the stack', stackMm, 'span'),
       thick('thickness', tier.coat.crumbMm, t.crumbMm),
       given('share of the cake it hides', t.cover, 'share'),
       ...(domeMl > 0 ? [given('round the dome on top', domeMl, 'volume')] : []),
-      rough,
+      ...(openMl > 0 ? [given('grooves left by fillings', openMl, 'volume')] : []),
+      given('unevenness of sponge sides', kitchen.roughnessMm, 'fine'),
       given('volume', crumbMl, 'volume'),
-      dense,
+      dense(inner),
     ],
   );
+  const { comb } = tier.coat;
   book.add(
     `${tier.id}/coat`,
     hasCrumb ? 'Coat, on top of the crumb coat' : 'Coat',
@@ -116,10 +128,53 @@ export function planCoat(
     [
       from(`${tier.id}/stack`, 'height of the stack', stackMm, 'span'),
       thick('thickness on the side', tier.coat.sideMm, t.sideMm),
+      ...(comb && tier.coat.style === 'combed' && tier.coat.sideMm === null
+        ? [
+            given('thickness at the ridges', comb.peakMm, 'thickness'),
+            given('depth of the comb', comb.depthMm, 'thickness'),
+          ]
+        : []),
       thick('thickness on top', tier.coat.topMm, t.topMm),
-      given('volume', coatMl, 'volume'),
-      dense,
+      ...(rimMl > 0 ? [given('less the rounded rim', rimMl, 'volume')] : []),
+      given('volume on the side', sideMl, 'volume'),
+      given('volume on top', flatMl - rimMl, 'volume'),
+      dense(side),
+      ...(tier.coat.topSpreadId === null ? [] : [dense(spreadOf(tier.coat.topSpreadId))]),
     ],
   );
   return plan;
+}
+
+/** The coat by frosting and colour: bands of the side from the bottom up, then the top. */
+function shareCoat(
+  tier: Tier,
+  sideMl: number,
+  topMl: number,
+  spreadOf: (id: string) => Spread,
+): CoatShare[] {
+  const { spreadId, topSpreadId, tint, bands } = tier.coat;
+  const side = spreadOf(spreadId);
+  const top = spreadOf(topSpreadId ?? spreadId);
+  const all = bands.reduce((sum, band) => sum + band.share, 0);
+  const share = (
+    where: CoatShare['where'],
+    band: number | null,
+    of: Spread,
+    colour: string,
+    ml: number,
+  ): CoatShare => ({
+    where,
+    band,
+    spreadId: of.id,
+    tint: colour,
+    ml,
+    massG: ml * of.densityGPerMl,
+  });
+  const onSide =
+    bands.length === 0
+      ? [share('side', null, side, tint, sideMl)]
+      : bands.map((band, i) => share('side', i, side, band.tint, (sideMl * band.share) / all));
+  // the top of another frosting keeps its own look; otherwise it goes on from the uppermost band
+  const topTint = topSpreadId === null ? (bands.at(-1)?.tint ?? tint) : '';
+  return [...onSide, share('top', null, top, topTint, topMl)].filter((each) => each.ml > 1e-6);
 }

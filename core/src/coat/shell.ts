@@ -12,6 +12,20 @@ export function shellMl(outline: Outline, heightMm: number, sideMm: number, topM
   return ((outer - areaMm2(outline)) * heightMm + outer * topMm) / 1000;
 }
 
+/** What a rounded rim takes off a sharp one, mL: (1 - pi/4)·r² along the rim (model section 1). */
+export const rimCutMl = (finished: Outline, radiusMm: number): number =>
+  ((1 - Math.PI / 4) * radiusMm ** 2 * perimeterMm(finished)) / 1000;
+
+/**
+ * The largest radius of the rim, mm, that still leaves the cake covered: the arc just touches the
+ * cake's corner under a coat of so much on side and top.
+ */
+export function roundestRimMm(sideMm: number, topMm: number): number {
+  // (r - side)² + (r - top)² = r², the larger root
+  const sum = sideMm + topMm;
+  return sum + Math.sqrt(2 * sideMm * topMm);
+}
+
 /** Volume that uneven sponge sides swallow, mL: rim times height times the mean gap. */
 export const roughnessMl = (outline: Outline, heightMm: number, gapMm: number): number =>
   (perimeterMm(outline) * heightMm * gapMm) / 1000;

@@ -1,3 +1,4 @@
+import { innerSpreadId } from '../build/edit.ts';
 import type { Tier } from '../build/types.ts';
 import type { Spread } from '../pantry/types.ts';
 import { FigureBook, given, read } from '../working/figures.ts';
@@ -41,7 +42,7 @@ export function enterGaps(
         [
           given('volume of the ring', gap.damMl, 'volume'),
           given('height', gap.heightMm, 'thickness'),
-          read('spreads', spreadOf(tier.coat.spreadId), 'densityGPerMl', 'density', 'density'),
+          read('spreads', spreadOf(innerSpreadId(tier)), 'densityGPerMl', 'density', 'density'),
         ],
       );
     if (gap.piecesG > 0) {

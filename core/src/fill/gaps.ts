@@ -1,3 +1,4 @@
+import { innerSpreadId } from '../build/edit.ts';
 import type { Gap, Tier } from '../build/types.ts';
 import { areaMm2, grow, grownAreaMm2 } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
@@ -70,7 +71,7 @@ export function planGaps(
       : 0;
     const fillingMl = roomMl - pieces.ml - drizzleMl + round;
     const damMl = ((outer - inside) * gap.heightMm) / 1000;
-    const dam = gap.damMm > 0 ? spreadOf(tier.coat.spreadId) : null;
+    const dam = gap.damMm > 0 ? spreadOf(innerSpreadId(tier)) : null;
     return {
       index,
       spreadId: gap.spreadId,

@@ -1,3 +1,4 @@
+import { innerSpreadId } from '../build/edit.ts';
 import type { Gap, Tier } from '../build/types.ts';
 import { equivalentRadiusMm, grow } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
@@ -49,7 +50,7 @@ function holding(
     const r = radius(gap.setbackMm);
     return { stressPa: filling, spreadMm: r, edgeMm, holds: holdsN(filling, r, gap.heightMm) };
   }
-  const coat = spreadOf(tier.coat.spreadId);
+  const coat = spreadOf(innerSpreadId(tier));
   const dam = stressAt(coat.stress21Pa, coat.stress4Pa, tempC);
   const holds = holdsInDamN(filling, dam, radius(gap.setbackMm + damMm), damMm, gap.heightMm);
   const outer = Math.max(1, radius(gap.setbackMm)) / 1000;

@@ -1,4 +1,6 @@
 import { areaMm2, perimeterMm, type Outline } from '../outline/outline.ts';
+import type { PipingJob } from '../build/types.ts';
+import type { Kitchen } from '../pantry/types.ts';
 import type { CoatStyle } from '../pantry/styles.ts';
 
 /** Hands-on minutes for a 20 cm tier, 100 mm high (data appendix, estimates). */
@@ -15,6 +17,9 @@ export const handsOn = {
   box: 5,
   washUp: 15,
   pipingPer100G: 8,
+  fondant: 25,
+  pressed: 10,
+  colour: 4,
 } as const;
 
 const coatMinutes: Record<CoatStyle, number> = {
@@ -27,6 +32,7 @@ const coatMinutes: Record<CoatStyle, number> = {
   thick: 20,
   'under fondant': 20,
   'ganache shell': 25,
+  'poured veil': 10,
 };
 
 /** Minutes to make one mixing, by what its recipe makes; 12 for what the table lacks. */
@@ -48,6 +54,18 @@ const makeMinutes: Record<string, number> = {
 
 export const mixMinutes = (recipeId: string): number =>
   makeMinutes[recipeId.replace(/^recipe-/, '')] ?? 12;
+
+/**
+ * Minutes to pipe a job: its pieces by seconds each and its length by minutes a metre, and a fresh
+ * bag each time one is empty; by its grams where neither is known.
+ */
+export function pipingMin(job: PipingJob, kitchen: Kitchen): number {
+  const bags = Math.max(0, Math.ceil(job.massG / kitchen.bagG) - 1);
+  const counted = (job.pieces * kitchen.pieceSeconds) / 60 + (job.lineMm / 1000) * kitchen.metreMin;
+  return (
+    (counted > 0 ? counted : (job.massG / 100) * handsOn.pipingPer100G) + bags * kitchen.refillMin
+  );
+}
 
 const referenceSide = Math.PI * 200 * 100;
 const referenceTop = (Math.PI * 200 ** 2) / 4;

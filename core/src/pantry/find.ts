@@ -1,12 +1,22 @@
 import type { Pantry, PantryTable } from './types.ts';
 
+/** Something in the pantry keeps a stage from its result. */
+export class PantryProblem extends Error {
+  constructor(
+    readonly key: string,
+    message: string,
+  ) {
+    super(message);
+  }
+}
+
 /** A row that a build names is not in the pantry. */
-export class MissingRow extends Error {
+export class MissingRow extends PantryProblem {
   constructor(
     readonly table: PantryTable,
     readonly rowId: string,
   ) {
-    super(`The pantry has no row “${rowId}” among its ${table}.`);
+    super(`${table}/${rowId}`, `The pantry has no row “${rowId}” among its ${table}.`);
   }
 }
 

@@ -16,10 +16,13 @@ import {
 import {
   boardMaterials,
   keepingClasses,
+  measurings,
   otherForms,
   tinForms,
   tones,
+  traits,
   type Board,
+  type Food,
   type Ingredient,
   type Kitchen,
   type OtherLayer,
@@ -78,6 +81,20 @@ export const pantryLimits = {
   freezerC: { min: -40, max: -5 },
   surfaceW: { min: 2, max: 60 },
   cupcakeG: { min: 10, max: 200 },
+  panMl: { min: 200, max: 40000 },
+  scoopMl: { min: 5, max: 500 },
+  nozzleMm: { min: 1, max: 40 },
+  hourlyRate: { min: 0, max: 10000 },
+  pieceSeconds: { min: 0.5, max: 600 },
+  metreMin: { min: 0.1, max: 60 },
+  refillMin: { min: 0, max: 20 },
+  cupG: { min: 5, max: 700 },
+  pieceG: { min: 0.5, max: 5000 },
+  partShare: { min: 0, max: 1 },
+  packG: { min: 1, max: 100000 },
+  price: { min: 0, max: 100000 },
+  stockG: { min: 0, max: 1000000 },
+  keepsDays: { min: 0, max: 1000 },
 } as const;
 const at = pantryLimits;
 
@@ -109,6 +126,7 @@ const spreadSchema = record<Spread>({
   tone: oneOf(tones),
   recipeId: id(),
   mixerShare: orNull(figure(at.mixerShare) as never),
+  panShare: orNull(figure(at.mixerShare) as never),
 });
 
 const tinSchema = record<Tin>({
@@ -143,6 +161,7 @@ const otherSchema = record<OtherLayer>({
   thawH: orNull(figure(at.thawH) as never),
   allergens: allergenList(),
   tone: oneOf(tones),
+  recipeId: orNull(id() as never),
 });
 
 const boardSchema = record<Board>({
@@ -151,6 +170,7 @@ const boardSchema = record<Board>({
   thicknessMm: figure(at.boardMm),
   massG: figure(at.boardG),
   material: oneOf(boardMaterials),
+  price: orNull(figure(at.price) as never),
 });
 
 const recipeSchema = record<Recipe>({
@@ -162,6 +182,8 @@ const recipeSchema = record<Recipe>({
       massG: figure(at.ingredientG),
       pieceG: figure({ min: 1, max: 2000 }).notRequired(),
       allergens: allergenList(),
+      foodId: orNull(id() as never),
+      recipeId: orNull(id() as never),
     }) as never,
     60,
   ),
@@ -187,6 +209,32 @@ const recipeSchema = record<Recipe>({
     return recipe.yieldG <= total + 0.5;
   });
 
+const foodSchema = record<Food>({
+  ...common(),
+  aliases: list(name() as never, 20),
+  cupG: orNull(figure(at.cupG) as never),
+  cupSiftedG: orNull(figure(at.cupG) as never),
+  cupScoopedG: orNull(figure(at.cupG) as never),
+  pieceG: orNull(figure(at.pieceG) as never),
+  boughtAs: orNull(id() as never),
+  waterShare: figure(at.partShare),
+  fatShare: figure(at.partShare),
+  sugarShare: figure(at.partShare),
+  saltShare: figure(at.partShare),
+  allergens: allergenList(),
+  mayContain: allergenList(),
+  traits: list(oneOf(traits), traits.length),
+  packG: orNull(figure(at.packG) as never),
+  price: orNull(figure(at.price) as never),
+  stockG: figure(at.stockG),
+  keepsDays: orNull(wholeFigure(at.keepsDays) as never),
+}).test(
+  'parts',
+  'is made of more than the whole: water, fat, sugar and salt come to over 100 %',
+  ({ waterShare, fatShare, sugarShare, saltShare }) =>
+    !(Number(waterShare) + Number(fatShare) + Number(sugarShare) + Number(saltShare) > 1.0001),
+);
+
 export const kitchenSchema: ObjectSchema<Kitchen> = record<Kitchen>({
   mixerMl: figure(at.mixerMl),
   kerfMm: figure(at.kerfMm),
@@ -209,6 +257,15 @@ export const kitchenSchema: ObjectSchema<Kitchen> = record<Kitchen>({
   fridgeW: figure(at.surfaceW),
   freezerW: figure(at.surfaceW),
   cupcakeG: figure(at.cupcakeG),
+  panMl: figure(at.panMl),
+  scoopMl: figure(at.scoopMl),
+  spoonMl: figure(at.scoopMl),
+  nozzleMm: figure(at.nozzleMm),
+  measuring: oneOf(measurings),
+  hourlyRate: figure(at.hourlyRate),
+  pieceSeconds: figure(at.pieceSeconds),
+  metreMin: figure(at.metreMin),
+  refillMin: figure(at.refillMin),
 });
 
 /** One schema for each table: the built-in rows, the user's own and those in files all pass through it. */
@@ -219,6 +276,7 @@ export const rowSchemas = {
   boards: boardSchema,
   others: otherSchema,
   recipes: recipeSchema,
+  foods: foodSchema,
 } as const satisfies { [T in PantryTable]: ObjectSchema<Pantry[T][number]> };
 
 /** The rows that travel in a build file. */
@@ -230,4 +288,5 @@ export const carriedRowsSchema: ObjectSchema<CarriedRows> = record<CarriedRows>(
   boards: list(boardSchema as never, 200),
   others: list(otherSchema as never, 200),
   recipes: list(recipeSchema as never, 200),
+  foods: list(foodSchema as never, 500),
 });

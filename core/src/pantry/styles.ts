@@ -10,6 +10,7 @@ export const coatStyles = [
   'thick',
   'under fondant',
   'ganache shell',
+  'poured veil',
 ] as const;
 export type CoatStyle = (typeof coatStyles)[number];
 
@@ -77,6 +78,15 @@ export const styleRows: Record<CoatStyle, StyleRow> = {
     5,
     [4, 7],
     'firm ganache straight on the cake',
+  ),
+  'poured veil': row(
+    'poured veil',
+    'Poured veil',
+    0,
+    1,
+    2,
+    [1.5, 2.5],
+    'poured over on a rack; this is what stays, and the run-off is caught',
   ),
 };
 

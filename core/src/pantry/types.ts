@@ -75,6 +75,8 @@ export interface Spread extends Row {
   recipeId: string;
   /** Finished volume over the mixer's bowl; null when it is made in a pan or by hand. */
   mixerShare: number | null;
+  /** Finished volume over the pan's, for what is cooked; null for others. */
+  panShare: number | null;
 }
 
 export const tinForms = ['upright', 'ball', 'mould'] as const;
@@ -115,6 +117,8 @@ export interface OtherLayer extends Row {
   thawH: number | null;
   allergens: Allergen[];
   tone: Tone;
+  /** Null for bought ones. */
+  recipeId: string | null;
 }
 
 export const boardMaterials = ['drum', 'card', 'foam board', 'MDF', 'acrylic'] as const;
@@ -124,6 +128,7 @@ export interface Board extends Row {
   thicknessMm: number;
   massG: number;
   material: BoardMaterial;
+  price: number | null;
 }
 
 export const allergens = [
@@ -144,12 +149,50 @@ export const allergens = [
 ] as const;
 export type Allergen = (typeof allergens)[number];
 
+export const traits = ['animal', 'slaughtered', 'gelatine', 'alcohol', 'leaven'] as const;
+/** What a diet or a scaled recipe asks of an ingredient. `animal`: milk, egg, honey and the like. */
+export type Trait = (typeof traits)[number];
+
+/**
+ * An ingredient as it is bought: what a cup of it weighs, what it is made of, what a pack costs.
+ * Shares are of its mass.
+ */
+export interface Food extends Row {
+  /** Other names under which recipes ask for it. */
+  aliases: string[];
+  /** Grams to a cup of 237 mL, spooned and levelled; null when it is not measured so. */
+  cupG: number | null;
+  /** The same sifted first, and scooped with the cup. */
+  cupSiftedG: number | null;
+  cupScoopedG: number | null;
+  /** One of them, where they are counted. */
+  pieceG: number | null;
+  /** The ingredient it is taken out of, one piece from each, as a yolk from an egg. */
+  boughtAs: string | null;
+  waterShare: number;
+  fatShare: number;
+  sugarShare: number;
+  saltShare: number;
+  allergens: Allergen[];
+  mayContain: Allergen[];
+  traits: Trait[];
+  packG: number | null;
+  price: number | null;
+  stockG: number;
+  /** Days it keeps once bought; null when it outlasts any cake. */
+  keepsDays: number | null;
+}
+
+/** A line of a recipe: an ingredient of the pantry, another recipe, or only a name. */
 export interface Ingredient {
   name: string;
   massG: number;
   /** Grams of one piece where people count it, for instance 50 for a shelled medium egg. */
   pieceG?: number;
+  /** Allergens known of this line besides its ingredient's own. */
   allergens: Allergen[];
+  foodId: string | null;
+  recipeId: string | null;
 }
 
 /** A recipe in grams, with its own yield and, for a sponge, its own tin and time. */
@@ -160,6 +203,10 @@ export interface Recipe extends Row {
   bake: { ovenC: number; minutes: number; tinMm: number; depthMm: number } | null;
   caution: string | null;
 }
+
+export const measurings = ['spooned', 'sifted', 'scooped'] as const;
+/** Schools of filling a cup: spooned and levelled, sifted then measured, scooped. */
+export type Measuring = (typeof measurings)[number];
 
 /** The kitchen a build is made in. */
 export interface Kitchen {
@@ -193,6 +240,19 @@ export interface Kitchen {
   freezerW: number;
   /** Batter in one cupcake case. */
   cupcakeG: number;
+  /** The pan that fillings are cooked in, mL. */
+  panMl: number;
+  /** The user's own measures: a scoop, a heaped spoon, and the round nozzle on the bag, mm wide. */
+  scoopMl: number;
+  spoonMl: number;
+  nozzleMm: number;
+  /** How flour and sugar get into the cup. */
+  measuring: Measuring;
+  /** Labour: an hour's price, a piped piece, a piped metre, a fresh bag. */
+  hourlyRate: number;
+  pieceSeconds: number;
+  metreMin: number;
+  refillMin: number;
 }
 
 export interface Pantry {
@@ -202,8 +262,17 @@ export interface Pantry {
   boards: Board[];
   others: OtherLayer[];
   recipes: Recipe[];
+  foods: Food[];
   kitchen: Kitchen;
 }
 
-export const pantryTables = ['sponges', 'spreads', 'tins', 'boards', 'others', 'recipes'] as const;
+export const pantryTables = [
+  'sponges',
+  'spreads',
+  'tins',
+  'boards',
+  'others',
+  'recipes',
+  'foods',
+] as const;
 export type PantryTable = (typeof pantryTables)[number];

@@ -1,11 +1,18 @@
-import type { Allergen, Recipe } from '../pantry/types.ts';
+import type { Allergen, Food, Recipe } from '../pantry/types.ts';
 
 export interface ScaledIngredient {
   name: string;
   massG: number;
   /** Whole pieces to open; the mass says how much of them to weigh out. */
   pieces: number | null;
+  /**
+   * With whole pieces only: the nearest count, and the grams that are then missing (made up with
+   * water or milk) or too much (left out).
+   */
+  nearest: { pieces: number; makeUpG: number } | null;
   allergens: Allergen[];
+  foodId: string | null;
+  recipeId: string | null;
 }
 
 export interface ScaledRecipe {
@@ -18,6 +25,11 @@ export interface ScaledRecipe {
   caution: string | null;
 }
 
+const nearestPieces = (massG: number, pieceG: number): ScaledIngredient['nearest'] => {
+  const pieces = Math.max(1, Math.round(massG / pieceG));
+  return { pieces, makeUpG: massG - pieces * pieceG };
+};
+
 /** A recipe scaled to make `makesG`. Counted pieces round up; their mass stays exact. */
 export function scaleRecipe(recipe: Recipe, makesG: number): ScaledRecipe {
   const factor = makesG / recipe.yieldG;
@@ -26,40 +38,49 @@ export function scaleRecipe(recipe: Recipe, makesG: number): ScaledRecipe {
     name: recipe.name,
     makesG,
     factor,
-    ingredients: recipe.ingredients.map((i) => ({
-      name: i.name,
-      massG: i.massG * factor,
-      pieces: i.pieceG ? Math.ceil((i.massG * factor) / i.pieceG - 1e-9) : null,
-      allergens: i.allergens,
-    })),
+    ingredients: recipe.ingredients.map((i) => {
+      const massG = i.massG * factor;
+      return {
+        name: i.name,
+        massG,
+        pieces: i.pieceG ? Math.ceil(massG / i.pieceG - 1e-9) : null,
+        nearest: i.pieceG && massG > 0 ? nearestPieces(massG, i.pieceG) : null,
+        allergens: i.allergens,
+        foodId: i.foodId,
+        recipeId: i.recipeId,
+      };
+    }),
     steps: recipe.steps,
     caution: recipe.caution,
   };
 }
 
-/**
- * One list from several scaled recipes, each made `times` over, and from single ingredients; the
- * same ingredient is added up. Largest first.
- */
-export function mergeIngredients(
-  made: readonly { recipe: ScaledRecipe; times: number }[],
-  besides: readonly ScaledIngredient[] = [],
-): ScaledIngredient[] {
-  const all = new Map<string, ScaledIngredient>();
-  const add = (i: ScaledIngredient, times: number): void => {
-    const known = all.get(i.name);
-    const pieces = i.pieces === null ? null : i.pieces * times;
-    if (known) {
-      known.massG += i.massG * times;
-      known.pieces = known.pieces === null ? pieces : known.pieces + (pieces ?? 0);
-    } else all.set(i.name, { ...i, massG: i.massG * times, pieces });
-  };
-  for (const { recipe, times } of made) for (const i of recipe.ingredients) add(i, times);
-  for (const i of besides) add(i, 1);
-  return [...all.values()].sort((a, b) => b.massG - a.massG);
-}
+/** A line that is no part of a recipe, such as pieces between layers. */
+export const looseIngredient = (
+  name: string,
+  massG: number,
+  allergens: Allergen[],
+  food: Food | null = null,
+): ScaledIngredient => ({
+  name: food?.name ?? name,
+  massG,
+  pieces: food?.pieceG ? Math.ceil(massG / food.pieceG - 1e-9) : null,
+  nearest: null,
+  allergens,
+  foodId: food?.id ?? null,
+  recipeId: null,
+});
 
-/** Allergens in a recipe, in the order of the list. */
-export const allergensOf = (recipe: Recipe): Allergen[] => [
-  ...new Set(recipe.ingredients.flatMap((i) => i.allergens)),
-];
+/** One list: the same ingredient is added up. Largest first. */
+export function mergeIngredients(all: readonly ScaledIngredient[]): ScaledIngredient[] {
+  const merged = new Map<string, ScaledIngredient>();
+  for (const line of all) {
+    const key = line.foodId ?? line.name;
+    const known = merged.get(key);
+    if (known) {
+      known.massG += line.massG;
+      if (line.pieces !== null) known.pieces = (known.pieces ?? 0) + line.pieces;
+    } else merged.set(key, { ...line, nearest: null });
+  }
+  return [...merged.values()].sort((a, b) => b.massG - a.massG);
+}

@@ -2,13 +2,15 @@ import type { Tier } from '../build/types.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
-import { widthMm } from '../outline/outline.ts';
+import { widthMm, type Outline } from '../outline/outline.ts';
 import type { Board, Spread, Sponge, Tone } from '../pantry/types.ts';
 import type { StackPlan } from '../stack/stack.ts';
 
 export type PartKind =
   | 'board'
+  | 'fondant'
   | 'coat'
+  | 'band'
   | 'crumb'
   | 'dab'
   | 'layer'
@@ -50,6 +52,7 @@ export interface TierDrawing {
   tier: Tier;
   stack: StackPlan;
   coat: CoatPlan | null;
+  finished: Outline;
   sponge: Sponge | null;
   coatSpread: Spread | null;
   fillings: (Spread | null)[];
@@ -82,7 +85,7 @@ export function drawSection(tiers: readonly TierDrawing[], board: Board | null):
   for (const drawing of tiers) {
     parts.push(...tierParts(drawing, base));
     const toMm = base + drawing.stack.finishedMm;
-    const wide = widthMm(drawing.coat?.finished ?? drawing.tier.outline);
+    const wide = widthMm(drawing.finished);
     spans.push({ tierId: drawing.tier.id, fromMm: base, toMm, widthMm: wide });
     halfWidthMm = Math.max(halfWidthMm, wide / 2);
     base = toMm;
@@ -91,7 +94,18 @@ export function drawSection(tiers: readonly TierDrawing[], board: Board | null):
 }
 
 function tierParts(
-  { tier, stack, coat, sponge, coatSpread, fillings, others, centre, centreSpread }: TierDrawing,
+  {
+    tier,
+    stack,
+    coat,
+    finished,
+    sponge,
+    coatSpread,
+    fillings,
+    others,
+    centre,
+    centreSpread,
+  }: TierDrawing,
   base: number,
 ): SectionPart[] {
   const half = widthMm(tier.outline) / 2;
@@ -117,9 +131,26 @@ function tierParts(
     });
   };
   const coatTone = coatSpread?.tone ?? 'ivory';
+  if (tier.fondant) {
+    const out = widthMm(finished) / 2;
+    add('fondant', 'fondant', 'fondant', 'ivory', [-out, out], [0, stack.finishedMm]);
+  }
   if (coat && (coat.sideMm > 0 || coat.topMm > 0)) {
     const out = half + coat.crumbMm + coat.sideMm;
-    add('coat', 'coat', 'coat', coatTone, [-out, out], [0, stack.finishedMm]);
+    add('coat', 'coat', 'coat', coatTone, [-out, out], [0, stack.finishedMm - stack.fondantMm]);
+  }
+  if (coat && coat.sideMm > 0 && tier.coat.bands.length > 0) {
+    const out = half + coat.crumbMm + coat.sideMm;
+    const inside = half + coat.crumbMm;
+    const all = tier.coat.bands.reduce((sum, band) => sum + band.share, 0);
+    let y = 0;
+    tier.coat.bands.forEach((band, i) => {
+      const to = y + ((stack.finishedMm - stack.fondantMm) * band.share) / all;
+      const label = band.tint || `band ${i + 1}`;
+      add(`band/${i}-left`, 'band', label, coatTone, [-out, -inside], [y, to]);
+      add(`band/${i}-right`, 'band', label, coatTone, [inside, out], [y, to]);
+      y = to;
+    });
   }
   if (coat && coat.crumbMm > 0) {
     const out = half + coat.crumbMm;

@@ -12,6 +12,9 @@ export const soakRows: Record<
   generous: { title: 'a generous soak', mlPerMl: 0.1, strength: 0.55, source: 'estimate' },
 };
 
+/** The recipe of the syrup, where the pantry has it. */
+export const syrupRecipeId = 'recipe-syrup';
+
 export const syrupGPerMl = 1.2;
 
 export const soakOf = (tier: Tier, layer: Layer): SoakStyle =>

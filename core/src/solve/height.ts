@@ -1,4 +1,4 @@
-import { thicknessOf } from '../coat/coat.ts';
+import { thicknessOf } from '../coat/thickness.ts';
 import type { Tier } from '../build/types.ts';
 import { settle, stressAt } from '../fill/squeeze.ts';
 import { nPerG, stackC } from '../fill/load.ts';

@@ -1,5 +1,5 @@
 import type { Tier } from '../build/types.ts';
-import { thicknessOf } from '../coat/coat.ts';
+import { thicknessOf } from '../coat/thickness.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { FigureBook, from, given } from '../working/figures.ts';
 
@@ -16,6 +16,7 @@ export interface StackPlan {
   topCrownMm: number;
   crumbMm: number;
   coatTopMm: number;
+  fondantMm: number;
   finishedMm: number;
   /** Share of the stack that is filling. */
   fillingShare: number;
@@ -66,7 +67,8 @@ export function planStack(
   const spreadMm = tier.gaps.reduce((sum, gap) => sum + gap.heightMm, 0);
   const domesMm = layers.reduce((sum, l) => sum + l.crownUpMm + l.crownDownMm, 0);
   const stackMm = z + topCrownMm;
-  const finishedMm = stackMm + crumbMm + topMm;
+  const fondantMm = tier.fondant?.mm ?? 0;
+  const finishedMm = stackMm + crumbMm + topMm + fondantMm;
   const lostMm = spreadMm + domesMm - topCrownMm - fillingMm;
   book.add(
     `${tier.id}/stack`,
@@ -92,6 +94,7 @@ export function planStack(
       from(`${tier.id}/stack`, 'stack', stackMm, 'span'),
       given('crumb coat on top', crumbMm, 'thickness'),
       given('coat on top', topMm, 'thickness'),
+      ...(fondantMm > 0 ? [given('fondant', fondantMm, 'thickness')] : []),
     ],
   );
   return {
@@ -102,6 +105,7 @@ export function planStack(
     topCrownMm,
     crumbMm,
     coatTopMm: topMm,
+    fondantMm,
     finishedMm,
     fillingShare: fillingMm / (cakeMm + fillingMm),
   };

@@ -51,6 +51,10 @@ function length(mm: number, kind: Kind, system: UnitSystem): Shown {
 }
 
 function mass(g: number, kind: Kind, system: UnitSystem): Shown {
+  if (kind === 'fineMass' && Math.abs(g) < 20)
+    return system.mass === 'oz'
+      ? { number: trim(g / G_PER_OZ, 2), unit: 'oz' }
+      : { number: trim(g, 1), unit: 'g' };
   if (system.mass === 'oz') {
     const oz = g / G_PER_OZ;
     if (kind === 'weight') return { number: trim(oz / OZ_PER_LB, 1), unit: 'lb' };
@@ -116,6 +120,7 @@ export function show(value: number, kind: Kind, system: UnitSystem): Shown {
       return length(value, kind, system);
     case 'bowl':
     case 'small':
+    case 'fineMass':
     case 'weight':
       return mass(value, kind, system);
     case 'volume':
@@ -142,6 +147,8 @@ export function show(value: number, kind: Kind, system: UnitSystem): Shown {
         : { number: trim(value / 100, 0), unit: 'cm²' };
     case 'count':
       return { number: trim(value, 0), unit: '' };
+    case 'money':
+      return { number: `${system.currency}${value.toFixed(2)}`, unit: '' };
     case 'factor':
       return { number: trim(value, 3), unit: '' };
   }

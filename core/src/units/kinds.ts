@@ -13,7 +13,8 @@ export type Dimension =
   | 'share'
   | 'density'
   | 'area'
-  | 'pressure';
+  | 'pressure'
+  | 'money';
 
 export type Kind =
   | 'size' // finished sizes: half centimetres or quarter inches
@@ -22,6 +23,7 @@ export type Kind =
   | 'fine' // crumbs of a cut, tilts: tenths of a millimetre, hundredths of an inch
   | 'bowl' // 5 g
   | 'small' // 1 g
+  | 'fineMass' // colour, leavening: 0.1 g
   | 'weight' // a whole cake: 0.1 kg
   | 'volume' // 5 mL, or cups, tablespoons and teaspoons
   | 'temperature'
@@ -31,7 +33,8 @@ export type Kind =
   | 'density'
   | 'area'
   | 'pressure'
-  | 'factor';
+  | 'factor'
+  | 'money';
 
 export const dimensionOf: Record<Kind, Dimension> = {
   size: 'length',
@@ -41,6 +44,7 @@ export const dimensionOf: Record<Kind, Dimension> = {
   bowl: 'mass',
   small: 'mass',
   weight: 'mass',
+  fineMass: 'mass',
   volume: 'volume',
   temperature: 'temperature',
   minutes: 'time',
@@ -50,6 +54,7 @@ export const dimensionOf: Record<Kind, Dimension> = {
   area: 'area',
   pressure: 'pressure',
   factor: 'count',
+  money: 'money',
 };
 
 /** Which units a person reads and types. `cupMl` is the size of their cup (237 or 250 mL). */
@@ -59,6 +64,8 @@ export interface UnitSystem {
   volume: 'mL' | 'cups';
   temperature: 'C' | 'F';
   cupMl: number;
+  /** Sign that stands before prices. */
+  currency: string;
 }
 
 export const metric: UnitSystem = {
@@ -67,6 +74,7 @@ export const metric: UnitSystem = {
   volume: 'mL',
   temperature: 'C',
   cupMl: 250,
+  currency: '€',
 };
 export const inchesAndOunces: UnitSystem = {
   length: 'in',
@@ -74,6 +82,7 @@ export const inchesAndOunces: UnitSystem = {
   volume: 'cups',
   temperature: 'F',
   cupMl: 237,
+  currency: '€',
 };
 
 export const MM_PER_IN = 25.4;

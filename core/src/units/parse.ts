@@ -116,6 +116,7 @@ const example: Record<Dimension, string> = {
   density: '0.95',
   area: '12',
   pressure: '300',
+  money: '2.40',
 };
 
 /**
@@ -141,6 +142,7 @@ export function parseQuantity(
     .replaceAll('⁄', '/')
     .replace(/(\d)-(\d+\/\d+)/g, '$1 $2');
   if (text === '') return fail(`Type a quantity, for instance ${example[wanted]}.`);
+  if (wanted === 'money') text = text.replace(system.currency.toLowerCase(), '').trim();
   const negative = /^[-−]/.test(text);
   if (negative) text = text.slice(1).trim();
   if (/(^|[^\d.,])\d{1,3},\d{3}(?!\d)/.test(text))
@@ -164,7 +166,8 @@ export function parseQuantity(
     const name = match[2] ?? (pieces === 0 ? ownUnit(kind, system) : null);
     rest = rest.slice(match[0].length);
     if (name === null) {
-      if (wanted !== 'count' || pieces > 0) return fail(`Which unit is the ${match[1].trim()} in?`);
+      if ((wanted !== 'count' && wanted !== 'money') || pieces > 0)
+        return fail(`Which unit is the ${match[1].trim()} in?`);
       total += number;
     } else {
       const unit = units.get(name) ?? units.get(name.replace(/\.$/, ''));

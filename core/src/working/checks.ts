@@ -1,7 +1,6 @@
-import { spreadIdsOf } from '../build/edit.ts';
 import type { Build } from '../build/types.ts';
 import { depthMm, widthMm } from '../outline/outline.ts';
-import type { Allergen, Board, Pantry } from '../pantry/types.ts';
+import type { Board } from '../pantry/types.ts';
 import type { ServingsPlan, TierPlan } from '../plan-types.ts';
 import { halvesFromMm, portionMassG } from '../servings/servings.ts';
 import { boardFits, boardMarginMm, smallestBoard } from '../stack/board.ts';
@@ -16,9 +15,7 @@ const heavyLiftG = 10000;
 /** What the brief asks for and the build does not give. */
 export function warnOfBrief(
   build: Build,
-  pantry: Pantry,
   servings: ServingsPlan,
-  allergens: readonly Allergen[],
   heightMm: number,
   cautions: Caution[],
 ): void {
@@ -31,18 +28,6 @@ export function warnOfBrief(
       title: phrase(`${-servings.spare} servings short of ${build.brief.servings}.`),
       todo: phrase('Draft it again, take a larger tin, or add a plain cake cut in the kitchen.'),
     });
-  for (const allergen of build.brief.keepOut)
-    if (allergens.includes(allergen))
-      cautions.push({
-        id: `allergen/${allergen}`,
-        severity: 'stop',
-        stage: 'brief',
-        part: null,
-        title: phrase(`Holds ${allergen}, which the brief keeps out.`),
-        todo: phrase(
-          `It comes with ${whereFrom(build, pantry, allergen)}. Choose others, and mind what else was made on the same tools.`,
-        ),
-      });
   if (build.brief.halves && heightMm < halvesFromMm)
     cautions.push({
       id: 'servings/halves',
@@ -76,29 +61,6 @@ export function warnOfBrief(
     });
 }
 
-function whereFrom(build: Build, pantry: Pantry, allergen: Allergen): string {
-  const has = (recipeId: string | undefined): boolean =>
-    pantry.recipes
-      .find((recipe) => recipe.id === recipeId)
-      ?.ingredients.some((i) => i.allergens.includes(allergen)) ?? false;
-  const names = new Set<string>();
-  for (const tier of build.tiers) {
-    const sponge = pantry.sponges.find((row) => row.id === tier.spongeId);
-    if (sponge && has(sponge.recipeId)) names.add(sponge.name.toLowerCase());
-    for (const id of spreadIdsOf(tier)) {
-      const spread = pantry.spreads.find((row) => row.id === id);
-      if (spread && has(spread.recipeId)) names.add(spread.name.toLowerCase());
-    }
-    for (const layer of tier.layers) {
-      const other = pantry.others.find((row) => row.id === layer.otherId);
-      if (other?.allergens.includes(allergen)) names.add(other.name.toLowerCase());
-    }
-    for (const part of [tier.inclusion, ...tier.gaps.map((gap) => gap.pieces)])
-      if (part?.allergens.includes(allergen)) names.add(part.name.toLowerCase());
-  }
-  return [...names].join(', ');
-}
-
 /** What the size of the cake asks of board, hands and patience. */
 export function warnOfSize(
   build: Build,
@@ -108,7 +70,7 @@ export function warnOfSize(
   boards: readonly Board[],
   cautions: Caution[],
 ): void {
-  const foot = tiers[0]!.coat.ok ? tiers[0]!.coat.value.finished : build.tiers[0]!.outline;
+  const foot = tiers[0]!.finished;
   if (board && !boardFits(board, foot)) {
     const better = smallestBoard(boards, foot);
     cautions.push({

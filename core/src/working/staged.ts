@@ -1,4 +1,4 @@
-import { MissingRow } from '../pantry/find.ts';
+import { MissingRow, PantryProblem } from '../pantry/find.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution, Stage } from './cautions.ts';
 
@@ -6,7 +6,7 @@ import type { Caution, Stage } from './cautions.ts';
 export type Staged<T> = { ok: true; value: T } | { ok: false; problem: string };
 
 /**
- * Runs one stage of the plan. A missing pantry row becomes the stage's problem and a caution, and
+ * Runs one stage of the plan. What is wrong with the pantry becomes the stage's problem and a caution, and
  * leaves the other stages alone.
  */
 export function attempt<T>(
@@ -18,14 +18,18 @@ export function attempt<T>(
   try {
     return { ok: true, value: work() };
   } catch (error) {
-    if (!(error instanceof MissingRow)) throw error;
+    if (!(error instanceof PantryProblem)) throw error;
     cautions.push({
-      id: `missing/${stage}/${part ?? 'build'}/${error.table}/${error.rowId}`,
+      id: `missing/${stage}/${part ?? 'build'}/${error.key}`,
       severity: 'stop',
       stage,
       part,
       title: phrase(error.message),
-      todo: phrase('Choose another one here, or add it to the pantry again.'),
+      todo: phrase(
+        error instanceof MissingRow
+          ? 'Choose another one here, or add it to the pantry again.'
+          : 'Change it in the pantry.',
+      ),
     });
     return { ok: false, problem: error.message };
   }
@@ -39,7 +43,7 @@ export function ifThere<T>(find: () => T): T | null {
   try {
     return find();
   } catch (error) {
-    if (error instanceof MissingRow) return null;
+    if (error instanceof PantryProblem) return null;
     throw error;
   }
 }

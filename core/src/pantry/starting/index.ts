@@ -1,4 +1,5 @@
 import type { Kitchen, Pantry } from '../types.ts';
+import { startingFoods } from './foods.ts';
 import { startingOthers } from './others.ts';
 import { startingRecipes } from './recipes.ts';
 import { startingSponges } from './sponges.ts';
@@ -31,6 +32,15 @@ export const startingKitchen: Kitchen = {
   fridgeW: 7,
   freezerW: 11,
   cupcakeG: 45,
+  panMl: 3000,
+  scoopMl: 60,
+  spoonMl: 25,
+  nozzleMm: 13,
+  measuring: 'spooned',
+  hourlyRate: 18,
+  pieceSeconds: 6,
+  metreMin: 1.5,
+  refillMin: 1.5,
 };
 
 /** The pantry a new user starts with: every row can be edited. A fresh copy at each call. */
@@ -42,6 +52,7 @@ export function startingPantry(): Pantry {
     boards: startingBoards,
     others: startingOthers,
     recipes: startingRecipes,
+    foods: startingFoods,
     kitchen: startingKitchen,
   });
 }

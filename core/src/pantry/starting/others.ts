@@ -24,6 +24,7 @@ const other = (
   thawH: null,
   allergens,
   tone,
+  recipeId: form === 'bought' ? null : `recipe-${id}`,
   ...more,
 });
 

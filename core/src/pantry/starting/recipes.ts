@@ -1,40 +1,38 @@
-import type { Allergen, Ingredient, Recipe } from '../types.ts';
+import type { Ingredient, Recipe } from '../types.ts';
+import { startingFoods } from './foods.ts';
 
-const gluten: Allergen[] = ['gluten cereals'];
-const milk: Allergen[] = ['milk'];
-const eggs: Allergen[] = ['eggs'];
-const nuts: Allergen[] = ['tree nuts'];
+const foods = new Map(startingFoods.map((food) => [food.id, food]));
 
-const of = (name: string, massG: number, allergens: Allergen[] = []): Ingredient => ({
+/** A line of a recipe; its allergens come with the ingredient. */
+const of = (foodId: string, massG: number): Ingredient => {
+  const food = foods.get(foodId)!;
+  return {
+    name: food.name,
+    massG,
+    ...(food.pieceG === null ? {} : { pieceG: food.pieceG }),
+    allergens: [],
+    foodId,
+    recipeId: null,
+  };
+};
+/** Another recipe used as an ingredient. */
+const made = (recipeId: string, name: string, massG: number): Ingredient => ({
   name,
   massG,
-  allergens,
+  allergens: [],
+  foodId: null,
+  recipeId: `recipe-${recipeId}`,
 });
-const whole = (count: number): Ingredient => ({
-  name: 'eggs, medium, shelled',
-  massG: count * 50,
-  pieceG: 50,
-  allergens: eggs,
-});
-const whites = (count: number): Ingredient => ({
-  name: 'egg whites',
-  massG: count * 33,
-  pieceG: 33,
-  allergens: eggs,
-});
-const yolks = (count: number): Ingredient => ({
-  name: 'egg yolks',
-  massG: count * 17,
-  pieceG: 17,
-  allergens: eggs,
-});
-const flour = (g: number): Ingredient => of('plain flour', g, gluten);
-const butter = (g: number): Ingredient => of('butter, unsalted', g, milk);
-const sugar = (g: number): Ingredient => of('caster sugar', g);
-const icing = (g: number): Ingredient => of('icing sugar', g);
-const dark = (g: number): Ingredient => of('dark chocolate 55 %', g, ['soy', 'milk']);
-const cream = (g: number): Ingredient => of('whipping cream 35 %', g, milk);
-const lift = (g: number): Ingredient => of('baking powder', g);
+const whole = (count: number): Ingredient => of('eggs', count * 50);
+const whites = (count: number): Ingredient => of('egg-whites', count * 33);
+const yolks = (count: number): Ingredient => of('egg-yolks', count * 17);
+const flour = (g: number): Ingredient => of('plain-flour', g);
+const butter = (g: number): Ingredient => of('butter', g);
+const sugar = (g: number): Ingredient => of('caster-sugar', g);
+const icing = (g: number): Ingredient => of('icing-sugar', g);
+const dark = (g: number): Ingredient => of('dark-chocolate', g);
+const cream = (g: number): Ingredient => of('whipping-cream', g);
+const lift = (g: number): Ingredient => of('baking-powder', g);
 
 interface Extra {
   bake?: Recipe['bake'];
@@ -75,15 +73,7 @@ const batters: Recipe[] = [
   recipe(
     'butter',
     'Night-watch butter sponge',
-    [
-      butter(225),
-      sugar(225),
-      whole(4),
-      flour(230),
-      lift(9),
-      of('milk', 60, milk),
-      of('fine salt', 2),
-    ],
+    [butter(225), sugar(225), whole(4), flour(230), lift(9), of('milk', 60), of('salt', 2)],
     [
       'Cream butter and sugar until pale.',
       'Beat in the eggs a little at a time.',
@@ -99,11 +89,11 @@ const batters: Recipe[] = [
       of('cocoa', 70),
       sugar(330),
       lift(6),
-      of('baking soda', 5),
+      of('baking-soda', 5),
       whole(3),
-      of('sunflower oil', 150),
-      of('buttermilk', 240, milk),
-      of('hot coffee', 180),
+      of('sunflower-oil', 150),
+      of('buttermilk', 240),
+      of('coffee', 180),
     ],
     [
       'Sift the dry things together.',
@@ -117,13 +107,13 @@ const batters: Recipe[] = [
     'Keeper’s carrot cake',
     [
       flour(220),
-      of('walnuts, chopped', 100, nuts),
-      of('grated carrot', 300),
-      of('soft brown sugar', 240),
+      of('walnuts', 100),
+      of('carrot', 300),
+      of('brown-sugar', 240),
       whole(4),
-      of('sunflower oil', 190),
+      of('sunflower-oil', 190),
       lift(8),
-      of('mixed spice', 6),
+      of('mixed-spice', 6),
     ],
     [
       'Whisk eggs, sugar and oil.',
@@ -151,7 +141,7 @@ const batters: Recipe[] = [
       whites(7),
       sugar(220),
       flour(180),
-      of('sunflower oil', 90),
+      of('sunflower-oil', 90),
       of('water', 120),
       lift(5),
     ],
@@ -168,7 +158,7 @@ const batters: Recipe[] = [
     [
       butter(260),
       dark(260),
-      of('soft brown sugar', 340),
+      of('brown-sugar', 340),
       of('water', 210),
       whole(4),
       flour(280),
@@ -185,7 +175,7 @@ const batters: Recipe[] = [
   recipe(
     'nutfoam',
     'Walnut foam',
-    [whites(7), yolks(6), sugar(190), of('ground walnuts', 240, nuts), of('potato starch', 40)],
+    [whites(7), yolks(6), sugar(190), of('ground-walnuts', 240), of('potato-starch', 40)],
     [
       'Whisk yolks with half the sugar.',
       'Whisk whites with the rest to firm peaks.',
@@ -197,14 +187,14 @@ const batters: Recipe[] = [
     'fruit',
     'Jubilee fruit cake',
     [
-      of('mixed dried fruit', 900, ['sulphites']),
+      of('dried-fruit', 900),
       butter(230),
-      of('dark brown sugar', 230),
+      of('dark-brown-sugar', 230),
       whole(5),
       flour(260),
-      of('ground almonds', 80, nuts),
-      of('black tea', 120),
-      of('mixed spice', 6),
+      of('ground-almonds', 80),
+      of('tea', 120),
+      of('mixed-spice', 6),
     ],
     [
       'Soak the fruit in the tea overnight.',
@@ -224,7 +214,7 @@ const spreads: Recipe[] = [
   recipe(
     'buttercream',
     'Sugar-and-butter buttercream',
-    [butter(500), icing(900), cream(60), of('vanilla extract', 8)],
+    [butter(500), icing(900), cream(60), of('vanilla', 8)],
     [
       'Beat the butter until pale, about 5 minutes.',
       'Add the icing sugar in three parts.',
@@ -234,7 +224,7 @@ const spreads: Recipe[] = [
   recipe(
     'meringue',
     'Meringue buttercream',
-    [whites(8), sugar(450), butter(680), of('vanilla extract', 8)],
+    [whites(8), sugar(450), butter(680), of('vanilla', 8)],
     [
       'Warm whites and sugar over water to 71 °C, stirring.',
       'Whisk until cool and stiff.',
@@ -256,7 +246,7 @@ const spreads: Recipe[] = [
   recipe(
     'cheese',
     'Cream-cheese frosting',
-    [of('cream cheese', 600, milk), butter(250), icing(420), of('lemon juice', 15)],
+    [of('cream-cheese', 600), butter(250), icing(420), of('lemon-juice', 15)],
     ['Beat butter and sugar until pale.', 'Add the cold cream cheese and beat just until smooth.'],
   ),
   recipe(
@@ -268,7 +258,7 @@ const spreads: Recipe[] = [
   recipe(
     'firmcream',
     'Stabilised whipped cream',
-    [cream(900), of('mascarpone', 250, milk), icing(90)],
+    [cream(900), of('mascarpone', 250), icing(90)],
     ['Loosen the mascarpone with a little cream.', 'Add the rest and whip to firm peaks.'],
   ),
   recipe(
@@ -304,19 +294,14 @@ const spreads: Recipe[] = [
   recipe(
     'fudge',
     'Cooked chocolate fudge frosting',
-    [dark(300), butter(220), icing(420), of('milk', 140, milk), of('cocoa', 40)],
+    [dark(300), butter(220), icing(420), of('milk', 140), of('cocoa', 40)],
     ['Warm milk, butter and chocolate to 60 °C.', 'Beat in sugar and cocoa; cool until it holds.'],
     { caution: syrup },
   ),
   recipe(
     'nutspread',
     'Hazelnut spread',
-    [
-      of('hazelnuts, roasted', 420, nuts),
-      of('milk chocolate', 300, ['milk', 'soy']),
-      of('sunflower oil', 60),
-      icing(120),
-    ],
+    [of('hazelnuts', 420), of('milk-chocolate', 300), of('sunflower-oil', 60), icing(120)],
     ['Grind the nuts until the oil runs.', 'Stir in melted chocolate, oil and sugar.'],
     { loss: 0.05 },
   ),
@@ -333,7 +318,7 @@ const spreads: Recipe[] = [
   recipe(
     'curd',
     'Lemon curd',
-    [of('lemon juice', 240), sugar(320), whole(4), yolks(4), butter(220)],
+    [of('lemon-juice', 240), sugar(320), whole(4), yolks(4), butter(220)],
     [
       'Whisk everything but the butter over water until 82 °C.',
       'Strain, beat in the butter, chill under film.',
@@ -341,9 +326,21 @@ const spreads: Recipe[] = [
     { caution: raw, loss: 0.05 },
   ),
   recipe(
+    'curdcream',
+    'Lemon curd cream',
+    [cream(500), of('mascarpone', 150), icing(30), made('curd', 'Lemon curd', 260)],
+    ['Whip cream, mascarpone and sugar to soft peaks.', 'Fold in the cold curd, and stop there.'],
+  ),
+  recipe(
+    'plantcream',
+    'Plant buttercream',
+    [of('plant-block', 500), icing(850), of('oat-drink', 50), of('salt', 1)],
+    ['Beat the fat until pale.', 'Add the icing sugar in three parts.', 'Loosen with the drink.'],
+  ),
+  recipe(
     'caramel',
     'Soft caramel',
-    [sugar(500), cream(420), butter(120), of('fine salt', 4)],
+    [sugar(500), cream(420), butter(120), of('salt', 4)],
     [
       'Melt the sugar dry to amber.',
       'Add the warm cream slowly, at arm’s length.',
@@ -353,5 +350,63 @@ const spreads: Recipe[] = [
   ),
 ];
 
+/** Layers that are not baked in a tin, and what is brushed on. */
+const besides: Recipe[] = [
+  recipe(
+    'crepe',
+    'Comet crepes',
+    [flour(250), whole(5), of('milk', 600), butter(60), sugar(30), of('salt', 2)],
+    [
+      'Whisk everything smooth and let it rest for half an hour.',
+      'A thin film in a hot pan; turn when the edge lifts.',
+    ],
+    { loss: 0.01 },
+  ),
+  recipe(
+    'meringue-disc',
+    'Meringue for discs',
+    [whites(6), sugar(380), of('cornflour', 10)],
+    [
+      'Whisk the whites with a third of the sugar to soft peaks.',
+      'Whisk in the rest by the spoon.',
+    ],
+  ),
+  recipe(
+    'wafer',
+    'Nut wafer',
+    [whites(4), sugar(160), of('ground-almonds', 160), butter(40), flour(30)],
+    ['Stir everything smooth.', 'Spread thin inside the traced circle.'],
+  ),
+  recipe(
+    'biscuit',
+    'Butter biscuit',
+    [flour(300), butter(200), icing(100), of('salt', 2)],
+    ['Rub butter into flour and sugar.', 'Chill, roll, prick and cut to the traced circle.'],
+    { loss: 0.01 },
+  ),
+  recipe(
+    'shortcake',
+    'Shortcake',
+    [flour(400), butter(140), sugar(70), lift(18), whole(1), of('milk', 180), of('salt', 3)],
+    ['Rub butter into the dry things.', 'Stir in egg and milk; shape without kneading.'],
+    { loss: 0.01 },
+  ),
+  recipe(
+    'mousse',
+    'Set vanilla mousse',
+    [cream(500), of('milk', 250), yolks(5), sugar(110), of('gelatine', 10), of('vanilla', 6)],
+    [
+      'Soak the gelatine in five times its weight of the milk.',
+      'Cook milk, yolks and sugar to 82 °C; melt the gelatine in it and cool to 28 °C.',
+      'Fold in the softly whipped cream.',
+    ],
+    { caution: raw },
+  ),
+  recipe('syrup', 'Plain syrup', [sugar(500), of('water', 500)], ['Boil once and cool.'], {
+    caution: syrup,
+    loss: 0.03,
+  }),
+];
+
 /** Recipes of the house, invented for Pyrgotect. */
-export const startingRecipes: Recipe[] = [...batters, ...spreads];
+export const startingRecipes: Recipe[] = [...batters, ...spreads, ...besides];

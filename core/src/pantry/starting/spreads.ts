@@ -12,6 +12,7 @@ function spread(
   keeping: KeepingClass,
   tone: Tone,
   mixerShare: number | null,
+  panShare: number | null = null,
   source: Source = 'estimate',
 ): Spread {
   return {
@@ -35,6 +36,7 @@ function spread(
     tone,
     recipeId: `recipe-${id}`,
     mixerShare,
+    panShare,
   };
 }
 
@@ -92,7 +94,17 @@ export const startingSpreads: Spread[] = [
     'cream',
     0.5,
   ),
-  spread('ganache', 'Ganache, firm set', 1.18, [25000, 120000], 'both', sugar, 'ganache', null),
+  spread(
+    'ganache',
+    'Ganache, firm set',
+    1.18,
+    [25000, 120000],
+    'both',
+    sugar,
+    'ganache',
+    null,
+    0.7,
+  ),
   spread(
     'softganache',
     'Ganache, soft set',
@@ -102,6 +114,7 @@ export const startingSpreads: Spread[] = [
     'soft ganache',
     'ganache',
     null,
+    0.7,
   ),
   spread(
     'whippedganache',
@@ -123,8 +136,10 @@ export const startingSpreads: Spread[] = [
     'ganache',
     0.55,
   ),
+  spread('curdcream', 'Lemon curd cream', 0.6, [90, 170], 'both', 'stabilised cream', 'curd', 0.5),
+  spread('plantcream', 'Plant buttercream', 0.93, [220, 6000], 'both', sugar, 'ivory', 0.55),
   spread('nutspread', 'Hazelnut spread', 1.22, [60, 400], 'fill', 'jam, nut spread', 'nut', null),
-  spread('compote', 'Blackcurrant compote', 1.1, [15, 25], 'fill', 'compote', 'berry', null),
-  spread('curd', 'Lemon curd', 1.15, [40, 120], 'fill', 'curd', 'curd', null),
-  spread('caramel', 'Soft caramel', 1.3, [20, 200], 'fill', sugar, 'caramel', null),
+  spread('compote', 'Blackcurrant compote', 1.1, [15, 25], 'fill', 'compote', 'berry', null, 0.6),
+  spread('curd', 'Lemon curd', 1.15, [40, 120], 'fill', 'curd', 'curd', null, 0.6),
+  spread('caramel', 'Soft caramel', 1.3, [20, 200], 'fill', sugar, 'caramel', null, 0.3),
 ];

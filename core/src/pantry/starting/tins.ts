@@ -93,6 +93,7 @@ const drum = (cm: number, kind: 'round' | 'square'): Board => {
     thicknessMm: 12,
     massG: Math.round(areaCm2 * 0.45),
     material: 'drum',
+    price: Number((1 + areaCm2 / 400).toFixed(2)),
   };
 };
 
@@ -109,6 +110,7 @@ export const startingBoards: Board[] = [
     thicknessMm: 12,
     massG: 540,
     material: 'drum',
+    price: 4.2,
   },
   {
     id: 'drum-loaf',
@@ -119,5 +121,6 @@ export const startingBoards: Board[] = [
     thicknessMm: 12,
     massG: 243,
     material: 'drum',
+    price: 2.6,
   },
 ];

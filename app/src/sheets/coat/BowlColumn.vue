@@ -1,13 +1,19 @@
 <script setup lang="ts">
-import { showText, type Bowl, type Spread } from '@pyrgotect/core';
+import { showText, type Batch, type Bowl, type Spread } from '@pyrgotect/core';
 import { computed } from 'vue';
-import { spread as spreadApart } from '../section/scale.ts';
-import { fillOf } from '../section/tones.ts';
-import { useSettings } from '../stores/settings.ts';
-import { useWorking } from '../figures/working.ts';
+import { spread as spreadApart } from '../../section/scale.ts';
+import { fillOf } from '../../section/tones.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { useWorking } from '../../figures/working.ts';
 
 /** A bowl as a column: what it is shared out to, in working order from the bottom up. */
-const props = defineProps<{ bowl: Bowl; spread: Spread | null; pxPerG: number; high: number }>();
+const props = defineProps<{
+  bowl: Bowl;
+  batch: Batch;
+  spread: Spread | null;
+  pxPerG: number;
+  high: number;
+}>();
 const settings = useSettings();
 const working = useWorking();
 const columnWide = 66;
@@ -29,7 +35,7 @@ const bands = computed<Band[]>(() => {
     crumb: 'crumb coat',
     coat: 'coat',
     piping: 'piping',
-    reserve: 'kept back',
+    reserve: 'patching',
   };
   for (const use of props.bowl.uses) {
     const known = groups.get(use.kind);
@@ -46,7 +52,7 @@ const bands = computed<Band[]>(() => {
   return [
     ...groups.values(),
     { label: 'lost on the way', massG: lost, kind: 'loss' as const, figure: null },
-    { label: 'left over', massG: props.bowl.leftG, kind: 'left' as const, figure: null },
+    { label: 'likely left', massG: props.bowl.leftG, kind: 'left' as const, figure: null },
   ].filter((band) => band.massG > 0.5);
 });
 const drawn = computed(() => {
@@ -102,13 +108,15 @@ const drawn = computed(() => {
       <path :d="`M-2 ${high}H${columnWide + 6}`" class="floor" />
     </svg>
     <figcaption>
-      <button type="button" @click="working.open(`bowl/${bowl.spreadId}/make`)">
+      <button type="button" @click="working.open(`bowl/${bowl.id}/make`)">
         <b>{{ bowl.name }}</b>
         <span data-test="bowl-make">{{ showText(bowl.makeG, 'bowl', settings.system) }}</span>,
         {{
-          bowl.mixes === 1
-            ? 'one mixing'
-            : `${bowl.mixes} mixings of ${showText(bowl.eachMixG, 'bowl', settings.system)}`
+          batch.bowlIds.length > 1
+            ? 'from the common batch'
+            : batch.mixes === 1
+              ? 'one mixing'
+              : `${batch.mixes} mixings of ${showText(batch.eachMixG, 'bowl', settings.system)}`
         }}
       </button>
     </figcaption>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { allergens, traits, type Food, type Trait } from '@pyrgotect/core';
+import { computed } from 'vue';
+import ChoiceField from '../figures/ChoiceField.vue';
+import { usePantry } from '../stores/pantry.ts';
+import AllergenPick from './AllergenPick.vue';
+
+/** What an ingredient holds and what it is called elsewhere. Changes the row that is being edited. */
+const props = defineProps<{ food: Food }>();
+// the dialog's own draft: it is saved or thrown away as a whole
+const food = computed(() => props.food);
+const pantry = usePantry();
+const words: Record<Trait, string> = {
+  animal: 'from an animal: milk, egg, honey',
+  slaughtered: 'from a slaughtered animal',
+  gelatine: 'gelatine',
+  alcohol: 'alcohol',
+  leaven: 'makes it rise',
+};
+const wholes = computed(() => [
+  { value: '', text: 'as itself' },
+  ...pantry.pantry.foods
+    .filter((other) => other.pieceG !== null && other.boughtAs === null)
+    .map((other) => ({ value: other.id, text: `taken out of ${other.name}` })),
+]);
+function setTrait(trait: Trait): void {
+  food.value.traits = food.value.traits.includes(trait)
+    ? food.value.traits.filter((other) => other !== trait)
+    : [...food.value.traits, trait];
+}
+const names = (event: Event): string[] =>
+  (event.target as HTMLInputElement).value
+    .split(',')
+    .map((name) => name.trim().slice(0, 80))
+    .filter(Boolean)
+    .slice(0, 20);
+</script>
+
+<template>
+  <div>
+    <div class="line">
+      <span>holds</span>
+      <AllergenPick
+        :model-value="food.allergens"
+        :of="allergens"
+        none="no allergen"
+        label="Allergens it holds"
+        @update:model-value="(chosen) => (food.allergens = chosen)"
+      />
+    </div>
+    <div class="line">
+      <span>may contain traces of</span>
+      <AllergenPick
+        :model-value="food.mayContain"
+        :of="allergens"
+        none="nothing"
+        label="Traces it may contain"
+        @update:model-value="(chosen) => (food.mayContain = chosen)"
+      />
+    </div>
+    <label v-for="trait in traits" :key="trait" class="line">
+      <span>{{ words[trait] }}</span>
+      <input type="checkbox" :checked="food.traits.includes(trait)" @change="setTrait(trait)" />
+    </label>
+    <div class="line">
+      <span>is bought</span>
+      <ChoiceField
+        :model-value="food.boughtAs ?? ''"
+        label="Bought as"
+        :options="wholes"
+        @update:model-value="(id) => (food.boughtAs = id || null)"
+      />
+    </div>
+    <label class="line">
+      <span>also called, with commas between</span>
+      <input
+        type="text"
+        maxlength="800"
+        :value="food.aliases.join(', ')"
+        @change="food.aliases = names($event)"
+      />
+    </label>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  display: flex;
+  justify-content: space-between;
+  gap: 14px;
+  align-items: baseline;
+  padding: 6px 0;
+  border-top: 1px solid var(--line);
+}
+.line input[type='text'] {
+  font: inherit;
+  color: var(--ink);
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  padding: 4px 6px;
+  flex: 1;
+  max-width: 380px;
+}
+</style>

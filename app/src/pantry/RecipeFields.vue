@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import {
+  allergens,
+  dietsKept,
+  householdText,
+  recipeContents,
+  type Ingredient,
+  type Recipe,
+} from '@pyrgotect/core';
+import { computed, ref } from 'vue';
+import QuantityField from '../figures/QuantityField.vue';
+import { usePantry } from '../stores/pantry.ts';
+import { useSettings } from '../stores/settings.ts';
+import AllergenPick from './AllergenPick.vue';
+import SwapLine from './SwapLine.vue';
+
+/** A recipe's lines and steps. Changes the row that is being edited, or replaces it by a swap. */
+const props = defineProps<{ recipe: Recipe }>();
+const emit = defineEmits<{ replace: [recipe: Recipe] }>();
+// the dialog's own draft: it is saved or thrown away as a whole
+const recipe = computed(() => props.recipe);
+const pantry = usePantry();
+const settings = useSettings();
+const swapping = ref<number | null>(null);
+const contents = computed(() => recipeContents(props.recipe, pantry.pantry));
+const kept = computed(() => dietsKept(contents.value));
+const total = computed(() => props.recipe.ingredients.reduce((sum, line) => sum + line.massG, 0));
+/** What a line can be: an ingredient, another recipe, or only its name. */
+const choices = computed(() => [
+  { value: '', text: 'not in the pantry' },
+  ...pantry.pantry.foods.map((food) => ({ value: `food/${food.id}`, text: food.name })),
+  ...pantry.pantry.recipes
+    .filter((other) => other.id !== props.recipe.id)
+    .map((other) => ({ value: `recipe/${other.id}`, text: `recipe: ${other.name}` })),
+]);
+const choiceOf = (line: Ingredient): string =>
+  line.foodId ? `food/${line.foodId}` : line.recipeId ? `recipe/${line.recipeId}` : '';
+function choose(line: Ingredient, value: string): void {
+  const [kind, id] = [value.split('/')[0], value.slice(value.indexOf('/') + 1)];
+  const food = kind === 'food' ? pantry.pantry.foods.find((row) => row.id === id) : undefined;
+  const part = kind === 'recipe' ? pantry.pantry.recipes.find((row) => row.id === id) : undefined;
+  line.foodId = food?.id ?? null;
+  line.recipeId = part?.id ?? null;
+  if (food || part) line.name = (food ?? part)!.name.slice(0, 80);
+  if (food?.pieceG) line.pieceG = food.pieceG;
+  else delete line.pieceG;
+}
+const household = (line: Ingredient): string =>
+  householdText(
+    pantry.pantry.foods.find((food) => food.id === line.foodId) ?? null,
+    line.massG,
+    pantry.pantry.kitchen.measuring,
+    settings.system,
+  ) ?? (line.foodId ? 'weigh it' : '');
+const add = (): void => {
+  recipe.value.ingredients.push({
+    name: '',
+    massG: 100,
+    allergens: [],
+    foodId: null,
+    recipeId: null,
+  });
+};
+const stepsOf = (event: Event): string[] =>
+  (event.target as HTMLTextAreaElement).value
+    .split('\n')
+    .map((step) => step.trim())
+    .filter(Boolean);
+</script>
+
+<template>
+  <div>
+    <h2>Ingredients</h2>
+    <p class="soft">
+      {{ Math.round(total) }} g go in, {{ Math.round(recipe.yieldG) }} g come out. It holds
+      {{ contents.allergens.join(', ') || 'no allergen'
+      }}<template v-if="contents.mayContain.length > 0"
+        >; may contain {{ contents.mayContain.join(', ') }}</template
+      >. {{ kept.length > 0 ? `It is: ${kept.join(', ')}.` : '' }}
+    </p>
+    <ul>
+      <template v-for="(line, i) in recipe.ingredients" :key="i">
+        <li>
+          <select
+            :value="choiceOf(line)"
+            :aria-label="`What ingredient ${i + 1} is`"
+            @change="choose(line, ($event.target as HTMLSelectElement).value)"
+          >
+            <option v-for="option in choices" :key="option.value" :value="option.value">
+              {{ option.text }}
+            </option>
+          </select>
+          <input
+            v-if="!line.foodId && !line.recipeId"
+            v-model="line.name"
+            type="text"
+            maxlength="80"
+            :aria-label="`Ingredient ${i + 1}`"
+          />
+          <QuantityField
+            v-model="line.massG"
+            kind="small"
+            :label="`Weight of ingredient ${i + 1}`"
+            :min="0.1"
+            :max="20000"
+          />
+          <span class="soft cup">{{ household(line) }}</span>
+          <AllergenPick
+            v-if="!line.foodId && !line.recipeId"
+            :model-value="line.allergens"
+            :of="allergens"
+            none="no allergen"
+            :label="`Allergens of ingredient ${i + 1}`"
+            @update:model-value="(chosen) => (line.allergens = chosen)"
+          />
+          <button
+            v-if="line.foodId"
+            type="button"
+            class="key small quiet"
+            :aria-label="`Swap ${line.name}`"
+            @click="swapping = swapping === i ? null : i"
+          >
+            swap
+          </button>
+          <button
+            type="button"
+            class="key small quiet"
+            :aria-label="`Take out ${line.name}`"
+            @click="recipe.ingredients.splice(i, 1)"
+          >
+            ×
+          </button>
+        </li>
+        <SwapLine
+          v-if="swapping === i"
+          :recipe="recipe"
+          :index="i"
+          @swap="
+            (to) => {
+              emit('replace', to);
+              swapping = null;
+            }
+          "
+        />
+      </template>
+    </ul>
+    <p><button type="button" class="key small" @click="add">Add an ingredient</button></p>
+    <label class="tall">
+      steps, one a line
+      <textarea
+        rows="4"
+        :value="recipe.steps.join('\n')"
+        @change="recipe.steps = stepsOf($event)"
+      />
+    </label>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+li {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 3px 0;
+}
+select,
+input[type='text'],
+textarea {
+  font: inherit;
+  color: var(--ink);
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  padding: 4px 6px;
+}
+select {
+  width: 220px;
+}
+input[type='text'] {
+  width: 150px;
+}
+option {
+  color: var(--ink);
+  background: var(--milk);
+}
+.cup {
+  flex: 1;
+  font-size: 13.5px;
+  white-space: nowrap;
+}
+.tall {
+  display: grid;
+  gap: 4px;
+}
+</style>

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { tinVolumeMl } from '@pyrgotect/core';
+import { computed, ref } from 'vue';
+import ChoiceField from '../figures/ChoiceField.vue';
+import QuantityField from '../figures/QuantityField.vue';
+import { usePantry } from '../stores/pantry.ts';
+
+/** A yield said by tins: how many of them the batter fills to the customary three fifths. */
+const emit = defineEmits<{ take: [g: number] }>();
+const pantry = usePantry();
+const open = ref(false);
+const count = ref(2);
+const tinId = ref('round-20');
+const spongeId = ref('butter');
+const fillShare = 0.6;
+const tins = computed(() => pantry.pantry.tins.map((t) => ({ value: t.id, text: t.name })));
+const sponges = computed(() => pantry.pantry.sponges.map((s) => ({ value: s.id, text: s.name })));
+const grams = computed(() => {
+  const tin = pantry.pantry.tins.find((row) => row.id === tinId.value);
+  const sponge = pantry.pantry.sponges.find((row) => row.id === spongeId.value);
+  if (!tin || !sponge) return null;
+  return Math.round(
+    count.value * tinVolumeMl(tin, tin.depthMm) * fillShare * sponge.batterDensityGPerMl,
+  );
+});
+</script>
+
+<template>
+  <span>
+    <button v-if="!open" type="button" class="key small" @click="open = true">
+      said by tins instead
+    </button>
+    <template v-else>
+      , enough for
+      <QuantityField
+        :model-value="count"
+        kind="count"
+        label="How many tins"
+        :min="1"
+        :max="20"
+        @update:model-value="(n) => n !== null && (count = n)"
+      />
+      of <ChoiceField v-model="tinId" label="Which tin" :options="tins" /> filled to three fifths
+      with a batter like <ChoiceField v-model="spongeId" label="Which batter" :options="sponges" />
+      <button
+        v-if="grams !== null"
+        type="button"
+        class="key small solid"
+        @click="
+          emit('take', grams);
+          open = false;
+        "
+      >
+        {{ grams }} g
+      </button>
+    </template>
+  </span>
+</template>

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import BrandMark from './BrandMark.vue';
+import SettingsMenu from './SettingsMenu.vue';
+
+/** The bar over everything outside a build: where one is, and what can be done there. */
+defineProps<{ here: 'shelf' | 'pantry' | 'shopping' }>();
+const places = [
+  { id: 'shelf', to: '/', text: 'Shelf' },
+  { id: 'pantry', to: '/pantry', text: 'Pantry' },
+  { id: 'shopping', to: '/shopping', text: 'Shopping' },
+] as const;
+</script>
+
+<template>
+  <header>
+    <BrandMark />
+    <nav>
+      <router-link
+        v-for="place in places"
+        :key="place.id"
+        :to="place.to"
+        :class="{ here: place.id === here }"
+        :aria-current="place.id === here ? 'page' : undefined"
+        >{{ place.text }}</router-link
+      >
+    </nav>
+    <slot name="search" />
+    <span class="grow" />
+    <SettingsMenu />
+    <slot />
+  </header>
+</template>
+
+<style scoped>
+header {
+  height: 56px;
+  flex: none;
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  padding: 0 20px;
+  background: var(--oat);
+  border-bottom: 2px solid var(--ink);
+}
+nav {
+  display: flex;
+  gap: 18px;
+  margin: 0 18px;
+  font-weight: 600;
+}
+nav a {
+  text-decoration: none;
+  color: var(--soft);
+  padding: 4px 0;
+}
+nav a.here {
+  color: var(--ink);
+  border-bottom: 2.5px solid var(--ink);
+}
+.grow {
+  flex: 1;
+}
+@media (max-width: 900px) {
+  header {
+    height: auto;
+    flex-wrap: wrap;
+    padding: 8px 16px;
+  }
+}
+</style>

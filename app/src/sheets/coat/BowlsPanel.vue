@@ -1,0 +1,252 @@
+<script setup lang="ts">
+import {
+  apartKey,
+  batchWays,
+  limits,
+  ownMeasures,
+  say,
+  showText,
+  type BatchBy,
+  type Bowl,
+  type BowlUse,
+  type Build,
+  type Plan,
+} from '@pyrgotect/core';
+import { computed, ref } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import FigureValue from '../../figures/FigureValue.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useSettings } from '../../stores/settings.ts';
+import IngredientList from '../IngredientList.vue';
+import { useSheet } from '../useSheet.ts';
+
+/** One bowl after the other, use by use, in grams and in one's own measures; and its batches. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const settings = useSettings();
+const { store, pantry } = useSheet(props);
+const bowls = computed(() => (props.plan.bowls.ok ? props.plan.bowls.value : []));
+const chosen = ref('');
+const bowl = computed<Bowl | undefined>(
+  () => bowls.value.find((b) => b.id === chosen.value) ?? bowls.value[0],
+);
+const batch = computed(() => props.plan.batches.find((b) => b.id === bowl.value?.batchId));
+const kitchen = computed(() => pantry.pantry.kitchen);
+const mass = (g: number): string => showText(g, 'small', settings.system);
+const cups = (ml: number): string => showText(ml, 'volume', { ...settings.system, volume: 'cups' });
+const few = (n: number | null): string =>
+  n === null ? '' : n < 10 ? (Math.round(n * 2) / 2).toString() : Math.round(n).toString();
+const own = (use: BowlUse) => ownMeasures(use.ml, kitchen.value, use.roundMm);
+const batchWords: Record<BatchBy, string> = {
+  grams: 'scaled to the gram',
+  'half recipes': 'in halves of the recipe',
+  'whole recipes': 'in whole recipes',
+};
+const batchChoices = batchWays.map((value) => ({ value, text: batchWords[value] }));
+const isApart = computed(() => bowl.value?.apart !== null);
+const kinds = computed(() => new Set(bowl.value?.uses.map((use) => use.kind)));
+function takeApart(use: BowlUse): void {
+  const { spreadId, tint } = bowl.value!;
+  store.edit('A bowl of its own', (draft) => {
+    draft.apart.push(apartKey(spreadId, tint, use.kind));
+  });
+}
+function putBack(): void {
+  const { spreadId, tint, apart } = bowl.value!;
+  if (apart === null) return;
+  store.edit('Back into the bowl', (draft) => {
+    draft.apart = draft.apart.filter((key) => key !== apartKey(spreadId, tint, apart));
+  });
+}
+const colours = computed(
+  () => bowls.value.filter((b) => b.spreadId === bowl.value?.spreadId && b.apart === null).length,
+);
+const together = computed(() => !props.build.mixedApart.includes(bowl.value?.spreadId ?? ''));
+function setTogether(to: boolean): void {
+  const id = bowl.value!.spreadId;
+  store.edit('Mixed together or apart', (draft) => {
+    draft.mixedApart = draft.mixedApart.filter((other) => other !== id);
+    if (!to) draft.mixedApart.push(id);
+  });
+}
+</script>
+
+<template>
+  <div v-if="bowl && batch" data-test="shared-out">
+    <div class="choose" role="group" aria-label="Bowl">
+      <button
+        v-for="each in bowls"
+        :key="each.id"
+        type="button"
+        class="key small"
+        :class="{ solid: each.id === bowl.id }"
+        :aria-pressed="each.id === bowl.id"
+        @click="chosen = each.id"
+      >
+        {{ each.name }}
+      </button>
+    </div>
+    <h2>
+      {{ bowl.name }}:
+      <FigureValue :value="bowl.makeG" kind="bowl" :figure="`bowl/${bowl.id}/make`" />
+    </h2>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">in working order</th>
+          <th scope="col" class="end">{{ settings.system.mass }}</th>
+          <th scope="col" class="end">cups</th>
+          <th scope="col" class="end">scoops</th>
+          <th scope="col" class="end">spoons</th>
+          <th scope="col" class="end">turns</th>
+          <th scope="col"><span class="visually-hidden">bowl</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(use, i) in bowl.uses" :key="i">
+          <td>{{ use.label }}</td>
+          <td class="end">
+            <b>{{ mass(use.massG) }}</b>
+          </td>
+          <td class="end">{{ cups(use.ml) }}</td>
+          <td class="end">{{ few(own(use).scoops) }}</td>
+          <td class="end">{{ few(own(use).spoons) }}</td>
+          <td class="end">{{ few(own(use).turns) }}</td>
+          <td class="end">
+            <button
+              v-if="
+                !isApart && kinds.size > 1 && bowl.uses.findIndex((u) => u.kind === use.kind) === i
+              "
+              type="button"
+              class="key small quiet"
+              @click="takeApart(use)"
+            >
+              own bowl
+            </button>
+          </td>
+        </tr>
+        <tr v-for="loss in bowl.losses" :key="loss.kind" class="loss">
+          <td>lost: {{ loss.label }}</td>
+          <td class="end">{{ mass(loss.massG) }}</td>
+          <td colspan="5" />
+        </tr>
+        <tr class="loss">
+          <td>likely left over</td>
+          <td class="end">{{ mass(bowl.leftG) }}</td>
+          <td colspan="5" />
+        </tr>
+        <tr class="sum">
+          <td>to make</td>
+          <td class="end">
+            <b>{{ showText(bowl.makeG, 'bowl', settings.system) }}</b>
+          </td>
+          <td colspan="5" />
+        </tr>
+      </tbody>
+    </table>
+    <p class="lead">
+      A scoop of {{ showText(kitchen.scoopMl, 'volume', settings.system) }}, a heaped spoon of
+      {{ showText(kitchen.spoonMl, 'volume', settings.system) }}, turns of a
+      {{ showText(kitchen.nozzleMm, 'thickness', settings.system) }} nozzle round the cake: yours
+      are in the pantry, under Kitchen.
+    </p>
+    <p v-if="isApart">
+      <button type="button" class="key small" @click="putBack">Put it back into its bowl</button>
+    </p>
+    <p v-if="bowl.tinted" class="aside">{{ say(bowl.tinted.words, settings.system) }}</p>
+
+    <p class="sentence">
+      Batches are made
+      <ChoiceField
+        :model-value="build.batchBy"
+        label="Batches"
+        :options="batchChoices"
+        @update:model-value="
+          (by) =>
+            store.edit('Batches', (d) => {
+              d.batchBy = by;
+            })
+        "
+      />; of each coat
+      <QuantityField
+        :model-value="build.reserveShare"
+        kind="share"
+        label="Kept for patching"
+        :min="0"
+        :max="limits.reserveShare.max"
+        @update:model-value="
+          (n) =>
+            n !== null &&
+            store.edit('Kept for patching', (d) => {
+              d.reserveShare = n;
+            })
+        "
+      />
+      is kept for patching.
+      <template v-if="colours > 1">
+        The {{ colours }} bowls of this frosting are
+        <ChoiceField
+          :model-value="together ? 'together' : 'apart'"
+          label="Mixed together or apart"
+          :options="[
+            { value: 'together', text: 'made as one batch and divided' },
+            { value: 'apart', text: 'mixed one by one' },
+          ]"
+          @update:model-value="(to) => setTogether(to === 'together')"
+        />.
+      </template>
+    </p>
+    <IngredientList
+      v-for="recipe in [...batch.parts, batch.recipe]"
+      :key="recipe.recipeId"
+      :title="recipe.name"
+      :ingredients="recipe.ingredients"
+      :note="`${recipe !== batch.recipe ? 'made first' : batch.mixes === 1 ? 'one mixing' : `each of ${batch.mixes} mixings`} of ${showText(recipe.makesG, 'bowl', settings.system)}, ${recipe.factor.toFixed(2)} times the recipe${recipe !== batch.recipe || batch.largestMixG === null ? '' : `; your ${batch.limit} takes ${showText(batch.largestMixG, 'bowl', settings.system)} at once`}`"
+    />
+  </div>
+</template>
+
+<style scoped>
+.choose {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-bottom: 10px;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 14.5px;
+}
+th {
+  font-weight: 400;
+  font-size: 13px;
+  color: var(--soft);
+  text-align: left;
+}
+td,
+th {
+  padding: 4px 10px 4px 0;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  border: 0;
+}
+.end {
+  text-align: right;
+  white-space: nowrap;
+  font-variant-numeric: tabular-nums;
+}
+.loss td {
+  color: var(--soft);
+}
+.sum td {
+  border-top: 2px solid var(--ink);
+  font-weight: 600;
+}
+.aside {
+  border-left: 4px solid var(--accent);
+  background: var(--accent-wash);
+  padding: 7px 12px;
+  margin-top: 8px;
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { limits, type Band, type Build, type Coat, type Plan } from '@pyrgotect/core';
+import { computed } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useSheet } from '../useSheet.ts';
+
+/** One colour, or bands of colour by height: each becomes a bowl of its own. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const { tier, editTier } = useSheet(props);
+const coat = computed(() => tier.value.coat);
+type Way = 'one' | 'bands' | 'ombre';
+const way = computed<Way>(() =>
+  coat.value.bands.length === 0 ? 'one' : coat.value.blended ? 'ombre' : 'bands',
+);
+const ways: { value: Way; text: string }[] = [
+  { value: 'one', text: 'one colour' },
+  { value: 'bands', text: 'bands of colour' },
+  { value: 'ombre', text: 'an ombre, bands run into each other' },
+];
+const change = (label: string, to: Partial<Coat>): void =>
+  editTier(label, (t) => void Object.assign(t.coat, to));
+function setWay(to: Way): void {
+  const name = coat.value.tint || 'blue';
+  const bands: Band[] =
+    to === 'one'
+      ? []
+      : coat.value.bands.length > 0
+        ? coat.value.bands.map((band) => ({ ...band }))
+        : [`deep ${name}`, name, `pale ${name}`].map((tint) => ({ tint, share: 1 / 3 }));
+  change('Colours', { bands, blended: to === 'ombre' });
+}
+const setBand = (index: number, to: Partial<Band>): void =>
+  editTier('Band', (t) => void Object.assign(t.coat.bands[index]!, to));
+const add = (): void =>
+  editTier('A band more', (t) => void t.coat.bands.push({ tint: '', share: 1 / 3 }));
+const drop = (index: number): void =>
+  editTier('A band less', (t) => void t.coat.bands.splice(index, 1));
+const text = (event: Event): string => (event.target as HTMLInputElement).value.trim().slice(0, 40);
+</script>
+
+<template>
+  <div class="colours">
+    <p class="sentence">
+      It wears
+      <ChoiceField
+        :model-value="way"
+        label="Colours"
+        :options="ways"
+        @update:model-value="setWay"
+      /><template v-if="way === 'one'">
+        :
+        <input
+          class="tint"
+          type="text"
+          maxlength="40"
+          aria-label="Colour of the coat"
+          placeholder="as it is"
+          :value="coat.tint"
+          @change="change('Colour', { tint: text($event) })" /></template
+      ><template v-else>, from the top down:</template>
+    </p>
+    <ul v-if="way !== 'one'">
+      <li v-for="{ band, i } in coat.bands.map((band, i) => ({ band, i })).reverse()" :key="i">
+        <input
+          class="tint"
+          type="text"
+          maxlength="40"
+          :aria-label="`Colour of band ${i + 1} from below`"
+          placeholder="as it is"
+          :value="band.tint"
+          @change="setBand(i, { tint: text($event) })"
+        />
+        <span>over</span>
+        <QuantityField
+          :model-value="band.share"
+          kind="share"
+          :label="`Share of band ${i + 1} from below`"
+          :min="limits.bandShare.min"
+          :max="1"
+          @update:model-value="(share) => share !== null && setBand(i, { share })"
+        />
+        <span class="soft">{{ i === 0 ? 'at the foot' : 'of the height' }}</span>
+        <button
+          v-if="coat.bands.length > 1"
+          type="button"
+          class="key small quiet"
+          :aria-label="`Take out band ${i + 1}`"
+          @click="drop(i)"
+        >
+          ×
+        </button>
+      </li>
+    </ul>
+    <button
+      v-if="way !== 'one' && coat.bands.length < limits.bands.max"
+      type="button"
+      class="key small"
+      @click="add"
+    >
+      A band more
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.tint {
+  font: inherit;
+  font-weight: 600;
+  color: var(--accent);
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  padding: 1px 6px;
+  width: 9.5em;
+}
+ul {
+  list-style: none;
+  margin: 2px 0 8px;
+  padding: 0;
+}
+li {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 2px 0;
+}
+</style>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { diets, showText, type Build, type Diet, type Plan } from '@pyrgotect/core';
+import { computed } from 'vue';
+import FigureValue from '../../figures/FigureValue.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useSettings } from '../../stores/settings.ts';
+import { useSheet } from '../useSheet.ts';
+
+/** What it costs and weighs, who can eat it, and what it holds. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const settings = useSettings();
+const { pantry } = useSheet(props);
+const money = (value: number): string => showText(value, 'money', settings.system);
+const price = computed(() => props.plan.price);
+const words: Record<Diet, string> = {
+  vegetarian: 'vegetarian',
+  vegan: 'vegan',
+  'no alcohol': 'free of alcohol',
+  'no gelatine': 'free of gelatine',
+  'no nuts': 'free of nuts',
+  'no gluten': 'free of gluten',
+};
+const perTier = computed(() =>
+  props.build.tiers.map((tier, i) => ({ name: tier.name, kept: props.plan.tierDiets[i] ?? [] })),
+);
+const setRate = (value: number | null): void => {
+  if (value !== null) void pantry.saveKitchen({ ...pantry.pantry.kitchen, hourlyRate: value });
+};
+</script>
+
+<template>
+  <div data-test="cost">
+    <template v-if="price">
+      <h2>
+        <FigureValue :value="price.total" kind="money" figure="price" />
+        <template v-if="price.perServing !== null"
+          >, {{ money(price.perServing) }} a serving</template
+        >
+      </h2>
+      <p class="sentence">
+        {{ money(price.ingredients) }} of ingredients, {{ money(price.board) }} for the board, and
+        <template v-if="plan.tally.handsOnMin !== null">
+          {{ showText(plan.tally.handsOnMin, 'minutes', settings.system) }} of hands at
+        </template>
+        <QuantityField
+          :model-value="pantry.pantry.kitchen.hourlyRate"
+          kind="money"
+          label="Price of an hour"
+          :min="0"
+          :max="10000"
+          @update:model-value="setRate"
+        />
+        an hour, {{ money(price.labour) }}.
+        <template v-if="plan.tally.massG !== null">
+          It weighs <FigureValue :value="plan.tally.massG" kind="weight" figure="mass" /> on its
+          board.
+        </template>
+      </p>
+      <p v-if="price.unpriced.length > 0" class="lead">
+        Without a price, and so not in it: {{ price.unpriced.join(', ') }}. Prices and packs are in
+        the pantry, under Ingredients; those it starts with are made up.
+      </p>
+      <p v-else class="lead">
+        Prices and packs are in the pantry, under Ingredients; those it starts with are made up.
+      </p>
+    </template>
+    <p v-else class="lead">The cost cannot be worked out yet.</p>
+
+    <h2>Who can eat it</h2>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">it is</th>
+          <th v-for="tier in perTier" :key="tier.name" scope="col">{{ tier.name }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="diet in diets" :key="diet" :class="{ asked: build.brief.diets.includes(diet) }">
+          <td>{{ words[diet] }}</td>
+          <td v-for="tier in perTier" :key="tier.name">
+            {{ tier.kept.includes(diet) ? 'yes' : 'no' }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="lead">
+      <b>Holds</b> {{ plan.allergens.join(', ') || 'no allergen that is tracked' }}.
+      <template v-if="plan.mayContain.length > 0">
+        <b>May contain traces of</b> {{ plan.mayContain.join(', ') }}, by what its ingredients say.
+      </template>
+      <template v-if="plan.unknownLines.length > 0">
+        Nothing is known of {{ plan.unknownLines.join(', ') }}.
+      </template>
+      What was on the same tools the program cannot know; your local food code says what to declare.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+  font-size: 14.5px;
+}
+th {
+  font-weight: 400;
+  font-size: 13px;
+  color: var(--soft);
+  text-align: left;
+}
+td,
+th {
+  padding: 4px 26px 4px 0;
+  border-top: 1px solid var(--line);
+}
+thead th {
+  border: 0;
+}
+.asked td {
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import {
+  limits,
+  showText,
+  type Build,
+  type Fondant,
+  type PipingJob,
+  type Plan,
+  type Pressed,
+  newPiping,
+} from '@pyrgotect/core';
+import { computed } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useSettings } from '../../stores/settings.ts';
+import { useSheet } from '../useSheet.ts';
+import PipingJobs from './PipingJobs.vue';
+
+/** Fondant over the coat, pieces pressed into it, the board, and what is piped. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const settings = useSettings();
+const { store, pantry, tier, tierPlan, editTier } = useSheet(props);
+const fondant = computed(() => tier.value.fondant);
+const pressed = computed(() => tier.value.pressed);
+const sheet = computed(() => tierPlan.value.fondant);
+const setFondant = (to: Fondant | null): void => editTier('Fondant', (t) => void (t.fondant = to));
+const setPressed = (to: Pressed | null): void =>
+  editTier('Pressed pieces', (t) => void (t.pressed = to));
+const nuts: Pressed = {
+  name: 'pistachios, chopped',
+  foodId: 'pistachios',
+  gPerCm2: 0.2,
+  cover: 0.7,
+  bandMm: 40,
+  onTop: false,
+  allergens: [],
+};
+const foods = computed(() =>
+  pantry.pantry.foods.map((food) => ({ value: food.id, text: food.name })),
+);
+const chooseFood = (id: string): void => {
+  const food = pantry.pantry.foods.find((row) => row.id === id);
+  if (food && pressed.value) setPressed({ ...pressed.value, foodId: id, name: food.name });
+};
+const text = (mm: number): string => showText(mm, 'size', settings.system);
+const mass = (g: number): string => showText(g, 'bowl', settings.system);
+const editPiping = (label: string, recipe: (jobs: PipingJob[]) => void): void =>
+  store.edit(label, (draft) => recipe(draft.piping));
+const freshId = (): string => `piping-${crypto.randomUUID().slice(0, 8)}`;
+</script>
+
+<template>
+  <div data-test="covers">
+    <h2>Pressed on</h2>
+    <p v-if="!pressed">
+      <button type="button" class="key small" @click="setPressed({ ...nuts })">
+        Press nuts, sprinkles or shavings on
+      </button>
+    </p>
+    <p v-else class="sentence">
+      Press
+      <ChoiceField
+        :model-value="pressed.foodId ?? ''"
+        label="What is pressed on"
+        :options="foods"
+        @update:model-value="chooseFood"
+      />
+      on,
+      <QuantityField
+        :model-value="pressed.gPerCm2 * 100"
+        kind="small"
+        label="Grams to a hand’s breadth square"
+        :min="1"
+        :max="200"
+        @update:model-value="
+          (g) => g !== null && setPressed({ ...pressed!, gPerCm2: Math.max(0.01, g / 100) })
+        "
+      />
+      to 100 cm² where they lie, covering
+      <QuantityField
+        :model-value="pressed.cover"
+        kind="share"
+        label="Share covered"
+        :min="limits.cover.min"
+        :max="1"
+        @update:model-value="(n) => n !== null && setPressed({ ...pressed!, cover: n })"
+      />
+      of
+      <ChoiceField
+        :model-value="pressed.bandMm === null ? 'side' : 'band'"
+        label="Side or band"
+        :options="[
+          { value: 'side', text: 'the whole side' },
+          { value: 'band', text: 'a band at the foot' },
+        ]"
+        @update:model-value="(to) => setPressed({ ...pressed!, bandMm: to === 'side' ? null : 40 })"
+      /><template v-if="pressed.bandMm !== null">
+        ,
+        <QuantityField
+          :model-value="pressed.bandMm"
+          kind="thickness"
+          label="Height of the band"
+          :min="limits.bandMm.min"
+          :max="limits.bandMm.max"
+          @update:model-value="(mm) => mm !== null && setPressed({ ...pressed!, bandMm: mm })"
+        />
+        high</template
+      >
+      <label class="check">
+        <input
+          type="checkbox"
+          :checked="pressed.onTop"
+          @change="setPressed({ ...pressed!, onTop: !pressed!.onTop })"
+        />
+        and the top </label
+      >: <b v-if="tierPlan.pressed">{{ mass(tierPlan.pressed.massG) }}</b>, with
+      {{ tierPlan.pressed ? mass(tierPlan.pressed.atHandG) : '' }} at hand.
+      <button type="button" class="key small quiet" @click="setPressed(null)">
+        leave them off
+      </button>
+    </p>
+
+    <h2>Fondant</h2>
+    <p v-if="!fondant">
+      <button
+        type="button"
+        class="key small"
+        @click="setFondant({ mm: 4, allowanceMm: 15, tint: '' })"
+      >
+        Cover it with rolled fondant
+      </button>
+    </p>
+    <p v-else class="sentence">
+      Rolled
+      <QuantityField
+        :model-value="fondant.mm"
+        kind="fine"
+        label="Thickness of the fondant"
+        :min="limits.fondantMm.min"
+        :max="limits.fondantMm.max"
+        @update:model-value="(mm) => mm !== null && setFondant({ ...fondant!, mm })"
+      />
+      thick, with
+      <QuantityField
+        :model-value="fondant.allowanceMm"
+        kind="thickness"
+        label="Allowance at the foot"
+        :min="0"
+        :max="limits.allowanceMm.max"
+        @update:model-value="(mm) => mm !== null && setFondant({ ...fondant!, allowanceMm: mm })"
+      />
+      all round to trim<template v-if="sheet"
+        >: {{ sheet.sheet.isDisc ? 'a disc' : 'a sheet' }} of
+        <b>{{ text(sheet.sheet.acrossMm) }}</b><template v-if="!sheet.sheet.isDisc">
+          by {{ text(sheet.sheet.deepMm) }}</template
+        >, <b>{{ mass(sheet.rolledG) }}</b> to roll, {{ mass(sheet.trimG) }} of it back as
+        trimmings</template
+      >.
+      <button type="button" class="key small quiet" @click="setFondant(null)">leave it off</button>
+    </p>
+
+    <h2>The board</h2>
+    <p class="sentence">
+      Fondant on the board
+      <QuantityField
+        :model-value="build.boardCoverMm"
+        kind="fine"
+        label="Fondant on the board"
+        :min="0"
+        :max="limits.boardCoverMm.max"
+        @update:model-value="
+          (mm) =>
+            mm !== null &&
+            store.edit('Fondant on the board', (d) => {
+              d.boardCoverMm = mm;
+            })
+        "
+      />
+      thick<template v-if="plan.boardCover"
+        >: a ring of <b>{{ mass(plan.boardCover.massG) }}</b>, and
+        {{ text(plan.boardCover.ribbonMm) }} of ribbon for its edge</template
+      >. {{ plan.strips.count }} strips of paper, {{ text(plan.strips.lengthMm) }} by
+      {{ text(plan.strips.wideMm) }}, keep it clean while it is coated.
+    </p>
+
+    <h2>Piped</h2>
+    <PipingJobs :build="build" @edit="editPiping" />
+    <p>
+      <button
+        v-if="build.piping.length < limits.pipingJobs.max"
+        type="button"
+        class="key small"
+        data-test="add-piping"
+        @click="editPiping('Piping', (jobs) => void jobs.push(newPiping(freshId(), 120)))"
+      >
+        Something to pipe
+      </button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.check {
+  white-space: nowrap;
+}
+h2 {
+  margin-top: 14px;
+}
+</style>

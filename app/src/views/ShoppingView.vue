@@ -1,0 +1,307 @@
+<script setup lang="ts">
+import {
+  showText,
+  writeTable,
+  type Build,
+  type Pantry,
+  type ShoppingPlan,
+  type ShoppingRow,
+} from '@pyrgotect/core';
+import { format, parseISO } from 'date-fns';
+import { computed, onMounted, ref, shallowRef } from 'vue';
+import QuantityField from '../figures/QuantityField.vue';
+import { download } from '../parts/download.ts';
+import TopBar from '../parts/TopBar.vue';
+import { database } from '../storage/database.ts';
+import { usePantry } from '../stores/pantry.ts';
+import { useSettings } from '../stores/settings.ts';
+import { useShelf } from '../stores/shelf.ts';
+import { useAnswer } from '../workers/useAnswer.ts';
+
+/** What to buy for one or several cakes, and when. */
+const pantry = usePantry();
+const settings = useSettings();
+const shelf = useShelf();
+const today = format(new Date(), 'yyyy-MM-dd');
+const chosen = ref<string[] | null>(null);
+const leadDays = ref(2);
+const search = ref('');
+const builds = shallowRef<Build[]>([]);
+onMounted(async () => {
+  await Promise.all([shelf.load(), pantry.load()]);
+  const stored = await database.builds.toArray();
+  builds.value = stored.map((each) => each.build);
+});
+const entries = computed(() => [...shelf.entries].sort((a, b) => order(a) - order(b)));
+const order = (entry: { serveAt: string | null }): number =>
+  entry.serveAt === null ? Infinity : Date.parse(entry.serveAt);
+/** Until something is chosen: every cake that is still to be made and has a date. */
+const wanted = computed<string[]>(
+  () =>
+    chosen.value ??
+    entries.value.filter((e) => e.serveAt && e.serveAt.slice(0, 10) >= today).map((e) => e.id),
+);
+function toggle(id: string): void {
+  chosen.value = wanted.value.includes(id)
+    ? wanted.value.filter((other) => other !== id)
+    : [...wanted.value, id];
+}
+interface Question {
+  builds: Build[];
+  pantry: Pantry;
+  leadDays: number;
+}
+const question = computed<Question | null>(() =>
+  builds.value.length === 0 || wanted.value.length === 0
+    ? null
+    : {
+        builds: builds.value.filter((build) => wanted.value.includes(build.id)),
+        pantry: pantry.pantry,
+        leadDays: leadDays.value,
+      },
+);
+const { answer, current } = useAnswer<Question, ShoppingPlan>(
+  () => question.value,
+  (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays),
+);
+const rows = computed(() => answer.value?.rows.filter((row) => row.needG >= 0.05) ?? []);
+const toBuy = computed(() => rows.value.filter((row) => row.buyG > 0 && row.cost !== 0).length);
+const mass = (g: number): string =>
+  showText(g, g < 20 ? 'fineMass' : g < 100 ? 'small' : 'bowl', settings.system);
+const money = (value: number | null): string =>
+  value === null ? 'no price' : showText(value, 'money', settings.system);
+const day = (iso: string | null): string => (iso ? format(parseISO(iso), 'EEE d MMM') : '');
+const packsText = (row: ShoppingRow): string => {
+  if (row.cost === 0 && row.packs === null) return 'from the tap';
+  if (row.buyG <= 0) return 'in stock';
+  if (row.packs !== null && row.packG !== null)
+    return `${row.packs} × ${mass(row.packG)}${row.pieces !== null ? ` (${row.pieces} of them)` : ''}`;
+  return row.pieces !== null ? `${row.pieces} of them` : mass(row.buyG);
+};
+const whenText = (row: ShoppingRow): string => {
+  if (row.buyG <= 0 || row.by === null) return '';
+  if (row.from === null) return `by ${day(row.by)}`;
+  const from = row.from < today ? 'now' : day(row.from);
+  return row.twice ? `${from}, and fresh for the later cakes` : `${from} to ${day(row.by)}`;
+};
+const headers = [
+  { title: 'ingredient', key: 'name' },
+  { title: 'needed', key: 'needG', align: 'end' as const },
+  { title: 'in stock', key: 'stockG', align: 'end' as const },
+  { title: 'buy', key: 'buyG', align: 'end' as const },
+  { title: 'when', key: 'from' },
+  { title: 'cost', key: 'cost', align: 'end' as const },
+];
+const title = computed(() => {
+  if (wanted.value.length === 0) return 'No cake is chosen';
+  if (!answer.value) return 'Working it out …';
+  const cakes = `${answer.value.builds.length} ${answer.value.builds.length === 1 ? 'cake' : 'cakes'}`;
+  return `${toBuy.value} things to buy for ${cakes}, about ${money(answer.value.cost)}`;
+});
+function save(): void {
+  if (!answer.value) return;
+  download(
+    'shopping.csv',
+    writeTable(
+      ['ingredient', 'needed g', 'in stock g', 'buy g', 'packs', 'from', 'by', 'cost', 'for'],
+      rows.value.map((row) => [
+        row.name,
+        Math.round(row.needG * 10) / 10,
+        Math.round(row.stockG * 10) / 10,
+        Math.round(row.buyG * 10) / 10,
+        row.packs,
+        row.from,
+        row.by,
+        row.cost === null ? null : Number(row.cost.toFixed(2)),
+        row.builds.map((build) => build.name).join(' | '),
+      ]),
+    ),
+    'text/csv',
+  );
+}
+</script>
+
+<template>
+  <div class="shopping">
+    <TopBar here="shopping">
+      <button type="button" class="key" :disabled="!answer" data-test="save-list" @click="save">
+        Save as a table
+      </button>
+    </TopBar>
+    <main>
+      <aside>
+        <h2>Cakes</h2>
+        <label v-for="entry in entries" :key="entry.id" class="cake">
+          <input type="checkbox" :checked="wanted.includes(entry.id)" @change="toggle(entry.id)" />
+          <span
+            >{{ entry.name }}
+            <small>{{ entry.serveAt ? day(entry.serveAt.slice(0, 10)) : 'without a date' }}</small>
+          </span>
+        </label>
+        <p v-if="shelf.loaded && entries.length === 0" class="soft">The shelf is empty.</p>
+        <p class="lead">
+          Work on a cake begins
+          <QuantityField
+            :model-value="leadDays"
+            kind="count"
+            label="Days before it is served"
+            :min="0"
+            :max="30"
+            @update:model-value="(n) => n !== null && (leadDays = n)"
+          />
+          days before it is served.
+        </p>
+      </aside>
+      <section>
+        <h1 data-test="shopping-title" :class="{ old: !current }">{{ title }}</h1>
+        <p v-if="wanted.length === 0" class="lead">
+          Choose the cakes to shop for. Those with a date that is still to come are chosen by
+          themselves.
+        </p>
+        <template v-else-if="answer">
+          <p v-if="answer.unpriced.length > 0" class="lead">
+            Without a price: {{ answer.unpriced.join(', ') }}. Packs and prices are in the pantry,
+            under Ingredients; those it starts with are made up.
+          </p>
+          <input
+            v-model="search"
+            type="search"
+            class="find"
+            placeholder="Find on the list"
+            aria-label="Find on the list"
+          />
+          <v-data-table
+            class="table"
+            density="compact"
+            :headers="headers"
+            :items="rows"
+            :search="search"
+            :filter-keys="['name']"
+            item-value="key"
+            :items-per-page="100"
+            :hide-default-footer="rows.length <= 100"
+          >
+            <template #item="{ item }">
+              <tr>
+                <td>
+                  <b>{{ item.name }}</b>
+                  <small v-if="item.builds.length < answer.builds.length">{{
+                    item.builds.map((build) => build.name).join(', ')
+                  }}</small>
+                </td>
+                <td class="end">{{ mass(item.needG) }}</td>
+                <td class="end">{{ item.stockG > 0 ? mass(item.stockG) : '' }}</td>
+                <td class="end">{{ packsText(item) }}</td>
+                <td>{{ whenText(item) }}</td>
+                <td class="end">{{ money(item.cost) }}</td>
+              </tr>
+            </template>
+          </v-data-table>
+          <h2>On the labels</h2>
+          <table class="labels">
+            <tbody>
+              <tr v-for="build in answer.builds" :key="build.id">
+                <td>
+                  <router-link :to="`/build/${build.id}/coat`">{{ build.name }}</router-link>
+                  <small v-if="build.cost !== null"
+                    >{{ money(build.cost)
+                    }}<template v-if="build.perServing !== null"
+                      >, {{ money(build.perServing) }} a serving</template
+                    >, work included</small
+                  >
+                </td>
+                <td v-if="build.problem" class="problem">{{ build.problem }}</td>
+                <td v-else>
+                  holds {{ build.allergens.join(', ') || 'none that are tracked'
+                  }}<template v-if="build.mayContain.length > 0"
+                    >; may contain traces of {{ build.mayContain.join(', ') }}</template
+                  >
+                </td>
+              </tr>
+            </tbody>
+          </table>
+        </template>
+      </section>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.shopping {
+  height: 100dvh;
+  display: flex;
+  flex-direction: column;
+  background: var(--milk);
+}
+main {
+  flex: 1;
+  overflow: hidden;
+  display: grid;
+  grid-template-columns: 250px 1fr;
+}
+aside {
+  border-right: 2px solid var(--ink);
+  padding: 18px 16px;
+  overflow: auto;
+}
+section {
+  padding: 18px 28px;
+  overflow: auto;
+}
+.cake {
+  display: flex;
+  gap: 8px;
+  padding: 5px 0;
+  align-items: baseline;
+}
+small {
+  display: block;
+  color: var(--soft);
+  font-weight: 400;
+}
+.find {
+  font: inherit;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  border-bottom: 1.5px solid var(--soft);
+  padding: 5px 2px;
+  width: 260px;
+}
+.table {
+  background: transparent;
+  color: inherit;
+}
+td {
+  border-top: 1px solid var(--line);
+  padding: 5px 14px 5px 0 !important;
+}
+.table td {
+  padding: 5px 14px !important;
+}
+.end {
+  text-align: right;
+  white-space: nowrap;
+  font-variant-numeric: tabular-nums;
+}
+.labels {
+  border-collapse: collapse;
+  font-size: 14.5px;
+}
+.problem {
+  color: var(--stop);
+}
+.old {
+  opacity: 0.6;
+}
+@media (max-width: 900px) {
+  main {
+    grid-template-columns: 1fr;
+    overflow: auto;
+  }
+  aside {
+    border-right: 0;
+    border-bottom: 2px solid var(--ink);
+  }
+}
+</style>

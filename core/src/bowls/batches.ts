@@ -1,0 +1,97 @@
+import type { BatchBy } from '../build/types.ts';
+import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
+import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
+
+/** Smallest multiple of 5 g that is not less. */
+const upToFive = (g: number): number => Math.ceil(g / 5 - 1e-9) * 5;
+
+/** One recipe made in one or several equal mixings, and the bowls it is divided into. Masses in g. */
+export interface Batch {
+  id: string;
+  spreadId: string;
+  name: string;
+  bowlIds: string[];
+  needG: number;
+  mixes: number;
+  eachMixG: number;
+  makeG: number;
+  /** Most that one mixing gives, and what limits it; null where it is made by hand. */
+  largestMixG: number | null;
+  limit: 'mixer' | 'pan' | null;
+  /** Less than the whisk reaches at the bottom of the bowl, g; null where there is no mixer. */
+  smallestMixG: number | null;
+  recipe: ScaledRecipe;
+  /** Recipes among its ingredients, to be made before it. */
+  parts: ScaledRecipe[];
+}
+
+/** Liquid that a whisk still reaches, over the mixer's bowl (data appendix). */
+const smallestShare = 0.08;
+
+/** Most of a spread that mixer or pan gives at once, g. */
+export function largestMix(
+  spread: Spread,
+  kitchen: Kitchen,
+): { g: number; limit: 'mixer' | 'pan' } | null {
+  const { mixerShare, panShare, densityGPerMl } = spread;
+  const mixer = mixerShare === null ? Infinity : kitchen.mixerMl * mixerShare * densityGPerMl;
+  const pan = panShare === null ? Infinity : kitchen.panMl * panShare * densityGPerMl;
+  const g = Math.min(mixer, pan);
+  return Number.isFinite(g) ? { g, limit: mixer <= pan ? 'mixer' : 'pan' } : null;
+}
+
+/**
+ * Equal mixings for so many grams: as few as mixer or pan allow, each scaled to 5 g, or in halves or
+ * wholes of the recipe where those fit.
+ */
+export function planMixes(
+  needG: number,
+  yieldG: number,
+  largestG: number | null,
+  by: BatchBy,
+): { mixes: number; eachMixG: number } {
+  const most = largestG ?? Infinity;
+  const mixes = Math.max(1, Math.ceil(needG / most - 1e-9));
+  const unit = by === 'half recipes' ? yieldG / 2 : by === 'whole recipes' ? yieldG : null;
+  if (unit !== null && unit <= most + 1e-9) {
+    for (let n = mixes; n <= 4 * mixes; n++) {
+      const each = Math.ceil(needG / n / unit - 1e-9) * unit;
+      if (each <= most + 1e-9) return { mixes: n, eachMixG: each };
+    }
+  }
+  return { mixes, eachMixG: upToFive(needG / mixes) };
+}
+
+/** The batch of a recipe that serves these bowls. */
+export function planBatch(
+  id: string,
+  bowls: readonly { id: string; safeG: number }[],
+  spread: Spread,
+  recipe: Recipe,
+  recipes: readonly Recipe[],
+  kitchen: Kitchen,
+  by: BatchBy,
+): Batch {
+  const needG = bowls.reduce((sum, bowl) => sum + bowl.safeG, 0);
+  const largest = largestMix(spread, kitchen);
+  const { mixes, eachMixG } = planMixes(needG, recipe.yieldG, largest?.g ?? null, by);
+  const scaled = scaleRecipe(recipe, eachMixG);
+  return {
+    id,
+    spreadId: spread.id,
+    name: spread.name,
+    bowlIds: bowls.map((bowl) => bowl.id),
+    needG,
+    mixes,
+    eachMixG,
+    makeG: mixes * eachMixG,
+    largestMixG: largest?.g ?? null,
+    limit: largest?.limit ?? null,
+    smallestMixG: spread.mixerShare === null ? null : kitchen.mixerMl * smallestShare,
+    recipe: scaled,
+    parts: scaled.ingredients.flatMap((line) => {
+      const part = recipes.find((row) => row.id === line.recipeId);
+      return part ? [scaleRecipe(part, upToFive(line.massG * mixes))] : [];
+    }),
+  };
+}

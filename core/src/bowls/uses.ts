@@ -1,0 +1,205 @@
+import { pipingSpreadId } from '../build/edit.ts';
+import type { Build } from '../build/types.ts';
+import type { CoatPlan, CoatShare } from '../coat/coat.ts';
+import type { GapPlan } from '../fill/gaps.ts';
+import type { OtherPlan } from '../others/other-layers.ts';
+import type { Kitchen, Spread } from '../pantry/types.ts';
+
+export type UseKind = 'dab' | 'dam' | 'gap' | 'crumb' | 'coat' | 'piping' | 'reserve';
+export type LossKind = 'scrapings' | 'bags' | 'tools';
+
+/** One share of a bowl, in working order. Mass in g, volume in mL. */
+export interface BowlUse {
+  kind: UseKind;
+  label: string;
+  massG: number;
+  ml: number;
+  /** Part of the section it goes to. */
+  part: string | null;
+  figure: string | null;
+  /** One turn of the piping bag round it, mm; null where it is not piped round. */
+  roundMm: number | null;
+}
+
+/** What one tier takes from the bowls. */
+export interface TierNeeds {
+  tierId: string;
+  tierName: string;
+  /** Frosting of dab and dams. */
+  innerSpreadId: string;
+  dabG: number;
+  /** Once round its outline, mm. */
+  roundMm: number;
+  gaps: GapPlan[];
+  coat: CoatPlan;
+  others: OtherPlan[];
+  centre: { spreadId: string; fillG: number } | null;
+}
+
+/** A bowl is of one frosting and one colour, and of one kind of use where that stands apart. */
+export interface BowlKey {
+  spreadId: string;
+  tint: string;
+  apart: UseKind | null;
+}
+
+/** What goes into one bowl, before losses. */
+export interface Drawn extends BowlKey {
+  id: string;
+  uses: BowlUse[];
+  bags: number;
+}
+
+/** A bowl's name in figures and steps: "meringue", "meringue~deep-blue". */
+export const bowlId = ({ spreadId, tint, apart }: BowlKey): string =>
+  [
+    spreadId,
+    tint
+      .trim()
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, '-')
+      .replace(/^-|-$/g, ''),
+    ...(apart ? [apart] : []),
+  ]
+    .join('~')
+    .replace(/~$/, '');
+
+/** How a build names a kind of use that stands apart. */
+export const apartKey = (spreadId: string, tint: string, kind: UseKind): string =>
+  `${bowlId({ spreadId, tint, apart: null })}~/${kind}`;
+
+const shareLabel = ({ where, band, tint }: CoatShare, bands: number): string => {
+  if (where === 'top') return 'coat on top';
+  if (band === null) return bands === 0 ? 'coat on the side' : 'coat';
+  return `band ${band + 1} from below${tint ? `, ${tint}` : ''}`;
+};
+
+/** Less than this is no use of a bowl, g. */
+const leastG = 1e-4;
+
+/** Shares of every bowl in the order they are used, tier by tier. */
+export function gatherUses(
+  build: Build,
+  tiers: readonly TierNeeds[],
+  spreadOf: (id: string) => Spread,
+  kitchen: Kitchen,
+): Drawn[] {
+  const bowls = new Map<string, Drawn>();
+  const bowl = (spreadId: string, tint: string, kind: UseKind): Drawn => {
+    const apart = build.apart.includes(apartKey(spreadId, tint, kind)) ? kind : null;
+    const id = bowlId({ spreadId, tint, apart });
+    let found = bowls.get(id);
+    if (!found) bowls.set(id, (found = { id, spreadId, tint, apart, uses: [], bags: 0 }));
+    return found;
+  };
+  const several = tiers.length > 1;
+  for (const tier of tiers) {
+    const use = (
+      spreadId: string,
+      tint: string,
+      kind: UseKind,
+      label: string,
+      massG: number,
+      part: string,
+      roundMm: number | null,
+      hasFigure = true,
+    ): void => {
+      if (massG < leastG) return;
+      bowl(spreadId, tint, kind).uses.push({
+        kind,
+        label: several ? `${label}, ${tier.tierName}` : label,
+        massG,
+        ml: massG / spreadOf(spreadId).densityGPerMl,
+        part: `${tier.tierId}/${part}`,
+        figure: hasFigure ? `${tier.tierId}/${part}` : null,
+        roundMm,
+      });
+    };
+    const { roundMm, innerSpreadId, coat } = tier;
+    const spiral = roundMm / 2;
+    use(innerSpreadId, '', 'dab', 'dab under the first layer', tier.dabG, 'dab', null, false);
+    for (const gap of tier.gaps) {
+      const layer = `layer ${gap.index + 1}`;
+      const part = `gap/${gap.index}`;
+      use(innerSpreadId, '', 'dam', `dam on ${layer}`, gap.damG, `${part}/dam`, roundMm);
+      use(gap.spreadId, '', 'gap', `on ${layer}`, gap.fillingG, `${part}/filling`, spiral);
+      if (gap.drizzleSpreadId !== null)
+        use(gap.drizzleSpreadId, '', 'gap', `run over ${layer}`, gap.drizzleG, part, null, false);
+    }
+    for (const pile of tier.others)
+      if (pile.betweenSpreadId !== null)
+        use(
+          pile.betweenSpreadId,
+          '',
+          'gap',
+          `between the ${pile.count} pieces of layer ${pile.index + 1}`,
+          pile.betweenG,
+          `layer/${pile.index}`,
+          null,
+          false,
+        );
+    if (tier.centre)
+      use(tier.centre.spreadId, '', 'gap', 'hidden centre', tier.centre.fillG, 'centre', null);
+    if (tier.gaps.some((gap) => gap.damG > 0)) bowl(innerSpreadId, '', 'dam').bags += 1;
+    use(coat.crumbSpreadId, coat.crumbTint, 'crumb', 'crumb coat', coat.crumbG, 'crumb', roundMm);
+    const bands = coat.shares.filter((share) => share.band !== null).length;
+    const single = coat.shares.every(
+      (s) => s.spreadId === coat.shares[0]!.spreadId && s.tint === coat.shares[0]!.tint,
+    );
+    if (single && coat.shares[0])
+      use(
+        coat.shares[0].spreadId,
+        coat.shares[0].tint,
+        'coat',
+        'coat',
+        coat.coatG,
+        'coat',
+        roundMm,
+      );
+    else
+      for (const share of coat.shares)
+        use(
+          share.spreadId,
+          share.tint,
+          'coat',
+          shareLabel(share, bands),
+          share.massG,
+          'coat',
+          roundMm,
+          false,
+        );
+  }
+  for (const job of build.piping) {
+    if (job.massG < leastG) continue;
+    const spreadId = pipingSpreadId(build, job);
+    const own = bowl(spreadId, job.tint, 'piping');
+    own.uses.push({
+      kind: 'piping',
+      label: job.name,
+      massG: job.massG,
+      ml: job.massG / spreadOf(spreadId).densityGPerMl,
+      part: null,
+      figure: null,
+      roundMm: null,
+    });
+    own.bags += Math.ceil(job.massG / kitchen.bagG);
+  }
+  for (const drawn of bowls.values()) {
+    const coats = drawn.uses.filter((u) => u.kind === 'crumb' || u.kind === 'coat');
+    const massG = sumG(coats) * build.reserveShare;
+    if (massG > leastG)
+      drawn.uses.push({
+        kind: 'reserve',
+        label: 'patching',
+        massG,
+        ml: massG / spreadOf(drawn.spreadId).densityGPerMl,
+        part: null,
+        figure: null,
+        roundMm: null,
+      });
+  }
+  return [...bowls.values()].filter((drawn) => drawn.uses.length > 0);
+}
+
+export const sumG = (parts: readonly { massG: number }[]): number =>
+  parts.reduce((total, part) => total + part.massG, 0);

@@ -1,0 +1,75 @@
+import type { Build } from '../build/types.ts';
+import { stressAt } from '../fill/squeeze.ts';
+import type { Pantry, Spread } from '../pantry/types.ts';
+import { phrase } from '../units/phrase.ts';
+import type { Caution } from '../working/cautions.ts';
+import { thicknessOf } from './thickness.ts';
+
+const gravity = 9.81;
+
+/**
+ * Thickest coat that stays on an upright side at a temperature, mm: its yield stress over rho·g
+ * (model section 15).
+ */
+export const holdsOnSideMm = (spread: Spread, tempC: number): number =>
+  stressAt(spread.stress21Pa, spread.stress4Pa, tempC) / (spread.densityGPerMl * gravity);
+
+/** Yield stress of a spread of which a coat of `mm` is the thickest that stays on a side, Pa. */
+export const stressFromSlideMm = (mm: number, densityGPerMl: number): number =>
+  mm * densityGPerMl * gravity;
+
+/** Frostings that stay on a side at `mm` and `tempC`, the stiffest first. */
+export const holdInstead = (spreads: readonly Spread[], mm: number, tempC: number): Spread[] =>
+  spreads
+    .filter((spread) => spread.canCoat && holdsOnSideMm(spread, tempC) >= mm)
+    .sort((a, b) => holdsOnSideMm(b, tempC) - holdsOnSideMm(a, tempC));
+
+/** Which rooms a build meets, C: where it is coated, and where it stands. */
+export const roomsOf = (
+  build: Build,
+  kitchenC: number,
+): { name: string; where: 'kitchen' | 'venue'; tempC: number }[] => [
+  { name: 'the kitchen', where: 'kitchen', tempC: build.brief.kitchenC ?? kitchenC },
+  ...(build.brief.venueC === null
+    ? []
+    : [
+        {
+          name: build.brief.place || 'where it is served',
+          where: 'venue' as const,
+          tempC: build.brief.venueC,
+        },
+      ]),
+];
+
+/** A coat that slides off in one of its rooms, with how thick it could be and what would hold. */
+export function warnOfWarmth(build: Build, pantry: Pantry, cautions: Caution[]): void {
+  for (const tier of build.tiers) {
+    const t = thicknessOf(tier);
+    const peak = tier.coat.style === 'combed' ? (tier.coat.comb?.peakMm ?? t.sideMm) : t.sideMm;
+    const thick = t.crumbMm * (t.cover < 1 ? t.cover : 1) + peak;
+    const spread = pantry.spreads.find((row) => row.id === tier.coat.spreadId);
+    if (!spread || thick <= 0) continue;
+    for (const room of roomsOf(build, pantry.kitchen.roomC)) {
+      const holds = holdsOnSideMm(spread, room.tempC);
+      if (holds >= thick) continue;
+      const others = holdInstead(pantry.spreads, thick, room.tempC)
+        .filter((row) => row.id !== spread.id)
+        .slice(0, 2)
+        .map((row) => row.name.toLowerCase());
+      cautions.push({
+        id: `${tier.id}/warm/${room.where}`,
+        severity: 'mind',
+        stage: 'coat',
+        part: `${tier.id}/coat`,
+        title: phrase(
+          `{thick} of ${spread.name.toLowerCase()} slides off an upright side at {temp}, in ${room.name}.`,
+          { thick: [thick, 'thickness'], temp: [room.tempC, 'temperature'] },
+        ),
+        todo: phrase(
+          `At that warmth it holds {holds}${others.length > 0 ? `; ${others.join(' or ')} would stay` : ''}. Or keep it cold until it is cut. An estimate from its stiffness.`,
+          { holds: [holds, 'fine'] },
+        ),
+      });
+    }
+  }
+}

@@ -1,0 +1,355 @@
+import type { Allergen, Food, Trait } from '../types.ts';
+
+/** Shares of water, fat, sugar and salt. */
+type Made = [water: number, fat: number, sugar: number, salt?: number];
+
+interface More {
+  aliases?: string[];
+  /** Grams to a cup of 237 mL: spooned, and sifted or scooped where that differs. */
+  cup?: number | [spooned: number, sifted: number, scooped: number];
+  piece?: number;
+  boughtAs?: string;
+  allergens?: Allergen[];
+  may?: Allergen[];
+  traits?: Trait[];
+  keeps?: number;
+}
+
+function food(
+  id: string,
+  name: string,
+  [waterShare, fatShare, sugarShare, saltShare = 0]: Made,
+  [packG, price]: [packG: number | null, price: number | null],
+  more: More = {},
+): Food {
+  const [cupG, cupSiftedG, cupScoopedG] = Array.isArray(more.cup)
+    ? more.cup
+    : [more.cup ?? null, null, null];
+  return {
+    id,
+    name,
+    source: 'estimate',
+    ranges: {},
+    aliases: more.aliases ?? [],
+    cupG,
+    cupSiftedG,
+    cupScoopedG,
+    pieceG: more.piece ?? null,
+    boughtAs: more.boughtAs ?? null,
+    waterShare,
+    fatShare,
+    sugarShare,
+    saltShare,
+    allergens: more.allergens ?? [],
+    mayContain: more.may ?? [],
+    traits: more.traits ?? [],
+    packG,
+    price,
+    stockG: 0,
+    keepsDays: more.keeps ?? null,
+  };
+}
+
+const gluten: More = { allergens: ['gluten cereals'] };
+const milk: More = { allergens: ['milk'], traits: ['animal'] };
+const nuts: More = { allergens: ['tree nuts'], may: ['peanuts', 'sesame'] };
+const egg: More = { allergens: ['eggs'], traits: ['animal'], keeps: 21 };
+
+/**
+ * Ingredients a kitchen starts with: cup weights of the data appendix, composition rounded from
+ * textbooks, prices made up so that costs can be compared until they are replaced by one's own.
+ */
+export const startingFoods: Food[] = [
+  food('plain-flour', 'plain flour', [0.14, 0.01, 0], [1500, 1.6], {
+    ...gluten,
+    cup: [125, 110, 140],
+    aliases: ['all-purpose flour', 'flour', 'white flour', 'wheat flour'],
+  }),
+  food('self-raising-flour', 'self-raising flour', [0.14, 0.01, 0, 0.01], [1500, 1.8], {
+    ...gluten,
+    cup: [125, 110, 140],
+    aliases: ['self-rising flour', 'self raising flour'],
+    traits: ['leaven'],
+  }),
+  food('wholemeal-flour', 'wholemeal flour', [0.14, 0.02, 0], [1500, 1.9], {
+    ...gluten,
+    cup: [125, 110, 140],
+    aliases: ['whole wheat flour'],
+  }),
+  food('cake-flour', 'cake flour', [0.14, 0.01, 0], [1000, 1.9], { ...gluten, cup: 115 }),
+  food('gluten-free-flour', 'gluten-free flour mix', [0.12, 0.01, 0], [1000, 3.2], {
+    cup: 125,
+    may: ['soy', 'lupin'],
+    aliases: ['gluten free flour'],
+  }),
+  food('cornflour', 'cornflour', [0.12, 0, 0], [500, 1.7], { cup: 125, aliases: ['cornstarch'] }),
+  food('potato-starch', 'potato starch', [0.15, 0, 0], [400, 1.9], { cup: 160 }),
+  food('caster-sugar', 'caster sugar', [0, 0, 1], [1000, 1.5], {
+    cup: 200,
+    aliases: ['sugar', 'white sugar', 'granulated sugar', 'superfine sugar'],
+  }),
+  food('icing-sugar', 'icing sugar', [0, 0, 0.98], [500, 1.4], {
+    cup: [120, 100, 130],
+    aliases: ['powdered sugar', 'confectioners sugar'],
+  }),
+  food('brown-sugar', 'soft brown sugar', [0.02, 0, 0.95], [500, 1.7], {
+    cup: 213,
+    aliases: ['brown sugar', 'light brown sugar', 'packed brown sugar'],
+  }),
+  food('dark-brown-sugar', 'dark brown sugar', [0.02, 0, 0.95], [500, 1.8], { cup: 213 }),
+  food('honey', 'honey', [0.18, 0, 0.8], [500, 5.5], { cup: 340, traits: ['animal'] }),
+  food('glucose', 'glucose syrup', [0.2, 0, 0.8], [500, 4.2], {
+    cup: 330,
+    aliases: ['syrup', 'corn syrup', 'golden syrup'],
+  }),
+  food('cocoa', 'cocoa', [0.03, 0.21, 0.01], [250, 3.4], {
+    cup: 85,
+    aliases: ['cocoa powder', 'unsweetened cocoa'],
+  }),
+  food('butter', 'butter, unsalted', [0.16, 0.82, 0.01], [250, 2.6], {
+    ...milk,
+    cup: 227,
+    keeps: 40,
+    aliases: ['butter', 'unsalted butter'],
+  }),
+  food('salted-butter', 'butter, salted', [0.16, 0.81, 0.01, 0.015], [250, 2.6], {
+    ...milk,
+    cup: 227,
+    keeps: 40,
+    aliases: ['salted butter'],
+  }),
+  food('plant-block', 'plant fat block', [0.22, 0.75, 0, 0.008], [250, 2.4], {
+    cup: 227,
+    keeps: 60,
+    may: ['soy'],
+    aliases: ['vegan butter', 'margarine', 'baking block'],
+  }),
+  food('vegetable-shortening', 'vegetable shortening', [0, 1, 0], [250, 2.2], {
+    cup: 190,
+    aliases: ['shortening', 'white vegetable fat'],
+  }),
+  food('sunflower-oil', 'sunflower oil', [0, 1, 0], [1000, 2.9], {
+    cup: 218,
+    aliases: ['oil', 'vegetable oil', 'neutral oil'],
+  }),
+  food('milk', 'milk', [0.875, 0.035, 0.05], [1000, 1.3], {
+    ...milk,
+    cup: 245,
+    keeps: 6,
+    aliases: ['whole milk'],
+  }),
+  food('oat-drink', 'oat drink', [0.89, 0.03, 0.04], [1000, 1.9], {
+    ...gluten,
+    cup: 245,
+    keeps: 6,
+    aliases: ['oat milk', 'plant milk'],
+  }),
+  food('soy-drink', 'soy drink', [0.91, 0.02, 0.02], [1000, 1.8], {
+    allergens: ['soy'],
+    cup: 245,
+    keeps: 6,
+    aliases: ['soy milk'],
+  }),
+  food('buttermilk', 'buttermilk', [0.9, 0.01, 0.05], [500, 1.2], {
+    ...milk,
+    cup: 245,
+    keeps: 8,
+  }),
+  food('yogurt', 'plain yogurt', [0.86, 0.035, 0.05], [500, 1.4], {
+    ...milk,
+    cup: 240,
+    keeps: 10,
+    aliases: ['yogurt', 'yoghurt'],
+  }),
+  food('soured-cream', 'soured cream', [0.73, 0.2, 0.03], [200, 1.1], {
+    ...milk,
+    cup: 240,
+    keeps: 10,
+    aliases: ['sour cream'],
+  }),
+  food('whipping-cream', 'whipping cream 35 %', [0.59, 0.35, 0.03], [500, 2.9], {
+    ...milk,
+    cup: 238,
+    keeps: 6,
+    aliases: ['whipping cream', 'heavy cream', 'cream'],
+  }),
+  food('single-cream', 'single cream 18 %', [0.75, 0.18, 0.04], [250, 1.2], {
+    ...milk,
+    cup: 238,
+    keeps: 6,
+    aliases: ['single cream'],
+  }),
+  food('double-cream', 'double cream 48 %', [0.47, 0.48, 0.02], [300, 2.1], {
+    ...milk,
+    cup: 238,
+    keeps: 6,
+    aliases: ['double cream'],
+  }),
+  food('coconut-cream', 'coconut cream', [0.72, 0.22, 0.03], [400, 2.3], {
+    cup: 238,
+    aliases: ['coconut milk, full fat'],
+  }),
+  food('cream-cheese', 'cream cheese', [0.55, 0.34, 0.03, 0.008], [200, 1.9], {
+    ...milk,
+    cup: 230,
+    keeps: 14,
+    aliases: ['soft cheese'],
+  }),
+  food('mascarpone', 'mascarpone', [0.48, 0.44, 0.04], [250, 2.5], {
+    ...milk,
+    cup: 230,
+    keeps: 12,
+  }),
+  food('eggs', 'eggs, medium, shelled', [0.76, 0.1, 0.01], [300, 2.4], {
+    ...egg,
+    piece: 50,
+    cup: 243,
+    aliases: ['egg', 'eggs', 'medium eggs', 'large eggs', 'large egg', 'whole eggs'],
+  }),
+  food('egg-whites', 'egg whites', [0.88, 0, 0.01], [null, null], {
+    ...egg,
+    piece: 33,
+    boughtAs: 'eggs',
+    aliases: ['egg white'],
+  }),
+  food('egg-yolks', 'egg yolks', [0.5, 0.3, 0.01], [null, null], {
+    ...egg,
+    piece: 17,
+    boughtAs: 'eggs',
+    aliases: ['egg yolk', 'yolks'],
+  }),
+  food('aquafaba', 'chickpea water', [0.92, 0, 0.01], [240, 0.9], {
+    cup: 240,
+    keeps: 4,
+    aliases: ['aquafaba'],
+  }),
+  food('dark-chocolate', 'dark chocolate 55 %', [0.01, 0.34, 0.45], [1000, 14], {
+    allergens: ['soy', 'milk'],
+    may: ['tree nuts'],
+    traits: ['animal'],
+    cup: 170,
+    aliases: ['dark chocolate', 'semisweet chocolate', 'chocolate'],
+  }),
+  food('dark-chocolate-70', 'dark chocolate 70 %, no milk', [0.01, 0.41, 0.3], [1000, 17], {
+    allergens: ['soy'],
+    may: ['milk', 'tree nuts'],
+    cup: 170,
+    aliases: ['bittersweet chocolate'],
+  }),
+  food('milk-chocolate', 'milk chocolate', [0.01, 0.33, 0.46], [1000, 13], {
+    allergens: ['milk', 'soy'],
+    may: ['tree nuts'],
+    traits: ['animal'],
+    cup: 170,
+  }),
+  food('white-chocolate', 'white chocolate', [0.01, 0.36, 0.5], [1000, 14], {
+    allergens: ['milk', 'soy'],
+    may: ['tree nuts'],
+    traits: ['animal'],
+    cup: 170,
+  }),
+  food('chocolate-chips', 'chocolate chips', [0.01, 0.3, 0.5], [250, 2.6], {
+    allergens: ['soy'],
+    may: ['milk', 'tree nuts'],
+    cup: 170,
+  }),
+  food('baking-powder', 'baking powder', [0.05, 0, 0, 0.2], [150, 1.2], {
+    cup: 216,
+    traits: ['leaven'],
+  }),
+  food('baking-soda', 'baking soda', [0, 0, 0, 0.3], [200, 1], {
+    cup: 240,
+    traits: ['leaven'],
+    aliases: ['bicarbonate of soda', 'soda'],
+  }),
+  food('salt', 'fine salt', [0, 0, 0, 1], [500, 0.7], { cup: 288, aliases: ['salt', 'sea salt'] }),
+  food('vanilla', 'vanilla extract', [0.5, 0, 0.2], [100, 7.5], {
+    cup: 192,
+    traits: ['alcohol'],
+    aliases: ['vanilla'],
+  }),
+  food('gelatine', 'gelatine powder', [0.12, 0, 0], [100, 4.5], {
+    cup: 192,
+    traits: ['gelatine', 'slaughtered'],
+    aliases: ['gelatine', 'gelatin', 'powdered gelatine'],
+  }),
+  food('agar', 'agar powder', [0.12, 0, 0], [50, 4.8], { cup: 144, aliases: ['agar'] }),
+  food('mixed-spice', 'mixed spice', [0.08, 0.08, 0.02], [50, 1.8], {
+    cup: 100,
+    aliases: ['spice', 'cinnamon'],
+  }),
+  food('walnuts', 'walnuts, chopped', [0.04, 0.65, 0.03], [250, 4.2], {
+    ...nuts,
+    cup: 115,
+    aliases: ['walnuts', 'chopped walnuts', 'chopped nuts', 'nuts'],
+  }),
+  food('ground-walnuts', 'ground walnuts', [0.04, 0.65, 0.03], [250, 4.4], { ...nuts, cup: 100 }),
+  food('ground-almonds', 'ground almonds', [0.05, 0.5, 0.04], [250, 3.6], {
+    ...nuts,
+    cup: 100,
+    aliases: ['almond flour', 'almond meal'],
+  }),
+  food('hazelnuts', 'hazelnuts, roasted', [0.03, 0.62, 0.04], [250, 4.5], {
+    ...nuts,
+    cup: 135,
+    aliases: ['hazelnuts'],
+  }),
+  food('pistachios', 'pistachios, chopped', [0.04, 0.45, 0.08], [200, 6.8], {
+    ...nuts,
+    cup: 120,
+    aliases: ['pistachios'],
+  }),
+  food('peanut-butter', 'peanut butter', [0.02, 0.5, 0.08, 0.01], [350, 2.7], {
+    allergens: ['peanuts'],
+    may: ['tree nuts'],
+    cup: 255,
+  }),
+  food('coconut', 'desiccated coconut', [0.03, 0.62, 0.06], [200, 1.9], {
+    cup: 85,
+    aliases: ['coconut', 'shredded coconut'],
+  }),
+  food('oats', 'rolled oats', [0.1, 0.07, 0.01], [500, 1.3], {
+    ...gluten,
+    cup: 90,
+    aliases: ['oats'],
+  }),
+  food('raisins', 'raisins', [0.16, 0, 0.65], [500, 2.6], { cup: 150 }),
+  food('dried-fruit', 'mixed dried fruit', [0.17, 0, 0.63], [500, 2.8], {
+    allergens: ['sulphites'],
+    cup: 150,
+  }),
+  food('carrot', 'grated carrot', [0.88, 0, 0.05], [1000, 1.4], {
+    cup: 110,
+    keeps: 10,
+    aliases: ['carrots', 'carrot', 'grated carrots'],
+  }),
+  food('banana', 'banana, mashed', [0.75, 0, 0.15], [1000, 1.8], {
+    cup: 225,
+    keeps: 4,
+    aliases: ['banana', 'mashed banana'],
+  }),
+  food('raspberries', 'raspberries', [0.86, 0, 0.05], [250, 3.2], { cup: 125, keeps: 2 }),
+  food('strawberries', 'strawberries', [0.91, 0, 0.06], [400, 3], { cup: 150, keeps: 2 }),
+  food('blackcurrants', 'blackcurrants', [0.82, 0, 0.08], [500, 3.8], { cup: 112 }),
+  food('figs', 'fresh figs', [0.79, 0, 0.16], [300, 3.6], { cup: 150, keeps: 2, piece: 45 }),
+  food('dried-figs', 'dried figs, chopped', [0.3, 0.01, 0.48], [500, 5.2], { cup: 150 }),
+  food('lemon-juice', 'lemon juice', [0.92, 0, 0.02], [250, 2.2], {
+    cup: 240,
+    keeps: 7,
+    aliases: ['lemon'],
+  }),
+  food('water', 'water', [1, 0, 0], [null, 0], { cup: 237, aliases: ['hot water', 'cold water'] }),
+  food('coffee', 'hot coffee', [0.99, 0, 0], [null, 0], { cup: 237, aliases: ['coffee'] }),
+  food('tea', 'black tea', [0.99, 0, 0], [null, 0], { cup: 237, aliases: ['tea'] }),
+  food('jam', 'jam', [0.33, 0, 0.6], [340, 2.4], { cup: 320 }),
+  food('orange-liqueur', 'orange liqueur', [0.35, 0, 0.3], [700, 17], {
+    cup: 245,
+    traits: ['alcohol'],
+    aliases: ['liqueur'],
+  }),
+  food('rum', 'dark rum', [0.66, 0, 0], [700, 15], { cup: 225, traits: ['alcohol'] }),
+  food('fondant', 'rolled fondant', [0.1, 0.05, 0.8], [1000, 5.5], { aliases: ['sugarpaste'] }),
+  food('sprinkles', 'sugar sprinkles', [0.02, 0.05, 0.85], [200, 3.2], { may: ['milk', 'soy'] }),
+  food('colour-gel', 'colour gel', [0.4, 0, 0.4], [20, 3]),
+  food('colour-oil', 'oil-based colour', [0, 0.6, 0], [20, 4.5]),
+];

@@ -1,0 +1,95 @@
+import type { Batch } from './bowls/batches.ts';
+import type { Build } from './build/types.ts';
+import type { BoardCover } from './covers/fondant.ts';
+import type { Pantry } from './pantry/types.ts';
+import type { TierPlan } from './plan-types.ts';
+import { dissolve } from './recipes/parts.ts';
+import {
+  looseIngredient,
+  mergeIngredients,
+  scaleRecipe,
+  type ScaledIngredient,
+} from './recipes/scale.ts';
+import { syrupRecipeId } from './soak/soak.ts';
+import { attempt, valueOf, type Staged } from './working/staged.ts';
+import type { Caution } from './working/cautions.ts';
+import type { Bowl } from './bowls/bowls.ts';
+
+/**
+ * Everything that is bought for a build in one list: batters, bowls with the recipes they are made
+ * of, layers of other kinds, syrup, what is folded in, laid between and put on. Largest first.
+ */
+export function planIngredients(
+  build: Build,
+  tiers: readonly TierPlan[],
+  bowls: Staged<Bowl[]>,
+  batches: readonly Batch[],
+  boardCover: BoardCover | null,
+  pantry: Pantry,
+  cautions: Caution[],
+): Staged<ScaledIngredient[]> {
+  if (!bowls.ok) return bowls;
+  const failed = tiers
+    .flatMap((tier) => [tier.bake, tier.batterRecipe, tier.others])
+    .find((stage) => !stage.ok);
+  if (failed && !failed.ok) return failed;
+  const { recipes, foods } = pantry;
+  const foodOf = (id: string | null, name: string) =>
+    foods.find((food) => (id === null ? food.name === name : food.id === id)) ?? null;
+  const made = (recipeId: string | null, makesG: number): ScaledIngredient[] => {
+    const recipe = recipes.find((row) => row.id === recipeId);
+    if (!recipe || makesG <= 0) return [];
+    const flat = { ...recipe, yieldG: makesG, ingredients: dissolve(recipe, makesG, recipes) };
+    return scaleRecipe(flat, makesG).ingredients;
+  };
+  const loose = (
+    name: string,
+    massG: number,
+    allergens: ScaledIngredient['allergens'],
+    foodId: string | null = null,
+  ): ScaledIngredient[] =>
+    massG > 0 ? [looseIngredient(name, massG, allergens, foodOf(foodId, name))] : [];
+  return attempt('coat', null, cautions, () =>
+    mergeIngredients([
+      ...batches.flatMap((batch) => made(batch.recipe.recipeId, batch.makeG)),
+      ...build.tiers.flatMap((tier, i) => {
+        const plan = tiers[i]!;
+        const batter = valueOf(plan.batterRecipe)!;
+        return [
+          ...made(batter.recipeId, batter.makesG),
+          ...valueOf(plan.others)!.flatMap((other) =>
+            other.row.form === 'bought'
+              ? loose(other.row.name, other.ownG, other.row.allergens)
+              : made(other.row.recipeId, other.batterG),
+          ),
+          ...made(
+            syrupRecipeId,
+            plan.soak.reduce((sum, soak) => sum + soak.massG, 0),
+          ),
+          ...(tier.inclusion
+            ? loose(
+                tier.inclusion.name,
+                valueOf(plan.bake)?.inclusionG ?? 0,
+                tier.inclusion.allergens,
+              )
+            : []),
+          ...tier.gaps.flatMap(({ pieces }, k) =>
+            pieces
+              ? loose(pieces.name, valueOf(plan.gaps)?.[k]?.piecesG ?? 0, pieces.allergens)
+              : [],
+          ),
+          ...loose('rolled fondant', plan.fondant?.rolledG ?? 0, [], 'fondant'),
+          ...(tier.pressed && plan.pressed
+            ? loose(
+                tier.pressed.name,
+                plan.pressed.atHandG,
+                tier.pressed.allergens,
+                tier.pressed.foodId,
+              )
+            : []),
+        ];
+      }),
+      ...loose('rolled fondant', boardCover?.massG ?? 0, [], 'fondant'),
+    ]),
+  );
+}

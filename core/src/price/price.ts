@@ -1,0 +1,82 @@
+import type { Board, Food, Kitchen } from '../pantry/types.ts';
+import type { ScaledIngredient } from '../recipes/scale.ts';
+import { FigureBook, given } from '../working/figures.ts';
+
+/** What a build costs to make, in the user's currency. */
+export interface Price {
+  ingredients: number;
+  board: number;
+  labour: number;
+  total: number;
+  perServing: number | null;
+  /** Ingredients and boards without a price. */
+  unpriced: string[];
+}
+
+/**
+ * Price of so many grams by the pack's price; null when it has none. Things that are free (water)
+ * cost nothing.
+ */
+export function costOf(food: Food, massG: number): number | null {
+  if (food.price === 0) return 0;
+  if (food.price === null || food.packG === null) return null;
+  return (food.price * massG) / food.packG;
+}
+
+/** The ingredient that is bought for a line: a yolk's is the egg, a whole one for each. */
+export function boughtFor(
+  line: Pick<ScaledIngredient, 'massG' | 'foodId'>,
+  foods: readonly Food[],
+): { food: Food; massG: number } | null {
+  const food = foods.find((row) => row.id === line.foodId);
+  if (!food) return null;
+  const whole = foods.find((row) => row.id === food.boughtAs);
+  if (!whole || food.pieceG === null || whole.pieceG === null) return { food, massG: line.massG };
+  return { food: whole, massG: Math.ceil(line.massG / food.pieceG - 1e-9) * whole.pieceG };
+}
+
+/** Ingredients used, the board, and the hands' minutes at the kitchen's hourly rate. */
+export function priceOf(
+  ingredients: readonly ScaledIngredient[],
+  foods: readonly Food[],
+  board: Board | null,
+  handsOnMin: number,
+  servings: number,
+  kitchen: Kitchen,
+  book: FigureBook,
+): Price {
+  const unpriced: string[] = [];
+  let used = 0;
+  for (const line of ingredients) {
+    const bought = boughtFor(line, foods);
+    const cost = bought ? costOf(bought.food, bought.massG) : null;
+    if (cost === null) unpriced.push(line.name);
+    else used += cost;
+  }
+  if (board && board.price === null) unpriced.push(board.name);
+  const boardCost = board?.price ?? 0;
+  const labour = (handsOnMin / 60) * kitchen.hourlyRate;
+  const total = used + boardCost + labour;
+  book.add(
+    'price',
+    'Cost',
+    total,
+    'money',
+    'Each ingredient by its pack’s price, the board, and the hands-on time at your hourly rate. What has no price is left out and named.',
+    [
+      given('ingredients', used, 'money'),
+      given('board', boardCost, 'money'),
+      given('hands-on time', handsOnMin, 'minutes'),
+      given('an hour', kitchen.hourlyRate, 'money'),
+      given('without a price', unpriced.length, 'count'),
+    ],
+  );
+  return {
+    ingredients: used,
+    board: boardCost,
+    labour,
+    total,
+    perServing: servings > 0 ? total / servings : null,
+    unpriced,
+  };
+}

@@ -2,9 +2,12 @@ import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import {
+  chancePartsOf,
+  drawChance,
   newBuild,
   planBuild,
   planHeat,
+  planShopping,
   readBuildFile,
   solveHeight,
   solveLevel,
@@ -132,6 +135,94 @@ function heatCurve(): Measure {
     });
   });
   return measure('heat-curve', 'ms', samples, 30, 'median');
+}
+
+/** 5,000 simulated cakes for all bowls of the three-tier demo. */
+function chance(): Measure {
+  const plan = planBuild(demo('jubilee'), startingPantry());
+  if (!plan.bowls.ok) throw new Error(plan.bowls.problem);
+  const bowls = plan.bowls.value.map((bowl) => ({
+    id: bowl.id,
+    parts: chancePartsOf(bowl),
+    madeG: bowl.makeG,
+  }));
+  const samples = timed(30, 5, (seed) => {
+    drawChance({ bowls, draws: 5000, seed, short: 0.05 });
+  });
+  return measure('chance-5000', 'ms', samples, 500, 'median');
+}
+
+/** The shopping for 50 cakes, each planned from scratch. */
+function shopping(): Measure {
+  const names = ['meridian', 'jubilee', 'harbour-light', 'fig-and-walnut', 'star-party'];
+  const pantry = startingPantry();
+  const builds = Array.from({ length: 50 }, (_, i) => ({
+    ...demo(names[i % names.length]!),
+    id: `cake-${i}`,
+  }));
+  const samples = timed(20, 5, (run) => {
+    for (const build of builds) build.tiers[0]!.layers[0]!.heightMm = 20 + (run % 97) / 40;
+    planShopping(builds, pantry, 2);
+  });
+  return measure('shopping-50', 'ms', samples, 100, 'median');
+}
+
+/** A letter typed into the search over 3,000 ingredients, until the table has been painted. */
+async function pantryFilter(browser: Browser, url: string): Promise<Measure> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await page.goto(url, { waitUntil: 'networkidle' });
+  const row = startingPantry().foods[0]!;
+  await page.evaluate(
+    async ({ pattern }) => {
+      const db = await new Promise<IDBDatabase>((done, fail) => {
+        const open = indexedDB.open('pyrgotect');
+        open.onsuccess = () => done(open.result);
+        open.onerror = () => fail(new Error('no database'));
+      });
+      const work = db.transaction(['pantry'], 'readwrite');
+      for (let i = 0; i < 3000; i++) {
+        const id = `own-${i}`;
+        const name = `${['moon', 'star', 'comet', 'harbour'][i % 4]} ${['dust', 'sugar', 'flour'][i % 3]} ${i}`;
+        work.objectStore('pantry').put({
+          key: `foods/${id}`,
+          table: 'foods',
+          row: { ...pattern, id, name, aliases: [] },
+          removed: false,
+        });
+      }
+      await new Promise((done) => (work.oncomplete = done));
+      db.close();
+    },
+    { pattern: row },
+  );
+  await page.goto(`${url}/pantry`, { waitUntil: 'networkidle' });
+  await page.getByRole('tab', { name: 'Ingredients' }).click();
+  await page.waitForSelector('tbody tr');
+  const samples = await page.evaluate(async () => {
+    const input = document.querySelector<HTMLInputElement>('input[type="search"]')!;
+    const taken: number[] = [];
+    const words = ['comet flour 17', 'moon sugar 2'];
+    for (let run = 0; run < 4; run++) {
+      const word = words[run % 2]!;
+      for (let n = 1; n <= word.length; n++) {
+        const started = performance.now();
+        input.value = word.slice(0, n);
+        input.dispatchEvent(new Event('input', { bubbles: true }));
+        await new Promise<void>((done) =>
+          requestAnimationFrame(() => {
+            const after = new MessageChannel();
+            after.port1.onmessage = () => done();
+            after.port2.postMessage(0);
+          }),
+        );
+        if (run > 0) taken.push(performance.now() - started);
+      }
+    }
+    return taken;
+  });
+  await context.close();
+  return measure('pantry-3000', 'ms', samples, 100, 'median');
 }
 
 /** Script that the first opening asks for, gzipped. */
@@ -271,6 +362,9 @@ const measures = [
   heightSolver(),
   levelSolver(),
   heatCurve(),
+  chance(),
+  shopping(),
+  await pantryFilter(browser, url),
   await editRepaint(browser, url),
   await firstLoad(browser, url),
   await shelf(browser, url),

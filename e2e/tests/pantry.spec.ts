@@ -54,6 +54,7 @@ for (const [name, path] of [
   ['coat', '/build/meridian/coat'],
   ['bench', '/build/meridian/bench'],
   ['pantry', '/pantry'],
+  ['shopping', '/shopping'],
 ] as const)
   for (const scheme of ['light', 'dark'] as const)
     test(`${name} can be read and operated by all, ${scheme}`, async ({ page }) => {

@@ -4,6 +4,7 @@ import { demoCount, expect, openDemo, test } from './support.ts';
 const turns = {
   stack: ['height', 'level', 'fillings', 'centre'],
   bake: ['oven', 'heat', 'cut', 'bowl'],
+  coat: ['covers', 'bowls', 'chance', 'right', 'cost'],
 } as const;
 
 for (const [stage, tabs] of Object.entries(turns))
@@ -16,7 +17,7 @@ for (const [stage, tabs] of Object.entries(turns))
       for (const tab of tabs) {
         await page.getByTestId(`tab-${tab}`).click();
         await expect(page.getByTestId(`tab-${tab}`)).toHaveAttribute('aria-selected', 'true');
-        if (tab === 'height' || tab === 'heat')
+        if (tab === 'height' || tab === 'heat' || tab === 'chance')
           await expect(page.locator('.chart')).toHaveAttribute('data-ready', 'true');
         const { violations } = await new AxeBuilder({ page })
           .disableRules(['region', 'page-has-heading-one'])
@@ -27,10 +28,10 @@ for (const [stage, tabs] of Object.entries(turns))
 
 for (const [stage, tabs] of Object.entries(turns))
   test(`no turn of ${stage} runs off its sheet, in either unit system`, async ({ page }) => {
-    await openDemo(page, 'Jubilee', stage === 'bake' ? 'Bake' : 'stack');
+    await openDemo(page, 'Jubilee', { stack: 'stack', bake: 'Bake', coat: 'Coat' }[stage]);
     for (const units of ['metric', 'inches']) {
       if (units === 'inches') await page.getByTestId('units').click();
-      for (const tab of [stage === 'bake' ? 'tins' : 'layers', ...tabs]) {
+      for (const tab of [{ stack: 'layers', bake: 'tins', coat: 'coat' }[stage], ...tabs]) {
         await page.getByTestId(`tab-${tab}`).click();
         await page.waitForTimeout(150);
         const [wide, room] = await page

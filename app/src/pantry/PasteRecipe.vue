@@ -206,7 +206,7 @@ async function save(): Promise<void> {
         :max="50000"
         @update:model-value="(g) => (typedYield = g)"
       />
-      come out<RecipeYield @take="(g) => (typedYield = g)" />.
+      come out <RecipeYield @take="(g) => (typedYield = g)" />.
     </p>
     <ul v-if="problems.length + tableProblems.length > 0" class="problems" role="alert">
       <li v-for="problem in problems" :key="problem">{{ problem }}.</li>

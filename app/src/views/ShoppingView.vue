@@ -87,7 +87,7 @@ const whenText = (row: ShoppingRow): string => {
 const headers = [
   { title: 'ingredient', key: 'name' },
   { title: 'needed', key: 'needG', align: 'end' as const },
-  { title: 'in stock', key: 'stockG', align: 'end' as const },
+  { title: 'stock', key: 'stockG', align: 'end' as const },
   { title: 'buy', key: 'buyG', align: 'end' as const },
   { title: 'when', key: 'from' },
   { title: 'cost', key: 'cost', align: 'end' as const },

@@ -42,6 +42,13 @@ interface Table {
   decimalComma: boolean;
 }
 
+/** What parts the columns: the sign that the header, which holds no figures, has most of. */
+function delimiterOf(text: string): string {
+  const header = text.slice(0, text.search(/\r?\n|$/)).replace(/"[^"]*"/g, '');
+  const count = (sign: string): number => header.split(sign).length;
+  return [',', ';', '\t'].reduce((best, sign) => (count(sign) > count(best) ? sign : best));
+}
+
 /**
  * Reads a table with commas, semicolons or tabs between its columns, a byte-order mark before it or
  * not, and decimal commas where semicolons part the columns.
@@ -54,7 +61,7 @@ export function readTable(text: string): CsvResult<never> | { ok: true; table: T
   });
   if (clean.trim() === '') return fail(1, 'The file is empty.');
   const parsed = Papa.parse<string[]>(clean, {
-    delimitersToGuess: [',', ';', '\t'],
+    delimiter: delimiterOf(clean),
     preview: mostRows + 2,
   });
   const broken = parsed.errors.find((error) => error.type === 'Quotes');

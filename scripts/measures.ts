@@ -61,7 +61,7 @@ function demo(name: string): Build {
 function plan(): Measure {
   const build = demo('jubilee');
   const pantry = startingPantry();
-  const samples = timed(400, 100, (run) => {
+  const samples = timed(1200, 600, (run) => {
     // another layer each time, so that nothing can be kept from the last plan
     build.tiers[0]!.layers[1]!.heightMm = 20 + (run % 211) / 40;
     planBuild(build, pantry);

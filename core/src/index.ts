@@ -4,6 +4,7 @@
  * times in min, forces in N, pressures in Pa, unless a name says otherwise.
  */
 export * from './plan.ts';
+export { planShape } from './plan-shape.ts';
 export type * from './plan-types.ts';
 
 export * from './units/kinds.ts';

@@ -1,8 +1,7 @@
-import type { Batch } from './bowls/batches.ts';
-import type { Build } from './build/types.ts';
-import type { BoardCover } from './covers/fondant.ts';
-import type { Pantry } from './pantry/types.ts';
-import type { TierPlan } from './plan-types.ts';
+import { foodOf } from './pantry/find.ts';
+import type { Food } from './pantry/types.ts';
+import type { Work } from './plan-tier.ts';
+import type { ShapePlan } from './plan-types.ts';
 import { dissolve } from './recipes/parts.ts';
 import {
   looseIngredient,
@@ -12,21 +11,14 @@ import {
 } from './recipes/scale.ts';
 import { syrupRecipeId } from './soak/soak.ts';
 import { attempt, valueOf, type Staged } from './working/staged.ts';
-import type { Caution } from './working/cautions.ts';
-import type { Bowl } from './bowls/bowls.ts';
 
 /**
  * Everything that is bought for a build in one list: batters, bowls with the recipes they are made
  * of, layers of other kinds, syrup, what is folded in, laid between and put on. Largest first.
  */
 export function planIngredients(
-  build: Build,
-  tiers: readonly TierPlan[],
-  bowls: Staged<Bowl[]>,
-  batches: readonly Batch[],
-  boardCover: BoardCover | null,
-  pantry: Pantry,
-  cautions: Caution[],
+  { tiers, bowls, batches, boardCover }: ShapePlan,
+  { build, pantry, cautions }: Work,
 ): Staged<ScaledIngredient[]> {
   if (!bowls.ok) return bowls;
   const failed = tiers
@@ -34,8 +26,8 @@ export function planIngredients(
     .find((stage) => !stage.ok);
   if (failed && !failed.ok) return failed;
   const { recipes, foods } = pantry;
-  const foodOf = (id: string | null, name: string) =>
-    foods.find((food) => (id === null ? food.name === name : food.id === id)) ?? null;
+  const rowOf = (id: string | null, name: string): Food | null =>
+    (id === null ? foods.find((food) => food.name === name) : foodOf(foods, id)) ?? null;
   const made = (recipeId: string | null, makesG: number): ScaledIngredient[] => {
     const recipe = recipes.find((row) => row.id === recipeId);
     if (!recipe || makesG <= 0) return [];
@@ -48,7 +40,7 @@ export function planIngredients(
     allergens: ScaledIngredient['allergens'],
     foodId: string | null = null,
   ): ScaledIngredient[] =>
-    massG > 0 ? [looseIngredient(name, massG, allergens, foodOf(foodId, name))] : [];
+    massG > 0 ? [looseIngredient(name, massG, allergens, rowOf(foodId, name))] : [];
   return attempt('coat', null, cautions, () =>
     mergeIngredients([
       ...batches.flatMap((batch) => made(batch.recipe.recipeId, batch.makeG)),

@@ -6,25 +6,16 @@ import { coverSteps } from './bench/cover-steps.ts';
 import type { StackContext } from './bench/stack-context.ts';
 import { stackSteps } from './bench/stack-steps.ts';
 import type { Step } from './bench/steps.ts';
-import type { Batch } from './bowls/batches.ts';
-import type { Bowl } from './bowls/bowls.ts';
-import type { BoardCover, PaperStrips } from './covers/fondant.ts';
 import { findRow } from './pantry/find.ts';
 import type { Work } from './plan-tier.ts';
-import type { TierPlan } from './plan-types.ts';
+import type { ShapePlan } from './plan-types.ts';
 import { attempt, valueOf, type Staged } from './working/staged.ts';
 
 const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
 
 /** The run sheet, tier by tier in working order. */
 export function planSteps(
-  tiers: readonly TierPlan[],
-  bowls: Staged<Bowl[]>,
-  batches: readonly Batch[],
-  boardCover: BoardCover | null,
-  strips: PaperStrips,
-  massG: number | null,
-  servings: number,
+  { tiers, bowls, batches, boardCover, strips, tally }: ShapePlan,
   { build, pantry, cautions, spreadOf, recipeOf }: Work,
 ): Staged<Step[]> {
   if (!bowls.ok) return bowls;
@@ -83,7 +74,7 @@ export function planSteps(
       ...contexts.flatMap((context, i) =>
         named([...coatSteps(context), ...coverSteps(context)], i),
       ),
-      ...closingSteps(build, massG, servings, boardCover, pantry.kitchen, spreadOf),
+      ...closingSteps(build, tally.massG, tally.servings, boardCover, pantry.kitchen, spreadOf),
     ];
   });
 }

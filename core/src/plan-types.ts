@@ -11,7 +11,7 @@ import type { OtherPlan } from './others/other-layers.ts';
 import type { OvenPlan } from './oven/loads.ts';
 import type { Outline } from './outline/outline.ts';
 import type { Diet } from './pantry/diets.ts';
-import type { Allergen } from './pantry/types.ts';
+import type { Allergen, Board } from './pantry/types.ts';
 import type { Price } from './price/price.ts';
 import type { ScaledIngredient, ScaledRecipe } from './recipes/scale.ts';
 import type { Section } from './section/section.ts';
@@ -66,19 +66,18 @@ export interface Tally {
   handsOnMin: number | null;
 }
 
-/** The whole plan of a build. */
-export interface Plan {
+/** The plan of a build without its times. */
+export interface ShapePlan {
   tiers: TierPlan[];
   servings: ServingsPlan;
   bowls: Staged<Bowl[]>;
   /** The recipes the bowls come from, each in its mixings. */
   batches: Batch[];
+  board: Board | null;
   boardCover: BoardCover | null;
   strips: PaperStrips;
   /** Oven loads in order; null where a tier's baking could not be computed. */
   oven: OvenPlan | null;
-  steps: Staged<Step[]>;
-  ingredients: Staged<ScaledIngredient[]>;
   allergens: Allergen[];
   /** Traces that ingredients warn of, apart from what they hold. */
   mayContain: Allergen[];
@@ -87,10 +86,17 @@ export interface Plan {
   tierDiets: Diet[][];
   /** Lines of recipes of which nothing is known but their name. */
   unknownLines: string[];
-  /** Null where the ingredients or the minutes are not known. */
-  price: Price | null;
   section: Section;
-  tally: Tally;
+  tally: Omit<Tally, 'handsOnMin'>;
   figures: Figures;
   cautions: Caution[];
+}
+
+/** The whole plan of a build. */
+export interface Plan extends ShapePlan {
+  steps: Staged<Step[]>;
+  ingredients: Staged<ScaledIngredient[]>;
+  /** Null where the ingredients or the minutes are not known. */
+  price: Price | null;
+  tally: Tally;
 }

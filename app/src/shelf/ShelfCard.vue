@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
-import { planBuild, showText, type Plan } from '@pyrgotect/core';
+import { planShape, showText, type ShapePlan } from '@pyrgotect/core';
 import { useIntersectionObserver } from '@vueuse/core';
-import { computed, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Build } from '@pyrgotect/core';
 import IconPath from '../parts/IconPath.vue';
 import { servedText, timeLeft } from '../parts/when.ts';
@@ -40,16 +40,21 @@ watch(
   },
   { immediate: true },
 );
-const plan = computed<Plan | null>(() =>
-  build.value
-    ? planBuild(build.value, pantry.pantry, build.value.bench.done.length > 0 ? 'whole' : 'shape')
-    : null,
+const plan = computed<ShapePlan | null>(() =>
+  build.value ? planShape(build.value, pantry.pantry) : null,
 );
+/** Steps in all, worked out only for a cake that has been begun. */
+const stepCount = ref(0);
+watch(build, async (now) => {
+  if (!now || now.bench.done.length === 0) return;
+  const { countSteps } = await import('./count-steps.ts');
+  stepCount.value = countSteps(now, pantry.pantry);
+});
 const stops = computed(() => plan.value?.cautions.filter((c) => c.severity === 'stop').length ?? 0);
 const left = computed(() => timeLeft(props.entry.serveAt, props.now));
 const progress = computed(() => {
   const done = build.value?.bench.done.length ?? 0;
-  const all = plan.value?.steps.ok ? plan.value.steps.value.length : 0;
+  const all = stepCount.value;
   return done > 0 && all > 0 ? `${Math.min(done, all)} of ${all} steps done` : '';
 });
 </script>

@@ -90,7 +90,7 @@ export function planBatch(
     smallestMixG: spread.mixerShare === null ? null : kitchen.mixerMl * smallestShare,
     recipe: scaled,
     parts: scaled.ingredients.flatMap((line) => {
-      const part = recipes.find((row) => row.id === line.recipeId);
+      const part = line.recipeId && recipes.find((row) => row.id === line.recipeId);
       return part ? [scaleRecipe(part, upToFive(line.massG * mixes))] : [];
     }),
   };

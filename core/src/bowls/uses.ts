@@ -51,8 +51,9 @@ export interface Drawn extends BowlKey {
 }
 
 /** A bowl's name in figures and steps: "meringue", "meringue~deep-blue". */
-export const bowlId = ({ spreadId, tint, apart }: BowlKey): string =>
-  [
+export function bowlId({ spreadId, tint, apart }: BowlKey): string {
+  if (tint === '' && apart === null) return spreadId;
+  return [
     spreadId,
     tint
       .trim()
@@ -63,6 +64,7 @@ export const bowlId = ({ spreadId, tint, apart }: BowlKey): string =>
   ]
     .join('~')
     .replace(/~$/, '');
+}
 
 /** How a build names a kind of use that stands apart. */
 export const apartKey = (spreadId: string, tint: string, kind: UseKind): string =>
@@ -86,7 +88,8 @@ export function gatherUses(
 ): Drawn[] {
   const bowls = new Map<string, Drawn>();
   const bowl = (spreadId: string, tint: string, kind: UseKind): Drawn => {
-    const apart = build.apart.includes(apartKey(spreadId, tint, kind)) ? kind : null;
+    const apart =
+      build.apart.length > 0 && build.apart.includes(apartKey(spreadId, tint, kind)) ? kind : null;
     const id = bowlId({ spreadId, tint, apart });
     let found = bowls.get(id);
     if (!found) bowls.set(id, (found = { id, spreadId, tint, apart, uses: [], bags: 0 }));

@@ -1,4 +1,4 @@
-import type { Pantry, PantryTable } from './types.ts';
+import type { Food, Pantry, PantryTable } from './types.ts';
 
 /** Something in the pantry keeps a stage from its result. */
 export class PantryProblem extends Error {
@@ -32,4 +32,20 @@ export function findRow<T extends PantryTable>(
   const found = (pantry[table] as Pantry[T][number][]).find((row) => row.id === id);
   if (!found) throw new MissingRow(table, id);
   return found;
+}
+
+const foodIndexes = new WeakMap<readonly Food[], Map<string, Food>>();
+
+/**
+ * The ingredient with this id; undefined for none. A plan asks for hundreds among thousands, so
+ * each list is indexed once, and again when its length changes.
+ */
+export function foodOf(foods: readonly Food[], id: string | null): Food | undefined {
+  if (id === null) return undefined;
+  let index = foodIndexes.get(foods);
+  if (index?.size !== foods.length) {
+    index = new Map(foods.map((food) => [food.id, food]));
+    foodIndexes.set(foods, index);
+  }
+  return index.get(id);
 }

@@ -1,6 +1,7 @@
 import { spreadIdsOf } from '../build/edit.ts';
 import type { Build, Tier } from '../build/types.ts';
 import { breaksDiet, type Diet } from '../pantry/diets.ts';
+import { foodOf } from '../pantry/find.ts';
 import type { Allergen, Pantry } from '../pantry/types.ts';
 import { nothing, recipeContents, together, type Contents } from '../recipes/parts.ts';
 import { spongeLayers } from '../tins/bake.ts';
@@ -22,7 +23,7 @@ const withAllergens = (name: string, allergens: readonly Allergen[]): Holding =>
 export function holdingsOf(tier: Tier, pantry: Pantry): Holding[] {
   const found: Holding[] = [];
   const addRecipe = (name: string, recipeId: string | null | undefined): void => {
-    const recipe = pantry.recipes.find((row) => row.id === recipeId);
+    const recipe = recipeId ? pantry.recipes.find((row) => row.id === recipeId) : undefined;
     if (recipe) found.push({ name, contents: recipeContents(recipe, pantry) });
   };
   const sponge = pantry.sponges.find((row) => row.id === tier.spongeId);
@@ -40,10 +41,10 @@ export function holdingsOf(tier: Tier, pantry: Pantry): Holding[] {
   for (const part of [tier.inclusion, ...tier.gaps.map((gap) => gap.pieces), tier.pressed]) {
     if (!part) continue;
     found.push(withAllergens(part.name, part.allergens));
-    const food = 'foodId' in part ? pantry.foods.find((row) => row.id === part.foodId) : undefined;
+    const food = 'foodId' in part ? foodOf(pantry.foods, part.foodId) : undefined;
     if (food) found.push({ name: food.name, contents: { ...food, unknown: [] } });
   }
-  const fondant = pantry.foods.find((row) => row.id === 'fondant');
+  const fondant = foodOf(pantry.foods, 'fondant');
   if (tier.fondant && fondant)
     found.push({ name: fondant.name, contents: { ...fondant, unknown: [] } });
   return found;

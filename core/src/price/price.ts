@@ -1,3 +1,4 @@
+import { foodOf } from '../pantry/find.ts';
 import type { Board, Food, Kitchen } from '../pantry/types.ts';
 import type { ScaledIngredient } from '../recipes/scale.ts';
 import { FigureBook, given } from '../working/figures.ts';
@@ -28,9 +29,9 @@ export function boughtFor(
   line: Pick<ScaledIngredient, 'massG' | 'foodId'>,
   foods: readonly Food[],
 ): { food: Food; massG: number } | null {
-  const food = foods.find((row) => row.id === line.foodId);
+  const food = foodOf(foods, line.foodId);
   if (!food) return null;
-  const whole = foods.find((row) => row.id === food.boughtAs);
+  const whole = foodOf(foods, food.boughtAs);
   if (!whole || food.pieceG === null || whole.pieceG === null) return { food, massG: line.massG };
   return { food: whole, massG: Math.ceil(line.massG / food.pieceG - 1e-9) * whole.pieceG };
 }

@@ -1,4 +1,5 @@
 import { isPerishable } from '../bench/perishable.ts';
+import { foodOf } from '../pantry/find.ts';
 import type { Food, Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { dissolve } from '../recipes/parts.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
@@ -68,8 +69,7 @@ export function sugarShareOf(
   const lines = dissolve(recipe, recipe.yieldG, recipes);
   const total = lines.reduce((sum, line) => sum + line.massG, 0);
   const sugar = lines.reduce(
-    (sum, line) =>
-      sum + line.massG * (foods.find((food) => food.id === line.foodId)?.sugarShare ?? 0),
+    (sum, line) => sum + line.massG * (foodOf(foods, line.foodId)?.sugarShare ?? 0),
     0,
   );
   return total > 0 ? sugar / total : 0;

@@ -1,4 +1,4 @@
-import { PantryProblem } from '../pantry/find.ts';
+import { foodOf, PantryProblem } from '../pantry/find.ts';
 import {
   type Allergen,
   type Food,
@@ -89,7 +89,12 @@ export const nothing = (): Contents => ({ allergens: [], mayContain: [], traits:
 
 /** Several contents as one: traces of what is in it anyway are no longer traces. */
 export function together(all: readonly Contents[]): Contents {
-  const union = <T>(pick: (one: Contents) => readonly T[]): T[] => [...new Set(all.flatMap(pick))];
+  const union = <T>(pick: (one: Contents) => readonly T[]): T[] => {
+    const found: T[] = [];
+    for (const one of all)
+      for (const each of pick(one)) if (!found.includes(each)) found.push(each);
+    return found;
+  };
   const allergens = union((one) => one.allergens).sort();
   return {
     allergens,
@@ -103,7 +108,7 @@ export function together(all: readonly Contents[]): Contents {
 
 /** What one line holds by itself and by its ingredient. */
 export function lineContents(line: Ingredient, foods: readonly Food[]): Contents {
-  const food = line.foodId === null ? undefined : foods.find((row) => row.id === line.foodId);
+  const food = foodOf(foods, line.foodId);
   return {
     allergens: [...line.allergens, ...(food?.allergens ?? [])],
     mayContain: food?.mayContain ?? [],
@@ -112,10 +117,35 @@ export function lineContents(line: Ingredient, foods: readonly Food[]): Contents
   };
 }
 
-/** What a recipe holds, the recipes it is made of included. A circle is followed once. */
-export const recipeContents = (recipe: Recipe, { recipes, foods }: Larder): Contents =>
-  together(
-    withParts([recipe], recipes).flatMap((part) =>
-      part.ingredients.map((line) => lineContents(line, foods)),
-    ),
-  );
+interface Known extends Larder {
+  lines: number;
+  contents: Contents;
+}
+const known = new WeakMap<Recipe, Known>();
+
+/**
+ * What a recipe holds, the recipes it is made of included. A circle is followed once. Kept for the
+ * next plan while recipe and pantry are the same rows: a row is replaced when it changes.
+ */
+export function recipeContents(recipe: Recipe, larder: Larder): Contents {
+  const before = known.get(recipe);
+  if (
+    before?.recipes === larder.recipes &&
+    before.foods === larder.foods &&
+    before.lines === recipe.ingredients.length
+  )
+    return before.contents;
+  const { recipes, foods } = larder;
+  const all: Contents = { allergens: [], mayContain: [], traits: [], unknown: [] };
+  for (const part of withParts([recipe], recipes))
+    for (const line of part.ingredients) {
+      const one = lineContents(line, foods);
+      all.allergens.push(...one.allergens);
+      all.mayContain.push(...one.mayContain);
+      all.traits.push(...one.traits);
+      all.unknown.push(...one.unknown);
+    }
+  const contents = together([all]);
+  known.set(recipe, { recipes, foods, lines: recipe.ingredients.length, contents });
+  return contents;
+}

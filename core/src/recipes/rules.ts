@@ -1,3 +1,4 @@
+import { foodOf } from '../pantry/find.ts';
 import type { Food, Recipe } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 
@@ -25,16 +26,11 @@ export function scalingRules(
 ): Phrase[] {
   const rules: Phrase[] = [];
   const leavenG = recipe.ingredients
-    .filter((line) =>
-      foods.some(
-        (food) =>
-          food.id === line.foodId &&
-          food.traits.includes('leaven') &&
-          food.fatShare === 0 &&
-          food.sugarShare === 0 &&
-          food.cupSiftedG === null,
-      ),
-    )
+    .filter((line) => {
+      const food = foodOf(foods, line.foodId);
+      // self-raising flour is a leaven too, and is not taken back
+      return food?.traits.includes('leaven') && food.cupSiftedG === null;
+    })
     .reduce((sum, line) => sum + line.massG * factor, 0);
   const isWide = tinMm !== null && tinMm > wideTinMm;
   if (leavenG > 0 && (factor >= largeFactor || isWide))

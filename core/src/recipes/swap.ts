@@ -1,3 +1,4 @@
+import { foodOf } from '../pantry/find.ts';
 import type { Food, Ingredient, Recipe } from '../pantry/types.ts';
 
 export const keeps = ['mass', 'fat', 'water', 'sugar'] as const;
@@ -55,15 +56,14 @@ export function swapLine(
   keep: Keep,
   foods: readonly Food[],
 ): { recipe: Recipe; swap: Swap; corrected: string | null } {
-  const foodOf = (line: Ingredient): Food | undefined =>
-    foods.find((food) => food.id === line.foodId);
+  const rowOf = (line: Ingredient): Food | undefined => foodOf(foods, line.foodId);
   const line = recipe.ingredients[index]!;
-  const from = foodOf(line);
+  const from = rowOf(line);
   const swap = from
     ? swapFood(from, to, line.massG, keep)
     : { massG: line.massG, waterG: 0, fatG: 0, saltG: 0, sugarG: 0 };
   const wet = recipe.ingredients
-    .map((other, i) => ({ i, share: foodOf(other)?.waterShare ?? 0, massG: other.massG }))
+    .map((other, i) => ({ i, share: rowOf(other)?.waterShare ?? 0, massG: other.massG }))
     .filter(({ i, share, massG }) => i !== index && share > 0.8 && massG > 0)
     .sort((a, b) => b.massG - a.massG)[0];
   const byG = wet ? swap.waterG / wet.share : 0;

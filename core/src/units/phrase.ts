@@ -22,12 +22,14 @@ export const inOwnDegrees = (text: string, system: UnitSystem): string =>
   );
 
 /** Short for writing phrases in core. */
-export const phrase = (
+export function phrase(
   text: string,
   values: Record<string, [value: number, kind: Kind]> = {},
-): Phrase => ({
-  text,
-  values: Object.fromEntries(
-    Object.entries(values).map(([name, [value, kind]]) => [name, { value, kind }]),
-  ),
-});
+): Phrase {
+  const named: NonNullable<Phrase['values']> = {};
+  for (const name in values) {
+    const [value, kind] = values[name]!;
+    named[name] = { value, kind };
+  }
+  return { text, values: named };
+}

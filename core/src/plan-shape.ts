@@ -1,0 +1,231 @@
+import { warnOfBatches } from './bowls/batch-cautions.ts';
+import type { Batch } from './bowls/batches.ts';
+import { planBowls, type Bowl } from './bowls/bowls.ts';
+import type { TierNeeds } from './bowls/uses.ts';
+import { innerSpreadId } from './build/edit.ts';
+import type { Build, Tier } from './build/types.ts';
+import { warnOfWarmth } from './coat/warm.ts';
+import { paperStrips, planBoardCover } from './covers/fondant.ts';
+import { gapMassG } from './fill/gaps.ts';
+import { perimeterMm } from './outline/outline.ts';
+import { planLoads, type OvenPlan, type TierBaking } from './oven/loads.ts';
+import { warnOfOven } from './oven/oven-cautions.ts';
+import { dietsKept } from './pantry/diets.ts';
+import { findRow } from './pantry/find.ts';
+import type { Board, Pantry } from './pantry/types.ts';
+import { planTier, type Work } from './plan-tier.ts';
+import type { ServingsPlan, ShapePlan, TierPlan } from './plan-types.ts';
+import { contentsOf, warnOfContents } from './price/contents.ts';
+import { drawSection, type TierDrawing } from './section/section.ts';
+import { portionShare } from './servings/servings.ts';
+import { warnOfBrief, warnOfSize } from './working/checks.ts';
+import { FigureBook, from, given } from './working/figures.ts';
+import { attempt, ifThere, valueOf, type Staged } from './working/staged.ts';
+
+/** What every part of a plan works with, at its beginning. */
+export const beginWork = (build: Build, pantry: Pantry, withTimes: boolean): Work => ({
+  withTimes,
+  build,
+  pantry,
+  book: new FigureBook(),
+  cautions: [],
+  spreadOf: (id) => findRow(pantry, 'spreads', id),
+  recipeOf: (id) => findRow(pantry, 'recipes', id),
+});
+
+/**
+ * The plan of a build without its times, its run sheet and its shopping: what a shelf of many cakes
+ * shows, and what the whole plan begins with.
+ */
+export const planShape = (build: Build, pantry: Pantry): ShapePlan =>
+  shapeOf(beginWork(build, pantry, false));
+
+/** The shape of the build that `work` is about; cautions and figures go into the work. */
+export function shapeOf(work: Work): ShapePlan {
+  const { build, pantry, book, cautions } = work;
+  const tiers = build.tiers.map((tier) => planTier(tier, work));
+  const made = planAllBowls(tiers, work);
+  const batches = valueOf(made)?.batches ?? [];
+  const board = valueOf(
+    attempt('stack', 'board', cautions, () => findRow(pantry, 'boards', build.boardId)),
+  );
+  const foot = tiers[0]!.finished;
+  const boardCover = board ? planBoardCover(board.outline, foot, build.boardCoverMm) : null;
+  const boardCoverG = boardCover?.massG ?? 0;
+  const section = drawSection(
+    build.tiers.map((tier, i) => drawingOf(tier, tiers[i]!, work)),
+    board,
+  );
+  const massG = addMasses(tiers, board, boardCoverG, work);
+  const foodG = massG === null || !board ? null : massG - board.massG - boardCoverG;
+  const servings = planServings(tiers, foodG, work);
+  const held = contentsOf(build, pantry);
+  warnOfBrief(build, servings, section.heightMm, cautions);
+  warnOfContents(build, held, cautions);
+  warnOfSize(build, tiers, board, massG, pantry.boards, cautions);
+  warnOfWarmth(build, pantry, cautions);
+  warnOfBatches(build, batches, tiers, pantry, cautions);
+  return {
+    tiers,
+    servings,
+    bowls: ifOk(made, ({ bowls }) => bowls),
+    batches,
+    board,
+    boardCover,
+    strips: paperStrips(foot, board?.outline ?? null),
+    oven: planOven(tiers, work),
+    allergens: held.whole.allergens,
+    mayContain: held.whole.mayContain,
+    diets: dietsKept(held.whole),
+    tierDiets: held.tiers.map(dietsKept),
+    unknownLines: held.whole.unknown,
+    section,
+    tally: {
+      heightMm: section.heightMm,
+      widthMm: Math.max(...section.tiers.map((t) => t.widthMm)),
+      massG,
+      servings: servings.count,
+      frostingG: batches.length > 0 ? batches.reduce((sum, batch) => sum + batch.makeG, 0) : null,
+    },
+    figures: book.figures,
+    cautions,
+  };
+}
+
+const ifOk = <A, B>(stage: Staged<A>, take: (value: A) => B): Staged<B> =>
+  stage.ok ? { ok: true, value: take(stage.value) } : stage;
+
+function addMasses(
+  tiers: readonly TierPlan[],
+  board: Board | null,
+  boardCoverG: number,
+  { build, book }: Work,
+): number | null {
+  if (board === null || tiers.some((tier) => tier.massG === null)) return null;
+  const pipedG = build.piping.reduce((sum, job) => sum + job.massG, 0);
+  const massG = tiers.reduce((sum, tier) => sum + tier.massG!, board.massG + boardCoverG + pipedG);
+  const inputs = tiers.flatMap((tier) => {
+    const coatG = tier.coat.ok ? tier.coat.value.crumbG + tier.coat.value.coatG : 0;
+    const fillG = tier.gaps.ok ? tier.gaps.value.reduce((s, g) => s + gapMassG(g), 0) : 0;
+    return [
+      given(
+        'layers, soaked',
+        tier.layersG!.reduce((s, g) => s + g, 0),
+        'bowl',
+      ),
+      given('fillings', fillG + (tier.centre?.fillG ?? 0), 'bowl'),
+      given('crumb coat and coat', coatG, 'bowl'),
+      given('dab', tier.dabG, 'small'),
+      ...(tier.fondant ? [given('fondant', tier.fondant.onCakeG, 'bowl')] : []),
+      ...(tier.pressed ? [given(tier.pressed.name, tier.pressed.massG, 'small')] : []),
+    ];
+  });
+  return book.add(
+    'mass',
+    'Weight on the board',
+    massG,
+    'weight',
+    'Layers, fillings, coat, covers, piping and board, added up.',
+    [
+      ...inputs,
+      given('piping', pipedG, 'small'),
+      given('board', board.massG, 'small'),
+      ...(boardCoverG > 0 ? [given('fondant on the board', boardCoverG, 'small')] : []),
+    ],
+  );
+}
+
+function planServings(
+  tiers: readonly TierPlan[],
+  foodG: number | null,
+  { build, book }: Work,
+): ServingsPlan {
+  const count = tiers.reduce((sum, tier) => sum + tier.servings, 0);
+  const { portion, cutting, halves, servings } = build.brief;
+  const share = portionShare(build.tiers[0]!.outline, portion, cutting) / (halves ? 2 : 1);
+  const single = build.tiers.length === 1 && foodG !== null ? foodG * share : null;
+  const portionG = single ?? (foodG !== null && count > 0 ? foodG / count : null);
+  book.add(
+    'servings',
+    'Servings',
+    count,
+    'count',
+    'Portions on the cake’s own outline, as the cutting map draws them. A block counts when at least three quarters of it is cake.',
+    [
+      ...tiers.map((tier, i) => given(build.tiers[i]!.name, tier.servings, 'count')),
+      given('wanted', servings, 'count'),
+      ...(halves ? [given('portions above each other', 2, 'count')] : []),
+    ],
+  );
+  if (portionG !== null)
+    book.add(
+      'portion',
+      'One portion',
+      portionG,
+      'small',
+      'What the cake weighs without its board, times the share of its outline that one portion takes.',
+      [
+        given('cake without board', foodG!, 'bowl'),
+        given('share of one portion', portionG / foodG!, 'share'),
+      ],
+    );
+  return { count, spare: count - servings, portionG };
+}
+
+function planAllBowls(
+  tiers: readonly TierPlan[],
+  work: Work,
+): Staged<{ bowls: Bowl[]; batches: Batch[] }> {
+  const { build, pantry, book, cautions, spreadOf, recipeOf } = work;
+  const failed = tiers
+    .flatMap((tier) => [tier.others, tier.gaps, tier.coat])
+    .find((stage) => !stage.ok);
+  if (failed && !failed.ok) return failed;
+  const needs = tiers.map((tier, i): TierNeeds => ({
+    tierId: tier.tierId,
+    tierName: build.tiers[i]!.name,
+    innerSpreadId: innerSpreadId(build.tiers[i]!),
+    roundMm: perimeterMm(build.tiers[i]!.outline),
+    dabG: tier.dabG,
+    gaps: valueOf(tier.gaps)!,
+    coat: valueOf(tier.coat)!,
+    others: valueOf(tier.others)!,
+    centre:
+      tier.centre && build.tiers[i]!.centre
+        ? { spreadId: build.tiers[i]!.centre.spreadId, fillG: tier.centre.fillG }
+        : null,
+  }));
+  return attempt('coat', null, cautions, () =>
+    planBowls(build, needs, spreadOf, recipeOf, pantry.recipes, pantry.kitchen, book),
+  );
+}
+
+/** Oven loads of all tiers, with what to mind about batter that waits and tins that do not fit. */
+function planOven(tiers: readonly TierPlan[], { build, pantry, cautions }: Work): OvenPlan | null {
+  const baking = tiers.flatMap((plan, i): TierBaking[] => {
+    const tier = build.tiers[i]!;
+    const sponge = pantry.sponges.find((row) => row.id === tier.spongeId);
+    const tin = pantry.tins.find((row) => row.id === tier.tinId);
+    const bake = valueOf(plan.bake);
+    return sponge && tin && bake ? [{ tierId: tier.id, sponge, tin, bake }] : [];
+  });
+  if (baking.length < tiers.length) return null;
+  const oven = planLoads(baking, pantry.kitchen);
+  warnOfOven(build, oven, cautions);
+  return oven;
+}
+
+function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): TierDrawing {
+  return {
+    tier,
+    stack: plan.stack,
+    coat: valueOf(plan.coat),
+    finished: plan.finished,
+    sponge: ifThere(() => findRow(pantry, 'sponges', tier.spongeId)),
+    others: valueOf(plan.others) ?? [],
+    centre: plan.centre,
+    centreSpread: tier.centre ? ifThere(() => spreadOf(tier.centre!.spreadId)) : null,
+    coatSpread: ifThere(() => spreadOf(tier.coat.spreadId)),
+    fillings: tier.gaps.map((gap) => ifThere(() => spreadOf(gap.spreadId))),
+  };
+}

@@ -73,13 +73,34 @@ const views: View[] = [
   { name: 'bake-heat', path: '/build/meridian/bake', before: turn('heat', '.chart') },
   { name: 'bake-cut', path: '/build/meridian/bake', before: turn('cut') },
   { name: 'coat', path: '/build/meridian/coat' },
+  { name: 'coat-bowls', path: '/build/meridian/coat', before: turn('bowls') },
+  { name: 'coat-chance', path: '/build/meridian/coat', before: turn('chance', '.chart') },
   {
     name: 'bench',
     path: '/build/meridian/bench',
     size: [1024, 768],
     before: step('Fill layer 1 and set layer 2 on it'),
   },
-  { name: 'pantry', path: '/pantry' },
+  {
+    name: 'pantry',
+    path: '/pantry',
+    before: (p) => p.getByRole('tab', { name: 'Ingredients' }).click(),
+  },
+  {
+    name: 'pantry-paste',
+    path: '/pantry',
+    before: async (p) => {
+      await p.getByRole('tab', { name: 'Recipes' }).click();
+      await p.getByTestId('import').click();
+      await p.getByLabel('Name of the recipe').fill('Meteor frosting');
+      await p
+        .getByTestId('paste')
+        .fill(
+          '2 cups cream cheese, room temperature\n100 g butter, softened\n3 tbsp honey\n1 1/4 cups icing sugar, sifted\n1 tsp vanilla\na pinch of salt\n1 tub of moon dust\nBeat until smooth',
+        );
+    },
+  },
+  { name: 'shopping', path: '/shopping', before: (p) => p.locator('tbody tr').first().waitFor() },
 ];
 const { selectors } = await import('@playwright/test');
 selectors.setTestIdAttribute('data-test');

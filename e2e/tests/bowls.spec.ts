@@ -211,7 +211,7 @@ test('fondant, pressed nuts and piping weigh in, raise the cake and reach the be
   await expect(tally(page, 'height')).not.toHaveText(before);
   await expect(page.getByTestId('covers')).toContainText('a disc of');
   await page.getByRole('button', { name: 'Press nuts, sprinkles or shavings on' }).click();
-  await expect(page.getByText('do not press into fondant')).toBeVisible();
+  await expect(page.getByText('Fondant does not take pistachios')).toBeVisible();
   await page.getByTestId('add-piping').click();
   await page.getByLabel('What is piped').last().fill('shells');
   await page.getByLabel('What is piped').last().press('Enter');

@@ -18,7 +18,10 @@ function placedAt(partId: string, kind: string): string | null {
     case 'crumb':
       return `${tierId}/crumb`;
     case 'coat':
+    case 'band':
       return `${tierId}/coat`;
+    case 'fondant':
+      return `${tierId}/fondant`;
     default:
       return null;
   }

@@ -92,7 +92,7 @@ function take(proposal: Proposal): void {
           </span>
           <span v-if="card.plan.price && card.plan.tally.handsOnMin !== null" class="soft">
             about {{ showText(card.plan.price.total, 'money', settings.system) }},
-            {{ showText(card.plan.tally.handsOnMin, 'minutes', settings.system) }} of it hands
+            {{ showText(card.plan.tally.handsOnMin, 'minutes', settings.system) }} of work
           </span>
         </button>
       </div>

@@ -39,7 +39,7 @@ export function warnOfPressed(tier: Tier, sideMm: number, cautions: Caution[]): 
       severity: 'mind',
       stage: 'coat',
       part,
-      title: phrase(`${tier.pressed.name} do not press into fondant.`),
+      title: phrase(`Fondant does not take ${tier.pressed.name.toLowerCase()} pressed into it.`),
       todo: phrase('Brush the fondant with water or jelly where they go, or leave it off.'),
     });
   else if (sideMm < holdsPiecesMm)

@@ -76,7 +76,7 @@ const freshId = (): string => `piping-${crypto.randomUUID().slice(0, 8)}`;
           (g) => g !== null && setPressed({ ...pressed!, gPerCm2: Math.max(0.01, g / 100) })
         "
       />
-      to 100 cm² where they lie, covering
+      to {{ showText(10000, 'area', settings.system) }} where they lie, covering
       <QuantityField
         :model-value="pressed.cover"
         kind="share"
@@ -94,8 +94,8 @@ const freshId = (): string => `piping-${crypto.randomUUID().slice(0, 8)}`;
           { value: 'band', text: 'a band at the foot' },
         ]"
         @update:model-value="(to) => setPressed({ ...pressed!, bandMm: to === 'side' ? null : 40 })"
-      /><template v-if="pressed.bandMm !== null">
-        ,
+      /><template v-if="pressed.bandMm !== null"
+        >,
         <QuantityField
           :model-value="pressed.bandMm"
           kind="thickness"
@@ -105,14 +105,14 @@ const freshId = (): string => `piping-${crypto.randomUUID().slice(0, 8)}`;
           @update:model-value="(mm) => mm !== null && setPressed({ ...pressed!, bandMm: mm })"
         />
         high</template
-      >
+      >,
       <label class="check">
         <input
           type="checkbox"
           :checked="pressed.onTop"
           @change="setPressed({ ...pressed!, onTop: !pressed!.onTop })"
         />
-        and the top </label
+        and the top</label
       >: <b v-if="tierPlan.pressed">{{ mass(tierPlan.pressed.massG) }}</b>, with
       {{ tierPlan.pressed ? mass(tierPlan.pressed.atHandG) : '' }} at hand.
       <button type="button" class="key small quiet" @click="setPressed(null)">

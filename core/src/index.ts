@@ -26,6 +26,7 @@ export * from './pantry/starting/index.ts';
 
 export * from './build/types.ts';
 export * from './build/limits.ts';
+export { outlineSchema } from './build/schema-blocks.ts';
 export * from './build/schema.ts';
 export * from './build/create.ts';
 export * from './build/edit.ts';

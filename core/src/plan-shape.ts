@@ -19,7 +19,7 @@ import { contentsOf, warnOfContents } from './price/contents.ts';
 import { drawSection, type TierDrawing } from './section/section.ts';
 import { portionShare } from './servings/servings.ts';
 import { warnOfBrief, warnOfSize } from './working/checks.ts';
-import { FigureBook, from, given } from './working/figures.ts';
+import { FigureBook, given } from './working/figures.ts';
 import { attempt, ifThere, valueOf, type Staged } from './working/staged.ts';
 
 /** What every part of a plan works with, at its beginning. */

@@ -1,16 +1,21 @@
-import {
-  allergens,
-  boardMaterials,
-  keepingClasses,
-  otherForms,
-  tinForms,
-  tones,
-  traits,
-} from '../pantry/types.ts';
 import { diets } from '../pantry/diets.ts';
+import { rows } from '../pantry/json-rows.ts';
 import { coatStyles } from '../pantry/styles.ts';
-import { pantryLimits as p } from '../pantry/schema.ts';
-import type { Range } from '../units/field.ts';
+import {
+  allergenList,
+  id,
+  int,
+  list,
+  name,
+  nullable,
+  num,
+  obj,
+  oneOf,
+  text,
+  time,
+  tint,
+  type Schema,
+} from './json-blocks.ts';
 import { limits } from './limits.ts';
 import { fileFormat } from './read-file.ts';
 import {
@@ -22,33 +27,6 @@ import {
   portions,
   soakStyles,
 } from './types.ts';
-
-type Schema = Record<string, unknown>;
-
-const num = ({ min, max }: Range): Schema => ({ type: 'number', minimum: min, maximum: max });
-const int = ({ min, max }: Range): Schema => ({ type: 'integer', minimum: min, maximum: max });
-const oneOf = (values: readonly string[]): Schema => ({ enum: [...values] });
-const list = (items: Schema, most: number, least = 0): Schema => ({
-  type: 'array',
-  items,
-  minItems: least,
-  maxItems: most,
-});
-const obj = (properties: Record<string, Schema>, optional: string[] = []): Schema => ({
-  type: 'object',
-  properties,
-  required: Object.keys(properties).filter((key) => !optional.includes(key)),
-});
-const nullable = (schema: Schema): Schema => ({ anyOf: [schema, { type: 'null' }] });
-const text = (max: number, min = 0): Schema => ({ type: 'string', minLength: min, maxLength: max });
-const name = text(limits.nameLength.max, 1);
-const id: Schema = { type: 'string', pattern: '^[A-Za-z0-9_-]{1,64}$' };
-const time: Schema = {
-  type: 'string',
-  pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d(:\\d\\d(\\.\\d+)?)?(Z|[+-]\\d\\d:\\d\\d)?$',
-};
-const tint = text(limits.tintLength.max);
-const allergenList = list(oneOf(allergens), allergens.length);
 
 const outline: Schema = {
   oneOf: [
@@ -234,123 +212,6 @@ const bench = obj({
     500,
   ),
 });
-
-const common: Record<string, Schema> = {
-  id,
-  name,
-  source: oneOf(['textbook', 'trade custom', 'estimate', 'own']),
-  ranges: { type: 'object' },
-};
-
-const rows: Record<string, Schema> = {
-  sponge: obj({
-    ...common,
-    batterDensityGPerMl: num(p.batterDensityGPerMl),
-    rise: num(p.rise),
-    ovenLoss: num(p.ovenLoss),
-    crownOverRadius: num(p.crownOverRadius),
-    minSliceMm: num(p.minSliceMm),
-    allowableKPa: num(p.allowableKPa),
-    waitMin: num(p.waitMin),
-    soakMlPerMl: num(p.soakMlPerMl),
-    tone: oneOf(tones),
-    recipeId: id,
-  }),
-  spread: obj({
-    ...common,
-    densityGPerMl: num(p.densityGPerMl),
-    stress21Pa: num(p.stressPa),
-    stress4Pa: num(p.stressPa),
-    canFill: { type: 'boolean' },
-    canCoat: { type: 'boolean' },
-    keeping: oneOf(keepingClasses),
-    tone: oneOf(tones),
-    recipeId: id,
-    mixerShare: nullable(num(p.mixerShare)),
-    panShare: nullable(num(p.mixerShare)),
-  }),
-  tin: obj({
-    ...common,
-    outline: { $ref: '#/$defs/outline' },
-    depthMm: num(p.tinDepthMm),
-    flareMm: num(p.flareMm),
-    owned: int(p.owned),
-    form: oneOf(tinForms),
-    waterG: nullable(num(p.waterG)),
-  }),
-  other: obj({
-    ...common,
-    form: oneOf(otherForms),
-    thicknessMm: num(p.otherMm),
-    densityGPerMl: num(p.densityGPerMl),
-    allowableKPa: num(p.allowableKPa),
-    spreadMm: num(p.spreadMm),
-    ovenLoss: num(p.otherLoss),
-    bake: nullable(obj({ ovenC: num(p.ovenC), minutes: num(p.bakeMin) })),
-    packCount: nullable(int(p.packCount)),
-    thawH: nullable(num(p.thawH)),
-    allergens: allergenList,
-    tone: oneOf(tones),
-    recipeId: nullable(id),
-  }),
-  board: obj({
-    ...common,
-    outline: { $ref: '#/$defs/outline' },
-    thicknessMm: num(p.boardMm),
-    massG: num(p.boardG),
-    material: oneOf(boardMaterials),
-    price: nullable(num(p.price)),
-  }),
-  recipe: obj({
-    ...common,
-    yieldG: num(p.yieldG),
-    ingredients: list(
-      obj(
-        {
-          name,
-          massG: num(p.ingredientG),
-          pieceG: num({ min: 1, max: 2000 }),
-          allergens: allergenList,
-          foodId: nullable(id),
-          recipeId: nullable(id),
-        },
-        ['pieceG'],
-      ),
-      60,
-      1,
-    ),
-    steps: list(text(400), 40),
-    bake: nullable(
-      obj({
-        ovenC: num(p.ovenC),
-        minutes: num(p.bakeMin),
-        tinMm: num({ min: 30, max: 900 }),
-        depthMm: num({ min: 10, max: 300 }),
-      }),
-    ),
-    caution: nullable(text(600)),
-  }),
-  food: obj({
-    ...common,
-    aliases: list(name, 20),
-    cupG: nullable(num(p.cupG)),
-    cupSiftedG: nullable(num(p.cupG)),
-    cupScoopedG: nullable(num(p.cupG)),
-    pieceG: nullable(num(p.pieceG)),
-    boughtAs: nullable(id),
-    waterShare: num(p.partShare),
-    fatShare: num(p.partShare),
-    sugarShare: num(p.partShare),
-    saltShare: num(p.partShare),
-    allergens: allergenList,
-    mayContain: allergenList,
-    traits: list(oneOf(traits), traits.length),
-    packG: nullable(num(p.packG)),
-    price: nullable(num(p.price)),
-    stockG: num(p.stockG),
-    keepsDays: nullable(int(p.keepsDays)),
-  }),
-};
 
 /**
  * JSON Schema (draft 2020-12) of the build file, from the same limits that the program checks. What

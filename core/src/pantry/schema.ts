@@ -12,7 +12,7 @@ import {
   record,
   wholeFigure,
   words,
-} from '../build/schema.ts';
+} from '../build/schema-blocks.ts';
 import {
   boardMaterials,
   keepingClasses,

@@ -76,6 +76,19 @@ describe('a recipe made of others', () => {
   });
 });
 
+describe('contents', () => {
+  it('follow a line that is changed in place, as a form does', () => {
+    const own = structuredClone(recipe('butter'));
+    expect(recipeContents(own, pantry).allergens).toContain('milk');
+    for (const line of own.ingredients)
+      if (line.foodId === 'butter' || line.foodId === 'milk') line.foodId = 'water';
+    expect(recipeContents(own, pantry).allergens).not.toContain('milk');
+    own.ingredients[0]!.foodId = null;
+    own.ingredients[0]!.allergens = ['sesame'];
+    expect(recipeContents(own, pantry).allergens).toContain('sesame');
+  });
+});
+
 describe('a scaled recipe', () => {
   it('rounds its eggs to whole ones and makes up the rest', () => {
     fc.assert(

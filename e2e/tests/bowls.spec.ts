@@ -232,3 +232,21 @@ test('a warm venue warns of a coat that slides, and a diet of what breaks it', a
   await page.getByRole('button', { name: 'vegan' }).click();
   await expect(page.getByText('It is not vegan, and the brief asks for vegan.')).toBeVisible();
 });
+
+test('a recipe is not made of itself, and its yield cannot exceed what goes in', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.goto('/pantry');
+  await page.getByRole('tab', { name: 'Recipes' }).click();
+  await page.getByLabel('Find in this table').fill('lemon curd');
+  await page.getByRole('button', { name: 'Change Lemon curd', exact: true }).click();
+  await page.getByRole('button', { name: 'Add an ingredient' }).click();
+  await page.getByLabel('What ingredient 6 is').selectOption({ label: 'recipe: Lemon curd cream' });
+  await page.getByTestId('save-row').click();
+  await expect(page.getByRole('alert')).toContainText('Lemon curd → Lemon curd cream → Lemon curd');
+  await page.getByRole('button', { name: 'Take out Lemon curd cream' }).click();
+  await type(page, 'yields', '9 kg');
+  await page.getByTestId('save-row').click();
+  await expect(page.getByRole('alert')).toContainText('yields more than its ingredients weigh');
+});

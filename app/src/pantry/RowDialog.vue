@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  circleOf,
   otherForms,
   keepingClasses,
   pantryLimits,
@@ -67,6 +68,14 @@ async function save(): Promise<void> {
       name: draft.value.name.trim(),
       source: 'own',
     } as unknown as Row;
+    const circle =
+      'ingredients' in row
+        ? circleOf(row, [...pantry.pantry.recipes.filter((other) => other.id !== row.id), row])
+        : null;
+    if (circle) {
+      problems.value = [`This recipe would be made of itself: ${circle.join(' → ')}`];
+      return;
+    }
     await pantry.saveRow(props.table, row);
     emit('close');
   } catch (error) {

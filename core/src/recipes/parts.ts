@@ -118,21 +118,24 @@ export function lineContents(line: Ingredient, foods: readonly Food[]): Contents
 }
 
 interface Known extends Larder {
-  lines: number;
+  lines: string;
   contents: Contents;
 }
 const known = new WeakMap<Recipe, Known>();
 
 /**
  * What a recipe holds, the recipes it is made of included. A circle is followed once. Kept for the
- * next plan while recipe and pantry are the same rows: a row is replaced when it changes.
+ * next plan while its lines and the pantry's lists are the same.
  */
 export function recipeContents(recipe: Recipe, larder: Larder): Contents {
   const before = known.get(recipe);
+  const lines = recipe.ingredients
+    .map((i) => i.foodId ?? i.recipeId ?? `${i.name}/${i.allergens.join()}`)
+    .join('/');
   if (
     before?.recipes === larder.recipes &&
     before.foods === larder.foods &&
-    before.lines === recipe.ingredients.length
+    before.lines === lines
   )
     return before.contents;
   const { recipes, foods } = larder;
@@ -146,6 +149,6 @@ export function recipeContents(recipe: Recipe, larder: Larder): Contents {
       all.unknown.push(...one.unknown);
     }
   const contents = together([all]);
-  known.set(recipe, { recipes, foods, lines: recipe.ingredients.length, contents });
+  known.set(recipe, { recipes, foods, lines, contents });
   return contents;
 }

@@ -1,0 +1,77 @@
+import { areaMm2, perimeterMm, type Outline } from '../outline/outline.ts';
+import { standsAtMm, type DripFluid } from './fluid.ts';
+
+/** Ganache in the bead that stands along the rim, mL to the cm; left in the bottle, g. */
+const rimMlPerCm = 0.3;
+export const bottleResidueG = 20;
+
+export interface FinishAmounts {
+  dripsG: number;
+  rimG: number;
+  floodG: number;
+  residueG: number;
+  totalG: number;
+}
+
+/** Ganache for a dripped tier: drips, the bead along the rim, the flood on top, what stays behind. */
+export function dripAmounts(
+  outline: Outline,
+  dripsG: readonly number[],
+  floodMm: number,
+  densityGPerMl: number,
+): FinishAmounts {
+  const drips = dripsG.reduce((sum, g) => sum + g, 0);
+  const rimG = (perimeterMm(outline) / 10) * rimMlPerCm * densityGPerMl;
+  const floodG = ((areaMm2(outline) * floodMm) / 1000) * densityGPerMl;
+  return {
+    dripsG: drips,
+    rimG,
+    floodG,
+    residueG: bottleResidueG,
+    totalG: drips + rimG + floodG + bottleResidueG,
+  };
+}
+
+/** What a cake poured over on a rack takes. Masses in g. */
+export interface PourPlan {
+  /** Film that stays on the side, mm. */
+  veilMm: number;
+  staysG: number;
+  pourG: number;
+  /** Back in the tray, to be used again. */
+  trayG: number;
+}
+
+/** What is poured over what stays, so that no place is missed (trade custom). */
+const pourOver = 1.6;
+
+/**
+ * Pouring over a whole cake: the side keeps a film of the thickness at which the ganache stands at
+ * the temperature it stops at, the top twice that; the rest runs off (model section 7).
+ *
+ * @param stopsC temperature at which it stops, between its own and the coat's
+ */
+export function pourPlan(
+  outline: Outline,
+  heightMm: number,
+  fluid: DripFluid,
+  stopsC: number,
+): PourPlan {
+  const veilMm = standsAtMm(fluid, stopsC);
+  const ml =
+    (perimeterMm(outline) * heightMm * veilMm + areaMm2(outline) * Math.min(3, 2 * veilMm)) / 1000;
+  const staysG = ml * fluid.densityGPerMl;
+  const pourG = staysG * pourOver;
+  return { veilMm, staysG, pourG, trayG: pourG - staysG };
+}
+
+/** Temperature at which a poured veil of a wanted thickness stops, C, by bisection. */
+export function tempForVeil(fluid: DripFluid, veilMm: number): number {
+  let [low, high] = [5, 60];
+  for (let i = 0; i < 60; i++) {
+    const middle = (low + high) / 2;
+    if (standsAtMm(fluid, middle) > veilMm) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}

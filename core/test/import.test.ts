@@ -159,6 +159,10 @@ describe('a table of ingredients', () => {
     for (const cell of ['=1+1', '+cmd', '-2', '@sum', '\tx'])
       expect(writeTable(['a'], [[cell]]).split('\r\n')[1]).toMatch(/^"?'/);
     expect(writeTable(['a', 'b'], [['x', 1.5]])).toBe('a,b\r\nx,1.5\r\n');
+    // and reads it back as it was
+    const odd = { ...foods[0]!, id: 'odd', name: '=1+1' };
+    const read = readFoods(writeFoods([odd]), [odd], freshId);
+    expect(read.ok && read.rows[0]).toMatchObject({ id: 'odd', name: '=1+1' });
   });
 });
 

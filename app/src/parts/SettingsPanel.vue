@@ -91,6 +91,19 @@ const temperatures = ['C', 'F'] as const;
           {{ ml }} mL
         </button>
       </fieldset>
+      <fieldset>
+        <legend>prices in</legend>
+        <input
+          class="sign"
+          type="text"
+          maxlength="4"
+          aria-label="Sign before prices"
+          :value="settings.system.currency"
+          @change="
+            settings.setUnits({ currency: ($event.target as HTMLInputElement).value.trim() })
+          "
+        />
+      </fieldset>
       <h2>Colours</h2>
       <fieldset>
         <button
@@ -120,6 +133,16 @@ fieldset {
   display: flex;
   gap: 6px;
   align-items: center;
+}
+.sign {
+  font: inherit;
+  font-weight: 600;
+  color: var(--accent);
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  width: 4em;
+  padding: 1px 6px;
 }
 legend {
   float: left;

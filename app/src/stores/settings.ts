@@ -46,7 +46,8 @@ export const useSettings = defineStore('settings', () => {
     tell({ kind: 'settings' });
   }
   async function switchUnits(): Promise<void> {
-    system.value = { ...(isMetric.value ? inchesAndOunces : metric) };
+    const { currency } = system.value;
+    system.value = { ...(isMetric.value ? inchesAndOunces : metric), currency };
     await save();
   }
   async function setUnits(change: Partial<UnitSystem>): Promise<void> {

@@ -71,7 +71,7 @@ export function readTable(text: string): CsvResult<never> | { ok: true; table: T
       `Line ${(broken.row ?? 0) + 1}: a quotation mark is not closed.`,
     );
   const all = parsed.data
-    .map((cells, i) => ({ line: i + 1, cells: cells.map((cell) => cell.trim()) }))
+    .map((cells, i) => ({ line: i + 1, cells: cells.map(bareCell) }))
     .filter(({ cells }) => cells.some((cell) => cell !== ''));
   const [head, ...rows] = all;
   if (!head) return fail(1, 'The file is empty.');
@@ -89,6 +89,9 @@ export function readTable(text: string): CsvResult<never> | { ok: true; table: T
     },
   };
 }
+
+/** A cell without the apostrophe that kept a spreadsheet from running it. */
+const bareCell = (cell: string): string => cell.trim().replace(/^'(?=[=+\-@])/, '');
 
 /** A number in a cell: "1.5", or "1,5" where the columns are parted by something else. */
 export function cellNumber(text: string, decimalComma: boolean): number {

@@ -132,11 +132,7 @@ export function recipeContents(recipe: Recipe, larder: Larder): Contents {
   const lines = recipe.ingredients
     .map((i) => i.foodId ?? i.recipeId ?? `${i.name}/${i.allergens.join()}`)
     .join('/');
-  if (
-    before?.recipes === larder.recipes &&
-    before.foods === larder.foods &&
-    before.lines === lines
-  )
+  if (before?.recipes === larder.recipes && before.foods === larder.foods && before.lines === lines)
     return before.contents;
   const { recipes, foods } = larder;
   const all: Contents = { allergens: [], mayContain: [], traits: [], unknown: [] };

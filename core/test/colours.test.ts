@@ -25,6 +25,7 @@ import {
   randomFrom,
   rimCutMl,
   roundestRimMm,
+  setBandShare,
   shellMl,
   stressFromSlideMm,
   thicknessOf,
@@ -146,6 +147,24 @@ describe('a coat of several frostings and colours', () => {
     );
   });
 
+  it('gives a band the share it is told, the others the rest', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 12 }),
+        fc.nat({ max: 11 }),
+        fc.double({ min: 0.05, max: 0.7, noNaN: true }),
+        (count, at, share) => {
+          const t = tier();
+          t.coat.bands = Array.from({ length: count }, () => ({ tint: '', share: 1 / 3 }));
+          const index = at % count;
+          setBandShare(t, index, share);
+          const all = t.coat.bands.reduce((sum, band) => sum + band.share, 0);
+          expect(t.coat.bands[index]!.share / all).toBeCloseTo(count === 1 ? 1 : share, 1.7);
+          expect(t.coat.bands.every((band) => band.share >= 0.02)).toBe(true);
+        },
+      ),
+    );
+  });
   it('with another frosting on top weighs each with its own density', () => {
     const t = tier();
     t.coat.topSpreadId = 'ganache';
@@ -331,8 +350,10 @@ describe('a warm room', () => {
     const buttercream = spreadOf('buttercream');
     expect(holdsOnSideMm(buttercream, 21)).toBeCloseTo((300 / (950 * 9.81)) * 1000, 9);
     expect(stressFromSlideMm(holdsOnSideMm(buttercream, 21), 0.95)).toBeCloseTo(300, 9);
-    const at = [10, 21, 26, 32].map((c) => holdsOnSideMm(buttercream, c));
+    const at = [10, 21, 26, 29, 31, 34, 36].map((c) => holdsOnSideMm(buttercream, c));
     expect(at).toEqual([...at].sort((a, b) => b - a));
+    // where butter and cocoa butter have melted nothing stays
+    for (const spread of pantry.spreads) expect(holdsOnSideMm(spread, 38)).toBe(0);
   });
   it('is a caution with what would hold instead, at the venue alone if it is so', () => {
     const build = fresh();

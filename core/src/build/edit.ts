@@ -93,6 +93,20 @@ export function stretchLayers(tier: Tier, byMm: number): void {
   keepGapsBelowCake(tier);
 }
 
+/**
+ * Gives one band of colour a share of the side's height; the others share the rest as before. All
+ * shares then come to one.
+ */
+export function setBandShare(tier: Tier, index: number, share: number): void {
+  const { bands } = tier.coat;
+  const others = bands.reduce((sum, band, i) => sum + (i === index ? 0 : band.share), 0);
+  const wanted = bands.length === 1 ? 1 : clamp(share, { min: limits.bandShare.min, max: 0.95 });
+  bands.forEach((band, i) => {
+    const next = i === index ? wanted : (band.share / others) * (1 - wanted);
+    band.share = clamp(next, limits.bandShare);
+  });
+}
+
 /** A tier on top of the others: like the one below, four fingers narrower. */
 export function addTier(build: Build): Tier {
   const below = build.tiers.at(-1)!;

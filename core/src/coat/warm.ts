@@ -7,12 +7,20 @@ import { thicknessOf } from './thickness.ts';
 
 const gravity = 9.81;
 
+/** From here on the fat of every frosting melts, until nothing of it stands, C (estimate). */
+const meltsFromC = 30;
+const meltedC = 36;
+
 /**
  * Thickest coat that stays on an upright side at a temperature, mm: its yield stress over rho·g
- * (model section 15).
+ * (model section 15), less from 30 C on, and nothing from 36 C, where butter and cocoa butter have
+ * melted.
  */
-export const holdsOnSideMm = (spread: Spread, tempC: number): number =>
-  stressAt(spread.stress21Pa, spread.stress4Pa, tempC) / (spread.densityGPerMl * gravity);
+export function holdsOnSideMm(spread: Spread, tempC: number): number {
+  const solid = Math.min(1, Math.max(0, (meltedC - tempC) / (meltedC - meltsFromC)));
+  const stress = stressAt(spread.stress21Pa, spread.stress4Pa, tempC);
+  return (solid * stress) / (spread.densityGPerMl * gravity);
+}
 
 /** Yield stress of a spread of which a coat of `mm` is the thickest that stays on a side, Pa. */
 export const stressFromSlideMm = (mm: number, densityGPerMl: number): number =>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { limits, type Band, type Build, type Coat, type Plan } from '@pyrgotect/core';
+import { limits, setBandShare, type Band, type Build, type Coat, type Plan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
@@ -32,8 +32,13 @@ function setWay(to: Way): void {
 }
 const setBand = (index: number, to: Partial<Band>): void =>
   editTier('Band', (t) => void Object.assign(t.coat.bands[index]!, to));
+const all = computed(() => coat.value.bands.reduce((sum, band) => sum + band.share, 0));
+/** As high as the others are on average. */
 const add = (): void =>
-  editTier('A band more', (t) => void t.coat.bands.push({ tint: '', share: 1 / 3 }));
+  editTier('A band more', (t) => {
+    t.coat.bands.push({ tint: '', share: all.value / Math.max(1, t.coat.bands.length) });
+    setBandShare(t, t.coat.bands.length - 1, 1 / t.coat.bands.length);
+  });
 const drop = (index: number): void =>
   editTier('A band less', (t) => void t.coat.bands.splice(index, 1));
 const text = (event: Event): string => (event.target as HTMLInputElement).value.trim().slice(0, 40);
@@ -73,12 +78,14 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value.
         />
         <span>over</span>
         <QuantityField
-          :model-value="band.share"
+          :model-value="band.share / all"
           kind="share"
           :label="`Share of band ${i + 1} from below`"
           :min="limits.bandShare.min"
           :max="1"
-          @update:model-value="(share) => share !== null && setBand(i, { share })"
+          @update:model-value="
+            (share) => share !== null && editTier('Band', (t) => setBandShare(t, i, share))
+          "
         />
         <span class="soft">{{ i === 0 ? 'at the foot' : 'of the height' }}</span>
         <button

@@ -50,6 +50,7 @@ export * from './tins/bake.ts';
 export * from './tins/bake-cautions.ts';
 export * from './tins/lining.ts';
 export * from './tins/offcuts.ts';
+export * from './batter/customary.ts';
 export * from './batter/divide.ts';
 export * from './batter/leftover.ts';
 export * from './batter/start-temperature.ts';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  batterForTins,
   breaksDiet,
   circleOf,
   CircularRecipe,
@@ -26,6 +27,7 @@ import {
   swapFood,
   swapLine,
   usualKeep,
+  usualYieldG,
   type Food,
   type Recipe,
 } from '../src/index.ts';
@@ -73,6 +75,19 @@ describe('a recipe made of others', () => {
     expect(plan.cautions.some((c) => c.severity === 'stop' && c.id.startsWith('circle/'))).toBe(
       true,
     );
+  });
+});
+
+describe('a yield', () => {
+  it('said by tins is three fifths of them in batter', () => {
+    const tin = pantry.tins.find((row) => row.id === 'round-20')!;
+    const sponge = pantry.sponges.find((row) => row.id === 'butter')!;
+    const box = { ...tin, flareMm: 0, depthMm: 50 };
+    expect(batterForTins(box, 2, sponge)).toBeCloseTo(
+      (2 * Math.PI * 100 ** 2 * 50 * 0.6 * 0.85) / 1000,
+      6,
+    );
+    expect(usualYieldG(1000)).toBeCloseTo(980, 9);
   });
 });
 

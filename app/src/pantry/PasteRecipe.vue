@@ -5,6 +5,7 @@ import {
   readRecipeTable,
   rowSchemas,
   showText,
+  usualYieldG,
   type CsvProblem,
   type Ingredient,
   type Measuring,
@@ -45,7 +46,7 @@ const total = computed(() =>
 );
 const unread = computed(() => lines.value.filter((line, i) => gramsOf(line, i) === null).length);
 const typedYield = ref<number | null>(null);
-const yieldG = computed(() => typedYield.value ?? Math.round(total.value * 0.98));
+const yieldG = computed(() => typedYield.value ?? Math.round(usualYieldG(total.value)));
 
 /** A frosting needs a row of its own to be chosen: one it is like lends density and stiffness. */
 const likeId = ref('');

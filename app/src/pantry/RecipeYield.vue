@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { tinVolumeMl } from '@pyrgotect/core';
+import { batterForTins } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
@@ -12,16 +12,12 @@ const open = ref(false);
 const count = ref(2);
 const tinId = ref('round-20');
 const spongeId = ref('butter');
-const fillShare = 0.6;
 const tins = computed(() => pantry.pantry.tins.map((t) => ({ value: t.id, text: t.name })));
 const sponges = computed(() => pantry.pantry.sponges.map((s) => ({ value: s.id, text: s.name })));
 const grams = computed(() => {
   const tin = pantry.pantry.tins.find((row) => row.id === tinId.value);
   const sponge = pantry.pantry.sponges.find((row) => row.id === spongeId.value);
-  if (!tin || !sponge) return null;
-  return Math.round(
-    count.value * tinVolumeMl(tin, tin.depthMm) * fillShare * sponge.batterDensityGPerMl,
-  );
+  return tin && sponge ? Math.round(batterForTins(tin, count.value, sponge)) : null;
 });
 </script>
 

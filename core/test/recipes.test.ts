@@ -10,6 +10,7 @@ import {
   dietsKept,
   dissolve,
   drained,
+  givesJuice,
   gramsOfMl,
   householdText,
   inchesAndOunces,
@@ -238,6 +239,12 @@ describe('diets', () => {
 });
 
 describe('fruit and cream', () => {
+  it('are told apart by what they are made of', () => {
+    const fruit = pantry.foods.filter(givesJuice).map((each) => each.id);
+    expect(fruit).toEqual(expect.arrayContaining(['raspberries', 'blackcurrants', 'figs']));
+    for (const id of ['water', 'lemon-juice', 'milk', 'eggs', 'honey', 'aquafaba'])
+      expect(fruit).not.toContain(id);
+  });
   it('macerated keep their mass, and leave the fruit as sweet as its syrup or drier', () => {
     fc.assert(
       fc.property(

@@ -1,3 +1,13 @@
+import type { Food } from '../pantry/types.ts';
+
+/** True for fruit and the like: mostly water, some sugar of its own, no fat, and nothing to declare. */
+export const givesJuice = (food: Food): boolean =>
+  food.waterShare > 0.6 &&
+  food.sugarShare >= 0.04 &&
+  food.fatShare < 0.02 &&
+  food.allergens.length === 0 &&
+  food.traits.length === 0;
+
 /** Fruit drawn with sugar: where its juice goes. Masses in g. */
 export interface Macerated {
   juiceG: number;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   drained,
+  givesJuice,
   compoteSettings,
   macerate,
   showText,
@@ -28,17 +29,7 @@ const dose = computed(() => stabilise(creamG.value, how.value));
 
 const fruitId = ref('raspberries');
 const fruits = computed(() =>
-  pantry.pantry.foods
-    .filter(
-      (food) =>
-        (food.waterShare > 0.6 &&
-          food.waterShare < 0.93 &&
-          food.keepsDays !== null &&
-          food.fatShare < 0.02 &&
-          food.allergens.length === 0) ||
-        food.id === 'blackcurrants',
-    )
-    .map((food) => ({ value: food.id, text: food.name })),
+  pantry.pantry.foods.filter(givesJuice).map((food) => ({ value: food.id, text: food.name })),
 );
 const fruit = computed(() => pantry.pantry.foods.find((food) => food.id === fruitId.value));
 const fruitG = ref(400);

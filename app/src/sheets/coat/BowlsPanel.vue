@@ -89,7 +89,7 @@ function setTogether(to: boolean): void {
       {{ bowl.name }}:
       <FigureValue :value="bowl.makeG" kind="bowl" :figure="`bowl/${bowl.id}/make`" />
     </h2>
-    <table>
+    <table class="ledger">
       <thead>
         <tr>
           <th scope="col">in working order</th>
@@ -206,35 +206,14 @@ function setTogether(to: boolean): void {
 </template>
 
 <style scoped>
+table {
+  width: 100%;
+}
 .choose {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
   margin-bottom: 10px;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  font-size: 14.5px;
-}
-th {
-  font-weight: 400;
-  font-size: 13px;
-  color: var(--soft);
-  text-align: left;
-}
-td,
-th {
-  padding: 4px 10px 4px 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  border: 0;
-}
-.end {
-  text-align: right;
-  white-space: nowrap;
-  font-variant-numeric: tabular-nums;
 }
 .loss td {
   color: var(--soft);

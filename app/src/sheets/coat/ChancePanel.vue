@@ -130,7 +130,7 @@ const layout = computed<Partial<Layout>>(() => {
       />
       cakes.
     </p>
-    <table>
+    <table class="ledger">
       <thead>
         <tr>
           <th scope="col">bowl</th>
@@ -182,29 +182,8 @@ const layout = computed<Partial<Layout>>(() => {
 
 <style scoped>
 table {
-  border-collapse: collapse;
   width: 100%;
-  font-size: 14.5px;
   margin-bottom: 8px;
-}
-th {
-  font-weight: 400;
-  font-size: 13px;
-  color: var(--soft);
-  text-align: left;
-}
-td,
-th {
-  padding: 5px 10px 5px 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  border: 0;
-}
-.end {
-  text-align: right;
-  white-space: nowrap;
-  font-variant-numeric: tabular-nums;
 }
 td button {
   text-align: left;

@@ -67,7 +67,7 @@ const setRate = (value: number | null): void => {
     <p v-else class="lead">The cost cannot be worked out yet.</p>
 
     <h2>Who can eat it</h2>
-    <table>
+    <table class="ledger">
       <thead>
         <tr>
           <th scope="col">it is</th>
@@ -97,24 +97,6 @@ const setRate = (value: number | null): void => {
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-  font-size: 14.5px;
-}
-th {
-  font-weight: 400;
-  font-size: 13px;
-  color: var(--soft);
-  text-align: left;
-}
-td,
-th {
-  padding: 4px 26px 4px 0;
-  border-top: 1px solid var(--line);
-}
-thead th {
-  border: 0;
-}
 .asked td {
   font-weight: 700;
 }

@@ -48,6 +48,7 @@ interface Line {
   areaMm2: number;
   perimeterMm: number;
   lowX: number;
+  lowY: number;
   widthMm: number;
   depthMm: number;
   convex: boolean;
@@ -78,6 +79,7 @@ function lineOf(outline: DrawnOutline): Line {
     areaMm2: polygonAreaMm2(points),
     perimeterMm: perimeter,
     lowX: Math.min(...xs),
+    lowY: Math.min(...ys),
     widthMm: Math.max(...xs) - Math.min(...xs),
     depthMm: Math.max(...ys) - Math.min(...ys),
     convex,
@@ -149,7 +151,35 @@ export function grow(outline: Outline, byMm: number): Outline | null {
   return moved;
 }
 
+/** Points that a line keeps which is only placed by. */
+const coarsePoints = 240;
+const coarsened = new WeakMap<Outline, Outline>();
+
+/**
+ * The same outline with at most 240 points, for moving it far in: what is piped or set along it is
+ * placed to a tenth of a millimetre, and the clipper takes a moment instead of seconds.
+ */
+export function coarse(outline: Outline): Outline {
+  if (isBox(outline) || outline.kind === 'ring') return outline;
+  const known = coarsened.get(outline);
+  if (known) return known;
+  const { points } = lineOf(outline);
+  const every = Math.ceil(points.length / coarsePoints);
+  const made: Outline =
+    every === 1
+      ? outline
+      : {
+          kind: 'path',
+          name: outline.kind === 'path' ? outline.name : outline.kind,
+          points: points.filter((_, i) => i % every === 0).map((p) => [p.x, p.y]),
+        };
+  coarsened.set(outline, made);
+  return made;
+}
+
 function growLine(outline: DrawnOutline, line: Line, byMm: number): Outline | null {
+  // moved in by half its width nothing is left; the clipper would take long to find that out
+  if (2 * -byMm >= Math.min(line.widthMm, line.depthMm)) return null;
   const pieces = offsetLine(line.points, byMm).sort(
     (a, b) => Math.abs(polygonAreaMm2(b)) - Math.abs(polygonAreaMm2(a)),
   );
@@ -197,7 +227,14 @@ export function contains(outline: Outline, point: Point, toleranceMm = 1e-6): bo
     const r = Math.hypot(point.x, point.y);
     return r <= outline.diameterMm / 2 + toleranceMm && r >= outline.holeMm / 2 - toleranceMm;
   }
-  return insideLine(lineOf(outline).points, point, toleranceMm);
+  const line = lineOf(outline);
+  const { lowX, lowY, widthMm: wide, depthMm: deep } = line;
+  const isNear =
+    point.x >= lowX - toleranceMm &&
+    point.x <= lowX + wide + toleranceMm &&
+    point.y >= lowY - toleranceMm &&
+    point.y <= lowY + deep + toleranceMm;
+  return isNear && insideLine(line.points, point, toleranceMm);
 }
 
 function insideLine(points: readonly Point[], p: Point, toleranceMm: number): boolean {

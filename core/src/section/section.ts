@@ -1,13 +1,23 @@
 import type { Tier } from '../build/types.ts';
+import type { TierCarve } from '../carve/apply.ts';
+import type { Lines } from '../carve/result.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import { widthMm, type Outline } from '../outline/outline.ts';
 import type { Board, Spread, Sponge, Tone } from '../pantry/types.ts';
+import type { FinishPlan } from '../finish/finish.ts';
+import { feetOf } from '../stack/feet.ts';
 import type { StackPlan } from '../stack/stack.ts';
+import { boxOfLines, carvedShapes, spanAt } from './carved-parts.ts';
+import { finishShapes, veilShape, type PipedTone } from './finish-parts.ts';
 
 export type PartKind =
   | 'board'
+  | 'card'
+  | 'dowel'
+  | 'post'
+  | 'rod'
   | 'fondant'
   | 'coat'
   | 'band'
@@ -19,7 +29,12 @@ export type PartKind =
   | 'dam'
   | 'inset'
   | 'centre'
-  | 'hole';
+  | 'hole'
+  | 'veil'
+  | 'flood'
+  | 'drip'
+  | 'piping'
+  | 'topping';
 
 /**
  * A rectangle of the section, in mm: x from the axis to the right, y up from the top of the board.
@@ -30,9 +45,13 @@ export interface SectionPart {
   kind: PartKind;
   tierId: string | null;
   label: string;
-  tone: Tone | 'board' | 'paper';
+  tone: Tone | 'board' | 'paper' | 'wood';
   /** A dome: drawn as an arc that rises to y1, or hangs down to y0. */
   arc?: 'up' | 'down';
+  /** Which drip along the rim it is. */
+  drip?: number;
+  /** Closed lines of what is no rectangle; the box below is round them. */
+  lines?: Lines;
   x0: number;
   x1: number;
   y0: number;
@@ -42,9 +61,11 @@ export interface SectionPart {
 /** The cut through a cake: its parts, the height of each tier, and how far everything reaches. */
 export interface Section {
   parts: SectionPart[];
-  tiers: { tierId: string; fromMm: number; toMm: number; widthMm: number }[];
+  tiers: { tierId: string; fromMm: number; toMm: number; widthMm: number; atMm: number }[];
   halfWidthMm: number;
   heightMm: number;
+  /** How high anything of it reaches, toppings with it. */
+  topMm: number;
   boardMm: number;
 }
 
@@ -59,10 +80,18 @@ export interface TierDrawing {
   others: OtherPlan[];
   centre: CentrePlan | null;
   centreSpread: Spread | null;
+  finish: FinishPlan;
+  carve: TierCarve | null;
+  /** Hatch of what drips. */
+  dripTone: Tone;
 }
 
 /** The section of the whole cake, true to scale, tiers standing on each other. */
-export function drawSection(tiers: readonly TierDrawing[], board: Board | null): Section {
+export function drawSection(
+  tiers: readonly TierDrawing[],
+  board: Board | null,
+  piping: readonly PipedTone[],
+): Section {
   const parts: SectionPart[] = [];
   const boardMm = board?.thicknessMm ?? 0;
   let halfWidthMm = 0;
@@ -80,17 +109,147 @@ export function drawSection(tiers: readonly TierDrawing[], board: Board | null):
       y1: 0,
     });
   }
-  let base = 0;
+  const feet = feetOf(
+    tiers.map(({ tier }) => tier),
+    tiers.map(({ stack }) => stack.finishedMm),
+  );
   const spans: Section['tiers'] = [];
-  for (const drawing of tiers) {
-    parts.push(...tierParts(drawing, base));
+  const finishes: SectionPart[] = [];
+  tiers.forEach((drawing, i) => {
+    const { upMm: base, x } = feet[i]!;
+    const aside = (part: SectionPart): SectionPart => (x === 0 ? part : movedAside(part, x));
+    parts.push(...(carvedParts(drawing, base) ?? tierParts(drawing, base)).map(aside));
+    parts.push(...boardParts(drawing, base, feet[i]!.cardMm).map(aside));
+    finishes.push(...finishParts(drawing, base, piping).map(aside));
     const toMm = base + drawing.stack.finishedMm;
     const wide = widthMm(drawing.finished);
-    spans.push({ tierId: drawing.tier.id, fromMm: base, toMm, widthMm: wide });
-    halfWidthMm = Math.max(halfWidthMm, wide / 2);
-    base = toMm;
-  }
-  return { parts, tiers: spans, halfWidthMm, heightMm: base, boardMm };
+    spans.push({ tierId: drawing.tier.id, fromMm: base, toMm, widthMm: wide, atMm: x });
+    halfWidthMm = Math.max(halfWidthMm, wide / 2 + Math.abs(x));
+  });
+  const heightMm = spans.at(-1)!.toMm;
+  // a border at the foot of a tier stands on the one below, in front of both
+  const all = [...parts, ...finishes];
+  return {
+    parts: all,
+    tiers: spans,
+    halfWidthMm: Math.max(halfWidthMm, ...finishes.map((part) => part.x1)),
+    heightMm,
+    topMm: Math.max(heightMm, ...all.map((part) => part.y1)),
+    boardMm,
+  };
+}
+
+/** The same part of a tier that stands off the axis. */
+const movedAside = (part: SectionPart, x: number): SectionPart => ({
+  ...part,
+  ...(part.lines
+    ? { lines: part.lines.map((line) => line.map(([px, py]): [number, number] => [px + x, py])) }
+    : {}),
+  x0: part.x0 + x,
+  x1: part.x1 + x,
+});
+
+/** The board a tier stands on, and those half-way up. */
+function boardParts(
+  { tier, stack, carve }: TierDrawing,
+  base: number,
+  cardMm: number,
+): SectionPart[] {
+  const half = widthMm(tier.outline) / 2;
+  const lines = carve?.result?.sectionLines;
+  const part = (
+    id: string,
+    label: string,
+    y0: number,
+    y1: number,
+    [x0, x1]: [number, number] = [-half, half],
+  ): SectionPart => ({
+    id: `${tier.id}/${id}`,
+    kind: 'card',
+    tierId: tier.id,
+    label,
+    tone: 'board',
+    x0,
+    x1,
+    y0,
+    y1,
+  });
+  return [
+    ...(base > cardMm ? [part('card', `${tier.name}’s board`, cardMm, base)] : []),
+    ...stack.decks.map(({ fromMm, toMm }, i) =>
+      part(
+        `deck/${i}`,
+        `board ${i + 1} half-way up`,
+        base + fromMm,
+        base + toMm,
+        lines ? spanAt(lines, toMm) : undefined,
+      ),
+    ),
+  ];
+}
+
+/** A carved tier as the knife left it; null where it is not carved, or not yet worked out. */
+function carvedParts(
+  { tier, carve, sponge, others, fillings, coatSpread, centreSpread }: TierDrawing,
+  base: number,
+): SectionPart[] | null {
+  if (!carve?.result) return null;
+  const toneOf = (part: string): Tone => {
+    const [kind, n] = part.split('/');
+    if (kind === 'gap') return fillings[Number(n)]?.tone ?? 'cream';
+    if (kind === 'centre') return centreSpread?.tone ?? 'berry';
+    return others.find((other) => other.index === Number(n))?.row.tone ?? sponge?.tone ?? 'butter';
+  };
+  return carvedShapes(
+    carve.result,
+    carve.question.cover,
+    coatSpread?.tone ?? 'ivory',
+    toneOf,
+  ).flatMap(({ id, kind, label, tone, lines }): SectionPart[] => {
+    if (lines.length === 0) return [];
+    const { x, y } = boxOfLines(lines);
+    return [
+      {
+        id: `${tier.id}/${id}`,
+        kind,
+        tierId: tier.id,
+        label,
+        tone,
+        lines: lines.map((line) => line.map(([px, py]): [number, number] => [px, base + py])),
+        x0: x[0],
+        x1: x[1],
+        y0: base + y[0],
+        y1: base + y[1],
+      },
+    ];
+  });
+}
+
+function finishParts(
+  { tier, stack, finished, finish, dripTone }: TierDrawing,
+  base: number,
+  piping: readonly PipedTone[],
+): SectionPart[] {
+  return finishShapes(
+    tier.id,
+    finish,
+    finished,
+    stack.finishedMm,
+    piping,
+    dripTone,
+    tier.drip?.floodMm ?? 0,
+  ).map(({ id, kind, label, tone, drip, x, y }) => ({
+    id: `${tier.id}/${id}`,
+    kind,
+    tierId: tier.id,
+    label,
+    tone,
+    ...(drip === undefined ? {} : { drip }),
+    x0: x[0],
+    x1: x[1],
+    y0: base + y[0],
+    y1: base + y[1],
+  }));
 }
 
 function tierParts(
@@ -105,6 +264,7 @@ function tierParts(
     others,
     centre,
     centreSpread,
+    finish,
   }: TierDrawing,
   base: number,
 ): SectionPart[] {
@@ -131,6 +291,8 @@ function tierParts(
     });
   };
   const coatTone = coatSpread?.tone ?? 'ivory';
+  for (const shape of veilShape(finish, finished, stack.finishedMm))
+    add(shape.id, shape.kind, shape.label, shape.tone, shape.x, shape.y);
   if (tier.fondant) {
     const out = widthMm(finished) / 2;
     add('fondant', 'fondant', 'fondant', 'ivory', [-out, out], [0, stack.finishedMm]);

@@ -1,0 +1,151 @@
+import type { FinishPlan } from '../finish/finish.ts';
+import type { PlannedPiping } from '../finish/piping.ts';
+import { coarse, grow, widthMm, type Outline } from '../outline/outline.ts';
+import type { Tone } from '../pantry/types.ts';
+import { placesAlong } from '../piping/shapes.ts';
+import { chocolateOf, kindOfChocolate } from '../ganache/chocolates.ts';
+import type { Food, Ganache } from '../pantry/types.ts';
+import { valueOf } from '../working/staged.ts';
+
+/** A job of the build with the hatch of what it is piped with. */
+export interface PipedTone {
+  job: PlannedPiping;
+  tone: Tone;
+}
+
+/** One shape of the finish in a tier's section: from its axis and its foot, mm. */
+export interface FinishShape {
+  id: string;
+  kind: 'veil' | 'flood' | 'drip' | 'piping' | 'topping';
+  label: string;
+  tone: Tone;
+  /** Which drip along the rim it is. */
+  drip?: number;
+  x: [number, number];
+  y: [number, number];
+}
+
+/** Hatch of a ganache: white chocolate is pale, caramel is amber, all else is dark. */
+export function toneOfPoured(row: Ganache, foods: readonly Food[]): Tone {
+  if (row.fluid === 'caramel' || row.fluid === 'butterscotch sauce') return 'caramel';
+  if (row.fluid === 'sugar glaze') return 'ivory';
+  const chocolate = chocolateOf(foods.find((food) => food.id === row.chocolateId));
+  return chocolate && kindOfChocolate(chocolate) === 'white' ? 'cream' : 'ganache';
+}
+
+/** Of places round an outline, the one nearest the cut on the right and on the left. */
+function atCut<T extends { x: number; y: number }>(places: readonly T[]): { right?: T; left?: T } {
+  const nearest = (some: T[]): T | undefined =>
+    some.reduce<T | undefined>(
+      (best, one) => (!best || Math.abs(one.y) < Math.abs(best.y) ? one : best),
+      undefined,
+    );
+  return {
+    right: nearest(places.filter((place) => place.x > 0)),
+    left: nearest(places.filter((place) => place.x < 0)),
+  };
+}
+
+/** The poured veil, which lies under everything else. */
+export function veilShape(finish: FinishPlan, finished: Outline, heightMm: number): FinishShape[] {
+  const pour = valueOf(finish.pour);
+  if (!pour) return [];
+  const out = widthMm(finished) / 2 + pour.veilMm;
+  return [
+    {
+      id: 'pour',
+      kind: 'veil',
+      label: 'poured veil',
+      tone: 'ganache',
+      x: [-out, out],
+      y: [0, heightMm + Math.min(3, 2 * pour.veilMm)],
+    },
+  ];
+}
+
+/** Flood, drips, piping and toppings of a tier where the cut meets them, back to front. */
+export function finishShapes(
+  tierId: string,
+  finish: FinishPlan,
+  finished: Outline,
+  heightMm: number,
+  piping: readonly PipedTone[],
+  toneOfDrip: Tone,
+  floodMm: number,
+): FinishShape[] {
+  const shapes: FinishShape[] = [];
+  const half = widthMm(finished) / 2;
+  const drip = valueOf(finish.drip);
+  if (drip) {
+    const places = placesAlong(finished, drip.count).map((place, i) => ({ ...place, i }));
+    if (floodMm > 0)
+      shapes.push({
+        id: 'flood',
+        kind: 'flood',
+        label: 'flood on top',
+        tone: toneOfDrip,
+        x: [-half, half],
+        y: [heightMm, heightMm + floodMm],
+      });
+    const { right, left } = atCut(places);
+    for (const [name, place, side] of [
+      ['right', right, 1],
+      ['left', left, -1],
+    ] as const) {
+      if (!place) continue;
+      const one = drip.drips[place.i]!;
+      const edges = [side * half, side * (half + one.meanMm)];
+      shapes.push({
+        id: `drip/${name}`,
+        kind: 'drip',
+        label: `drip ${place.i + 1}`,
+        tone: toneOfDrip,
+        drip: place.i,
+        x: [Math.min(...edges), Math.max(...edges)],
+        y: [heightMm - one.lengthMm, heightMm + Math.max(1, floodMm)],
+      });
+    }
+  }
+  piping.forEach(({ job, tone }, i) => {
+    if (job.piped?.tierId !== tierId) return;
+    const { right, left } = atCut(job.marks);
+    for (const mark of [right, left]) {
+      if (!mark) continue;
+      shapes.push({
+        id: `piping/${i}/${mark === right ? 'right' : 'left'}`,
+        kind: 'piping',
+        label: job.name,
+        tone,
+        x: [mark.x - job.acrossMm / 2, mark.x + job.acrossMm / 2],
+        y: [mark.upMm, mark.upMm + job.highMm],
+      });
+    }
+  });
+  finish.toppings.forEach(({ topping, places }, i) => {
+    const { acrossMm, highMm } = topping;
+    const foot = heightMm + floodMm;
+    const add = (id: string, x: number, across: number): void => {
+      shapes.push({
+        id: `topping/${i}/${id}`,
+        kind: 'topping',
+        label: topping.name,
+        tone: topping.tone,
+        x: [x - across / 2, x + across / 2],
+        y: [foot, foot + highMm],
+      });
+    };
+    if (topping.kind === 'heap') add('heap', 0, acrossMm);
+    if (topping.kind === 'wreath') {
+      const line = grow(coarse(finished), -(topping.insetMm + acrossMm / 2));
+      if (line) {
+        add('right', widthMm(line) / 2, acrossMm);
+        add('left', -widthMm(line) / 2, acrossMm);
+      }
+    }
+    if (topping.kind === 'pieces')
+      places.forEach((place, k) => {
+        if (Math.abs(place.y) <= acrossMm / 2) add(String(k), place.x, acrossMm);
+      });
+  });
+  return shapes;
+}

@@ -1,0 +1,31 @@
+import type { Build } from '../build/types.ts';
+import type { CarveResult } from '../carve/result.ts';
+import type { Pantry } from '../pantry/types.ts';
+import { planBuild } from '../plan.ts';
+import type { Plan } from '../plan-types.ts';
+import { carveAnswer, measuredCoat } from './answer.ts';
+import { Carver } from './carver.ts';
+import { startLibrary } from './library.ts';
+
+/**
+ * The whole plan of a build, its carved tiers worked out first. Takes seconds for each carved tier;
+ * a build without any is planned at once and the solids are not started.
+ */
+export async function planCarved(build: Build, pantry: Pantry): Promise<Plan> {
+  const plain = planBuild(build, pantry);
+  const questions = plain.tiers.flatMap(({ carve }) => (carve ? [carve.question] : []));
+  if (questions.length === 0) return plain;
+  const lib = await startLibrary();
+  const answers = new Map<string, CarveResult>();
+  for (const question of questions) {
+    const carver = new Carver(lib);
+    try {
+      const result = carveAnswer(carver, question);
+      const coat = measuredCoat(carver, question.cover);
+      answers.set(result.key, { ...result, coat });
+    } finally {
+      carver.end();
+    }
+  }
+  return planBuild(build, pantry, true, (key) => answers.get(key));
+}

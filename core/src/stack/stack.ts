@@ -10,6 +10,8 @@ export interface StackPlan {
   layers: { fromMm: number; toMm: number; crownUpMm: number; crownDownMm: number }[];
   /** As they settle, with the room that domes need. */
   gaps: { fromMm: number; toMm: number; settledMm: number }[];
+  /** Boards half-way up, each over the filling on its layer. */
+  decks: { afterLayer: number; fromMm: number; toMm: number }[];
   /** Height of the stack before its coat. */
   stackMm: number;
   /** A dome that stays on top, under the coat. */
@@ -45,6 +47,7 @@ export function planStack(
   const { crumbMm, topMm } = thicknessOf(tier);
   const layers: StackPlan['layers'] = [];
   const gaps: StackPlan['gaps'] = [];
+  const decks: StackPlan['decks'] = [];
   let z = dabMm;
   tier.layers.forEach((layer, i) => {
     const crown = crowns[i] ?? { upMm: 0, downMm: 0 };
@@ -60,7 +63,12 @@ export function planStack(
     const room = settled + crown.upMm + (crowns[i + 1]?.downMm ?? 0);
     gaps.push({ fromMm: z, toMm: z + room, settledMm: settled });
     z += room;
+    const deck = tier.stand.decks.find(({ afterLayer }) => afterLayer === i);
+    if (!deck) return;
+    decks.push({ afterLayer: i, fromMm: z, toMm: z + deck.card.thicknessMm });
+    z += deck.card.thicknessMm;
   });
+  const decksMm = decks.reduce((sum, deck) => sum + deck.toMm - deck.fromMm, 0);
   const topCrownMm = layers.at(-1)!.crownUpMm;
   const cakeMm = tier.layers.reduce((sum, layer) => sum + layer.heightMm, 0);
   const fillingMm = gaps.reduce((sum, gap) => sum + gap.toMm - gap.fromMm, 0);
@@ -82,6 +90,7 @@ export function planStack(
       given('fillings as spread', spreadMm, 'span'),
       ...(lostMm > 0.05 ? [given('less what they settle', lostMm, 'thickness')] : []),
       ...(domesMm > 0 ? [given('domes left on', domesMm, 'thickness')] : []),
+      ...(decksMm > 0 ? [given('boards half-way up', decksMm, 'thickness')] : []),
     ],
   );
   book.add(
@@ -101,6 +110,7 @@ export function planStack(
     dabMm,
     layers,
     gaps,
+    decks,
     stackMm,
     topCrownMm,
     crumbMm,
@@ -109,4 +119,15 @@ export function planStack(
     finishedMm,
     fillingShare: fillingMm / (cakeMm + fillingMm),
   };
+}
+
+/** The filling nearest to half-way up that has no board over it yet; null where each has one. */
+export function halfWayGap({ gaps, decks, stackMm }: StackPlan): number | null {
+  const taken = new Set(decks.map((deck) => deck.afterLayer));
+  let best: number | null = null;
+  const off = (i: number): number => Math.abs(gaps[i]!.toMm - stackMm / 2);
+  gaps.forEach((_, i) => {
+    if (!taken.has(i) && (best === null || off(i) < off(best))) best = i;
+  });
+  return best;
 }

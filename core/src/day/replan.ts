@@ -1,0 +1,118 @@
+import type { Build } from '../build/types.ts';
+import { workedSince, type Window } from './hours.ts';
+import { scheduleDay, type DayAnswer, type DayQuestion } from './schedule.ts';
+import type { DayTask } from './types.ts';
+
+/** What is still to be done, by what is ticked off on the bench: a task half done has half its hands left. */
+export function tasksLeft(tasks: readonly DayTask[], done: ReadonlySet<string>): DayTask[] {
+  const left = tasks.flatMap((task): DayTask[] => {
+    const { length } = task.stepKeys;
+    const open = task.stepKeys.filter((key) => !done.has(key)).length;
+    if (length === 0) return done.has(task.id) ? [] : [task];
+    if (open === 0) return [];
+    return [{ ...task, handsMin: Math.round((task.handsMin * open) / length) }];
+  });
+  const known = new Set(left.map((task) => task.id));
+  return left.map((task) => ({ ...task, after: task.after.filter(({ id }) => known.has(id)) }));
+}
+
+/** Steps ticked off in a build. */
+export const doneOf = (build: Build): Set<string> =>
+  new Set(build.bench.done.map(({ stepKey }) => stepKey));
+
+/** The spans of work from now on. */
+export const windowsFrom = (windows: readonly Window[], nowMin: number): Window[] =>
+  windows.flatMap((one) => {
+    const fromMin = Math.max(one.fromMin, nowMin);
+    return one.toMin > fromMin ? [{ fromMin, toMin: one.toMin }] : [];
+  });
+
+/** Something that would make it shorter, with what it gains. Minutes of work. */
+export interface Saver {
+  title: string;
+  gainMin: number;
+  /** With it there is time enough. */
+  isEnough: boolean;
+}
+
+/** The rest of the plan from now on. */
+export interface Replan {
+  answer: DayAnswer;
+  /** Minutes that are missing; 0 where there is time enough. */
+  shortMin: number;
+  savers: Saver[];
+}
+
+/** Still air of a freezer takes less than half the time of a fridge's (heat model, rounded). */
+const freezerShare = 0.45;
+
+/**
+ * Plans what is left from now on (model section 11). Where it cannot be done in time, it is planned
+ * without the limit of now, which tells how many minutes of work are missing; then with each thing that
+ * would help, which tells what that gains.
+ *
+ * @param nowMin minutes before the deadline, negative
+ */
+export function replanFrom(question: DayQuestion, nowMin: number): Replan {
+  const { windows, capacity } = question;
+  const begun = scheduleDay({ ...question, windows: windowsFrom(windows, nowMin) });
+  if (begun.ok && begun.plan.spanMin <= -nowMin + 1e-6)
+    return { answer: begun, shortMin: 0, savers: [] };
+  const missingOf = (changed: DayQuestion): number => {
+    const answer = scheduleDay(changed);
+    if (!answer.ok) return Infinity;
+    const start = -answer.plan.spanMin;
+    return start >= nowMin
+      ? 0
+      : workedSince(changed.windows, start) - workedSince(changed.windows, nowMin);
+  };
+  const shortMin = missingOf(question);
+  const { tasks } = question;
+  const isFinish = (task: DayTask): boolean => task.chapter === 'Finish';
+  const changes: { title: string; question: DayQuestion }[] = [
+    {
+      title: 'a second pair of hands',
+      question: { ...question, capacity: { ...capacity, hands: capacity.hands + 1 } },
+    },
+    {
+      title: 'the freezer instead of the fridge, for stacks and coats',
+      question: {
+        ...question,
+        tasks: tasks.map((task) =>
+          task.uses.some((use) => use.resource === 'fridge')
+            ? { ...task, waitMin: Math.round(task.waitMin * freezerShare) }
+            : task,
+        ),
+      },
+    },
+    {
+      title: 'no drips, borders and toppings but those of the last moment',
+      question: { ...question, tasks: without(tasks, isFinish) },
+    },
+    {
+      title: 'layers bought or baked by somebody else',
+      question: { ...question, tasks: without(tasks, (task) => task.chapter === 'Bake') },
+    },
+  ];
+  const savers = changes.flatMap(({ title, question: changed }): Saver[] => {
+    const missing = missingOf(changed);
+    const gainMin = shortMin - missing;
+    return Number.isFinite(gainMin) && gainMin >= 5
+      ? [{ title, gainMin, isEnough: missing === 0 }]
+      : [];
+  });
+  return { answer: begun, shortMin, savers: savers.sort((a, b) => b.gainMin - a.gainMin) };
+}
+
+/** Tasks without some of them; what waited for those waits for what they waited for. */
+function without(tasks: readonly DayTask[], isOut: (task: DayTask) => boolean): DayTask[] {
+  const byId = new Map(tasks.map((task) => [task.id, task]));
+  const through = (after: DayTask['after']): DayTask['after'] =>
+    after.flatMap((one) => {
+      const task = byId.get(one.id);
+      return task && isOut(task) ? through(task.after) : [one];
+    });
+  return tasks
+    .filter((task) => !isOut(task))
+    .map((task) => ({ ...task, after: through(task.after) }));
+}

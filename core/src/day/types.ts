@@ -1,0 +1,66 @@
+/** From when to when on a day of the week a person works, minutes after midnight; null for a day off. */
+export type Hours = { from: number; to: number } | null;
+
+/** A task of the user's own, beside those of the cake. */
+export interface OwnTask {
+  id: string;
+  title: string;
+  handsMin: number;
+  waitMin: number;
+  /** Task it comes after; null for whenever there is time. */
+  after: string | null;
+  /** Task it must be done before; null for any time before the cake is ready. */
+  before: string | null;
+}
+
+/** When and by whom the cake is made. */
+export interface DaySettings {
+  people: number;
+  /** From Monday to Sunday. */
+  hours: Hours[];
+  /** Height of the fridge's shelves together, mm. */
+  fridgeMm: number;
+  /** Minutes in hand before it is served. */
+  spareMin: number;
+  own: OwnTask[];
+  /** Hands-on minutes by the user's own clock, by task. */
+  minutes: { taskId: string; handsMin: number }[];
+}
+
+export const resources = ['hands', 'oven', 'mixer', 'fridge'] as const;
+export type Resource = (typeof resources)[number];
+
+/** Something that takes hands first, then time without them. Minutes. */
+export interface DayTask {
+  id: string;
+  /** The bench steps it is made of. */
+  stepKeys: string[];
+  title: string;
+  chapter: string;
+  tierId: string | null;
+  handsMin: number;
+  waitMin: number;
+  /** Hands once more at the very end of the wait, as to take a tin out of the oven, and a wait after that. */
+  again: { handsMin: number; waitMin: number } | null;
+  /** What else it needs: while hands are first on it, while it first waits, or both. */
+  uses: { resource: Resource; amount: number; when: 'hands' | 'wait' | 'all' }[];
+  /**
+   * What it waits for: at least so long after that has ended, waiting included; at most so long,
+   * where that would spoil.
+   */
+  after: { id: string; leastMin: number; mostMin: number | null }[];
+}
+
+/** How much of each there is. Fridge in mm of shelf height. */
+export type Capacity = Record<Resource, number>;
+
+/** One task in its place: minutes before the time the cake must be ready, as negative numbers. */
+export interface Placed {
+  id: string;
+  startMin: number;
+  /** Hands off. */
+  handsEndMin: number;
+  /** Hands on once more; null where that is not so. */
+  againMin: number | null;
+  endMin: number;
+}

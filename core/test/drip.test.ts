@@ -12,7 +12,7 @@ import {
   mostDrips,
   otherFluid,
   otherFluids,
-  pourPlan,
+  pourAmounts,
   restLengthMm,
   runDrip,
   standsAtMm,
@@ -154,6 +154,8 @@ describe('a test drip', () => {
     fluidC: 30,
     coatC: 8,
     afterS: 60,
+    ratio: 1,
+    at: null,
     lengthMm: runDrip(
       massG,
       setting({ fluid: stiffened(ganacheFluid(1.6), stiffer), sideMm: 400 }),
@@ -178,12 +180,12 @@ describe('a test drip', () => {
   });
   it('that contradicts physics is said', () => {
     const far = fitTestDrip(
-      { massG: 0.5, fluidC: 26, coatC: 8, afterS: 60, lengthMm: 390 },
+      { massG: 0.5, fluidC: 26, coatC: 8, afterS: 60, lengthMm: 390, ratio: 1, at: null },
       setting(),
     );
     expect(far.problem).toContain('ran further');
     const none = fitTestDrip(
-      { massG: 2, fluidC: 30, coatC: 8, afterS: 60, lengthMm: 0.5 },
+      { massG: 2, fluidC: 30, coatC: 8, afterS: 60, lengthMm: 0.5, ratio: 1, at: null },
       setting(),
     );
     expect(none.problem).toContain('did not leave the rim');
@@ -242,10 +244,13 @@ describe('drips round a rim', () => {
 });
 
 describe('a poured cover', () => {
-  it('leaves a veil as thick as it stands, and gives the rest back', () => {
+  it('leaves its veil on side and top, and gives the rest back', () => {
     const fluid = ganacheFluid(1.6);
-    const plan = pourPlan({ kind: 'round', diameterMm: 200 }, 100, fluid, 27);
-    expect(plan.veilMm).toBeCloseTo(standsAtMm(fluid, 27), 9);
+    const round = { kind: 'round' as const, diameterMm: 200 };
+    const plan = pourAmounts(round, 100, 1, 1.15);
+    const ml = (Math.PI * 200 * 100 * 1 + Math.PI * 100 ** 2 * 2) / 1000;
+    expect(plan.staysG).toBeCloseTo(ml * 1.15, 6);
+    expect(pourAmounts(round, 100, 1, 1.15, 2).staysG).toBeGreaterThan(1.4 * plan.staysG);
     // model section 7: a veil of 1.5 to 2.5 mm wants 25 to 28 C
     expect(tempForVeil(fluid, 1.5)).toBeCloseTo(28, -0.5);
     expect(tempForVeil(fluid, 2.5)).toBeCloseTo(25, -0.5);

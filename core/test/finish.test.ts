@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   capacityOfGanache,
-  chocolates,
+  chocolateOf,
   composeGanache,
   correctFirmness,
-  creams,
+  creamOf,
+  isCream,
   crispHours,
   fitCount,
   ganacheSchools,
@@ -26,17 +27,21 @@ import {
   usualRatio,
   writingMm,
 } from '../src/index.ts';
-import { anyOutline, drawnOutline } from './arbitrary.ts';
+import { anyOutline, drawnOutline, pantry } from './arbitrary.ts';
 
-const chocolate = (id: string) => chocolates.find((row) => row.id === id)!;
-const cream = creams.find((row) => row.id === 'cream-35')!;
-const made = (chocolateG: number, creamG: number, id = 'dark-55') => ({
+const food = (id: string) => pantry.foods.find((row) => row.id === id);
+const chocolate = (id: string) => chocolateOf(food(id))!;
+const cream = creamOf(food('whipping-cream'))!;
+const chocolates = pantry.foods.flatMap((row) => chocolateOf(row) ?? []);
+const creams = pantry.foods.filter(isCream).map((row) => creamOf(row)!);
+const made = (chocolateG: number, creamG: number, id = 'dark-chocolate') => ({
   chocolate: chocolate(id),
   chocolateG,
   cream,
   creamG,
   butterG: 0,
   syrupG: 0,
+  sugarG: 0,
 });
 
 describe('a ganache', () => {
@@ -48,8 +53,8 @@ describe('a ganache', () => {
     expect(equal.fat + equal.water + equal.solids).toBeCloseTo(1, 9);
     // milk about 2:1 and white about 3:1 come to the same (model section 7)
     for (const [id, ratio] of [
-      ['milk', 2],
-      ['white', 3],
+      ['milk-chocolate', 2],
+      ['white-chocolate', 3],
     ] as const) {
       const { firmness } = composeGanache(made(ratio * 100, 100, id));
       expect(firmness).toBeGreaterThan(1.4);
@@ -77,22 +82,28 @@ describe('a ganache', () => {
             creamG,
             butterG: 0,
             syrupG: 0,
+            sugarG: 0,
           });
           expect(whole.firmness).toBeCloseTo(firmness, 6);
         },
       ),
     );
-    expect(() => ratioFor(1.6, chocolate('dark-55'), { ...cream, water: 0 })).toThrow('water');
+    expect(() => ratioFor(1.6, chocolate('dark-chocolate'), { ...cream, water: 0 })).toThrow(
+      'water',
+    );
   });
 
   it('has a usual ratio with a range for every use, in both schools', () => {
     for (const school of ganacheSchools)
       for (const use of ganacheUses) {
-        const { ratio, low, high } = usualRatio(use, school, chocolate('dark-55'), cream);
+        const { ratio, low, high } = usualRatio(use, school, chocolate('dark-chocolate'), cream);
         expect(low).toBeLessThan(ratio);
         expect(ratio).toBeLessThan(high);
       }
-    expect(usualRatio('drip', 'equal parts', chocolate('dark-55'), cream).ratio).toBeCloseTo(1, 1);
+    expect(usualRatio('drip', 'equal parts', chocolate('dark-chocolate'), cream).ratio).toBeCloseTo(
+      1,
+      1,
+    );
   });
 
   it('says when it is too lean, too fat, likely to split, or never sets', () => {
@@ -133,7 +144,7 @@ describe('tempering', () => {
     // c·(T0 - T) of the melt warms and melts the seed
     expect(1.6 * (47.5 - 31.5)).toBeCloseTo(share * (1.6 * (31.5 - 21) + 50), 9);
     expect(seedShare(30, 31, 21)).toBe(0);
-    const seed = seedFor(chocolate('dark-55'), 1000, 21)!;
+    const seed = seedFor(chocolate('dark-chocolate'), 1000, 21)!;
     expect(seed.seedG).toBeCloseTo(1000 * share, 6);
     expect(seedFor(chocolate('compound'), 1000, 21)).toBeNull();
   });

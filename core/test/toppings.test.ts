@@ -2,11 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   arrangements,
-  chocolates,
+  chocolateOf,
   composeGanache,
   contains,
   creamForSplit,
-  creams,
+  creamOf,
   drizzleG,
   ganacheFluid,
   heapG,
@@ -104,12 +104,13 @@ describe('what is made on a tray', () => {
 
 describe('a bowl of ganache', () => {
   const parts = {
-    chocolate: chocolates[0]!,
+    chocolate: chocolateOf(pantry.foods.find((row) => row.id === 'dark-chocolate'))!,
     chocolateG: 300,
-    cream: creams.find((row) => row.id === 'cream-35')!,
+    cream: creamOf(pantry.foods.find((row) => row.id === 'whipping-cream'))!,
     creamG: 300,
     butterG: 0,
     syrupG: 0,
+    sugarG: 0,
   };
   const made = composeGanache(parts);
   it('comes into its window sooner in the cold and in a bath, and stays there for a while', () => {

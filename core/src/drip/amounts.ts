@@ -13,27 +13,34 @@ export interface FinishAmounts {
   totalG: number;
 }
 
-/** Ganache for a dripped tier: drips, the bead along the rim, the flood on top, what stays behind. */
+/**
+ * Ganache for a dripped tier: drips, the bead along the rim, the flood on top, what stays behind.
+ *
+ * @param takenMm2 of the top that a tier above stands on
+ */
 export function dripAmounts(
   outline: Outline,
   dripsG: readonly number[],
   floodMm: number,
   densityGPerMl: number,
+  takenMm2 = 0,
+  residueG = bottleResidueG,
 ): FinishAmounts {
   const drips = dripsG.reduce((sum, g) => sum + g, 0);
   const rimG = (perimeterMm(outline) / 10) * rimMlPerCm * densityGPerMl;
-  const floodG = ((areaMm2(outline) * floodMm) / 1000) * densityGPerMl;
+  const openMm2 = Math.max(0, areaMm2(outline) - takenMm2);
+  const floodG = ((openMm2 * floodMm) / 1000) * densityGPerMl;
   return {
     dripsG: drips,
     rimG,
     floodG,
-    residueG: bottleResidueG,
-    totalG: drips + rimG + floodG + bottleResidueG,
+    residueG,
+    totalG: drips + rimG + floodG + residueG,
   };
 }
 
 /** What a cake poured over on a rack takes. Masses in g. */
-export interface PourPlan {
+export interface PourAmounts {
   /** Film that stays on the side, mm. */
   veilMm: number;
   staysG: number;
@@ -46,21 +53,20 @@ export interface PourPlan {
 const pourOver = 1.6;
 
 /**
- * Pouring over a whole cake: the side keeps a film of the thickness at which the ganache stands at
- * the temperature it stops at, the top twice that; the rest runs off (model section 7).
+ * Pouring over a whole cake: the side keeps a film, the top twice that up to 3 mm; the rest runs
+ * off (model section 7).
  *
- * @param stopsC temperature at which it stops, between its own and the coat's
+ * @param veilMm film that stays on the side; @param sideFactor its area over a smooth one's
  */
-export function pourPlan(
+export function pourAmounts(
   outline: Outline,
   heightMm: number,
-  fluid: DripFluid,
-  stopsC: number,
-): PourPlan {
-  const veilMm = standsAtMm(fluid, stopsC);
-  const ml =
-    (perimeterMm(outline) * heightMm * veilMm + areaMm2(outline) * Math.min(3, 2 * veilMm)) / 1000;
-  const staysG = ml * fluid.densityGPerMl;
+  veilMm: number,
+  densityGPerMl: number,
+  sideFactor = 1,
+): PourAmounts {
+  const side = perimeterMm(outline) * heightMm * veilMm * sideFactor;
+  const staysG = ((side + areaMm2(outline) * Math.min(3, 2 * veilMm)) / 1000) * densityGPerMl;
   const pourG = staysG * pourOver;
   return { veilMm, staysG, pourG, trayG: pourG - staysG };
 }

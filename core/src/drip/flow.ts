@@ -16,6 +16,9 @@ export interface DripSetting {
 
 export const usualDrip = { widthMm: 10, feedS: 1.5, beadG: 0.2 } as const;
 
+/** Heaviest drip that is asked about, g: what is heavier hangs as a lump. */
+export const heaviestG = 15;
+
 export interface DripRun {
   massG: number;
   /** Length from the rim at each time of `everyS` from 0 on, mm. */

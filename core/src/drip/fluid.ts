@@ -39,6 +39,7 @@ const otherRows = {
   'compound coating': { atC: 40, stress: 5, viscosity: 2, density: 1.2 },
   caramel: { atC: 32, stress: 5, viscosity: 12, density: 1.3 },
   'butterscotch sauce': { atC: 32, stress: 3, viscosity: 6, density: 1.2 },
+  'sugar glaze': { atC: 30, stress: 4, viscosity: 3, density: 1.35 },
 } as const;
 export type OtherFluid = keyof typeof otherRows;
 export const otherFluids = Object.keys(otherRows) as OtherFluid[];
@@ -55,6 +56,22 @@ export function otherFluid(kind: OtherFluid, stiffer = 1, coatEffusivity = 0.6):
     viscosityPaS: (t) => row.viscosity * Math.exp(-0.07 * (t - row.atC)),
   };
 }
+
+/** A fluid by its name and figures, as it travels to a worker. */
+export interface FluidSpec {
+  kind: 'ganache' | OtherFluid;
+  /** Firmness index of a ganache; not read for others. */
+  firmness: number;
+  /** Factor on the yield stress that test drips have found, 1 before. */
+  stiffer: number;
+  coatEffusivity: number;
+}
+
+/** The fluid that a spec names. */
+export const fluidFrom = ({ kind, firmness, stiffer, coatEffusivity }: FluidSpec): DripFluid =>
+  kind === 'ganache'
+    ? ganacheFluid(firmness, stiffer, coatEffusivity)
+    : otherFluid(kind, stiffer, coatEffusivity);
 
 export const gravity = 9.81;
 

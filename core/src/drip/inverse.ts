@@ -1,4 +1,4 @@
-import { runDrip, type DripSetting } from './flow.ts';
+import { heaviestG, runDrip, type DripSetting } from './flow.ts';
 
 export interface Found {
   value: number;
@@ -40,9 +40,6 @@ function meet(
   const value = Math.abs(fa) < Math.abs(fb) ? a : b;
   return { value, lengthMm: of(value), reached: true };
 }
-
-/** Heaviest drip that is asked about, g. */
-const heaviestG = 40;
 
 /** Grams for a drip that stops at a wanted length, its bead included. */
 export function gramsForLength(lengthMm: number, setting: DripSetting, seconds = 300): Found {

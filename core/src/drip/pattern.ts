@@ -1,4 +1,4 @@
-import { randomFrom } from '../bowls/chance.ts';
+import { randomFrom } from '../working/random.ts';
 
 export const dripPatterns = ['even', 'alternating', 'random', 'curve'] as const;
 export type DripPattern = (typeof dripPatterns)[number];

@@ -1,75 +1,77 @@
-import type { Source } from '../pantry/types.ts';
+import type { Food } from '../pantry/types.ts';
 
-/** A chocolate by what it is made of, as shares of its mass (data appendix). */
+/** A chocolate by what it is made of, as shares of its mass. */
 export interface Chocolate {
-  id: string;
   name: string;
-  kind: 'dark' | 'milk' | 'white' | 'compound';
   cocoaButter: number;
   nonFatCocoa: number;
-  sugar: number;
-  milkSolids: number;
   milkFat: number;
   /** Fats other than cocoa butter, in compound. */
   otherFat: number;
-  /** Usual temperatures: to melt, to cool to, to work at, C; null where it is not tempered. */
-  temper: { meltC: [number, number]; coolC: [number, number]; workC: [number, number] } | null;
-  source: Source;
 }
-
-const chocolate = (
-  id: string,
-  name: string,
-  kind: Chocolate['kind'],
-  [cocoaButter, nonFatCocoa, sugar, milkSolids, milkFat]: [number, number, number, number, number],
-  temper: Chocolate['temper'],
-  otherFat = 0,
-): Chocolate => ({
-  id,
-  name,
-  kind,
-  cocoaButter,
-  nonFatCocoa,
-  sugar,
-  milkSolids,
-  milkFat,
-  otherFat,
-  temper,
-  source: 'trade custom',
-});
-
-const dark: Chocolate['temper'] = { meltC: [45, 50], coolC: [27, 28], workC: [31, 32] };
-
-export const chocolates: Chocolate[] = [
-  chocolate('dark-55', 'dark chocolate 55 %', 'dark', [0.34, 0.21, 0.45, 0, 0], dark),
-  chocolate('dark-70', 'dark chocolate 70 %', 'dark', [0.41, 0.29, 0.3, 0, 0], dark),
-  chocolate('milk', 'milk chocolate', 'milk', [0.27, 0.06, 0.46, 0.15, 0.06], {
-    meltC: [40, 45],
-    coolC: [26, 27],
-    workC: [29, 30],
-  }),
-  chocolate('white', 'white chocolate', 'white', [0.29, 0, 0.47, 0.17, 0.07], {
-    meltC: [40, 43],
-    coolC: [25, 26],
-    workC: [28, 29],
-  }),
-  chocolate('compound', 'compound coating', 'compound', [0, 0.14, 0.55, 0, 0], null, 0.31),
-];
 
 /** A liquid to make a ganache with, by fat and water. */
 export interface Cream {
-  id: string;
   name: string;
   fat: number;
   water: number;
 }
-export const creams: Cream[] = [
-  { id: 'cream-18', name: 'single cream 18 %', fat: 0.18, water: 0.75 },
-  { id: 'cream-30', name: 'whipping cream 30 %', fat: 0.3, water: 0.63 },
-  { id: 'cream-35', name: 'whipping cream 35 %', fat: 0.35, water: 0.59 },
-  { id: 'cream-48', name: 'double cream 48 %', fat: 0.48, water: 0.47 },
-  { id: 'creme-fraiche', name: 'creme fraiche', fat: 0.3, water: 0.62 },
-  { id: 'coconut', name: 'coconut cream', fat: 0.22, water: 0.72 },
-];
+
 /** Butter, in the same terms. */
 export const butterParts = { fat: 0.82, water: 0.16 };
+
+/** The ingredient as a chocolate; null where it is none. */
+export const chocolateOf = (food: Food | undefined): Chocolate | null =>
+  food?.cocoa
+    ? {
+        name: food.name,
+        cocoaButter: food.cocoa.butter,
+        nonFatCocoa: food.cocoa.nonFat,
+        milkFat: food.cocoa.milkFat,
+        otherFat: food.cocoa.otherFat,
+      }
+    : null;
+
+/** Fat that a ganache's cream can have, and water that it must (above it is butter, below it is milk). */
+export const creamFat = { min: 0.1, max: 0.6 } as const;
+
+/** The ingredient as a cream, whatever its fat; null where it holds no water. */
+export const creamOf = (food: Food | undefined): Cream | null =>
+  food && food.waterShare > 0
+    ? { name: food.name, fat: food.fatShare, water: food.waterShare }
+    : null;
+
+/** Ingredients that are offered as the cream of a ganache: as fat as cream, and wet. */
+export const isCream = (food: Food): boolean =>
+  food.cocoa === null &&
+  food.waterShare >= 0.35 &&
+  food.fatShare >= creamFat.min &&
+  food.fatShare <= creamFat.max &&
+  food.sugarShare < 0.1 &&
+  food.pieceG === null;
+
+export type ChocolateKind = 'dark' | 'milk' | 'white' | 'compound';
+
+export const kindOfChocolate = (chocolate: Chocolate): ChocolateKind => {
+  if (chocolate.otherFat > 0.05) return 'compound';
+  if (chocolate.milkFat < 0.02) return 'dark';
+  return chocolate.nonFatCocoa > 0.01 ? 'milk' : 'white';
+};
+
+/** Usual temperatures: to melt, to cool to, to work at, C (trade custom). */
+export interface Tempering {
+  meltC: readonly [number, number];
+  coolC: readonly [number, number];
+  workC: readonly [number, number];
+}
+const temperings: Record<Exclude<ChocolateKind, 'compound'>, Tempering> = {
+  dark: { meltC: [45, 50], coolC: [27, 28], workC: [31, 32] },
+  milk: { meltC: [40, 45], coolC: [26, 27], workC: [29, 30] },
+  white: { meltC: [40, 43], coolC: [25, 26], workC: [28, 29] },
+};
+
+/** How it is tempered; null for compound, which is not. */
+export const temperingOf = (chocolate: Chocolate): Tempering | null => {
+  const kind = kindOfChocolate(chocolate);
+  return kind === 'compound' ? null : temperings[kind];
+};

@@ -31,7 +31,7 @@ const indexOf: Record<
   },
 };
 
-/** A ganache by its parts, g. `sugarG` is dry sugar; syrup is half of it water at 20 %. */
+/** A ganache by its parts, g. `sugarG` is dry sugar, which loosens nothing and hardens nothing. */
 export interface GanacheParts {
   chocolate: Chocolate;
   chocolateG: number;
@@ -39,6 +39,7 @@ export interface GanacheParts {
   creamG: number;
   butterG: number;
   syrupG: number;
+  sugarG: number;
 }
 
 /** What a ganache is made of, as shares of its mass, and how firm that sets. */
@@ -59,8 +60,8 @@ const syrupWater = 0.2;
 
 /** Composition and firmness of a ganache (model section 7). */
 export function composeGanache(parts: GanacheParts): GanacheMade {
-  const { chocolate: c, chocolateG, cream, creamG, butterG, syrupG } = parts;
-  const massG = chocolateG + creamG + butterG + syrupG;
+  const { chocolate: c, chocolateG, cream, creamG, butterG, syrupG, sugarG } = parts;
+  const massG = chocolateG + creamG + butterG + syrupG + sugarG;
   const fatG =
     chocolateG * (c.cocoaButter + c.milkFat + c.otherFat) +
     creamG * cream.fat +

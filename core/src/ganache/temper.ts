@@ -1,4 +1,4 @@
-import type { Chocolate } from './chocolates.ts';
+import { temperingOf, type Chocolate } from './chocolates.ts';
 
 /** Heat capacity of chocolate, kJ/kgK, and its heat of melting, kJ/kg (model section 15). */
 const c = 1.6;
@@ -20,9 +20,10 @@ export function seedFor(
   chocolate: Chocolate,
   meltG: number,
   roomC: number,
-): { seedG: number; workC: [number, number]; meltC: number } | null {
-  if (!chocolate.temper) return null;
-  const { meltC, workC } = chocolate.temper;
+): { seedG: number; workC: readonly [number, number]; meltC: number } | null {
+  const tempering = temperingOf(chocolate);
+  if (!tempering) return null;
+  const { meltC, workC } = tempering;
   const from = (meltC[0] + meltC[1]) / 2;
   const to = (workC[0] + workC[1]) / 2;
   return { seedG: meltG * seedShare(from, to, roomC), workC, meltC: from };

@@ -18,7 +18,7 @@ export function workingWindow(
   fromC: number,
   [lowC, highC]: readonly [number, number],
   place: CoolingPlace,
-  roomC = coolingPlaces.room.tempC,
+  roomC: number = coolingPlaces.room.tempC,
 ): { readyMin: number; staysMin: number | null } | null {
   const around = { ...coolingPlaces[place], ...(place === 'room' ? { tempC: roomC } : {}) };
   const tau = bowlMinutes(made.massG, 1.15, capacityOfGanache(made), around.surfaceW);

@@ -1,4 +1,4 @@
-import { polygon, type Outline } from '../outline/outline.ts';
+import { polygon, type Outline, type Point } from '../outline/outline.ts';
 import { ropeMm2, type NozzleForm } from './nozzles.ts';
 
 export const pipedForms = [
@@ -75,30 +75,61 @@ export const lengthMl = (
 export const writingMm = (text: string, highMm: number): number =>
   text.replace(/\s/g, '').length * highMm * letterPath;
 
+/** How wide and high a piece or a rope stands (estimates, by the nozzle's width). */
+export const standsBy = (form: PipedForm, wideMm: number, radiusMm = 20) => ({
+  acrossMm: form === 'rosette' ? 2 * radiusMm : wideMm * (lengthForms.includes(form) ? 1.2 : 1.6),
+  highMm:
+    wideMm * ({ kiss: 2, dollop: 1.8, star: 1.3, shell: 1.4, ruffle: 1.6 }[form as string] ?? 1.1),
+});
+
 /** Pieces that go round a line evenly; an odd number when asked. At least one. */
 export function fitCount(lineMm: number, pitchMm: number, odd: boolean): number {
   const near = Math.max(1, Math.floor(lineMm / pitchMm + 1e-9));
   return odd && near % 2 === 0 ? Math.max(1, near - 1) : near;
 }
 
-/** Places along an outline, evenly by its own length, from 12 o'clock on where it is round. */
-export function placesAlong(outline: Outline, count: number): { x: number; y: number }[] {
+/**
+ * Places along an outline, evenly by its own length: the first in the middle of its back, the next
+ * to the right of it as one sees it standing before it.
+ *
+ * @param shift how far the first is moved on, as a share of the room between two
+ */
+export function placesAlong(
+  outline: Outline,
+  count: number,
+  shift = 0,
+): { x: number; y: number }[] {
+  if (outline.kind === 'round') {
+    const radius = outline.diameterMm / 2;
+    return Array.from({ length: count }, (_, i) => {
+      const angle = Math.PI / 2 + (2 * Math.PI * (i + shift)) / count;
+      return { x: radius * Math.cos(angle), y: radius * Math.sin(angle) };
+    });
+  }
   const line = polygon(outline, 90);
+  const at = (i: number): Point => line[i % line.length]!;
+  const steps = line.map((a, i) => Math.hypot(at(i + 1).x - a.x, at(i + 1).y - a.y));
   // of the very line that is walked: a drawn outline's own is a hair longer
-  const total = line.reduce((sum, a, i) => {
-    const b = line[(i + 1) % line.length]!;
-    return sum + Math.hypot(b.x - a.x, b.y - a.y);
-  }, 0);
-  const places: { x: number; y: number }[] = [];
-  let walked = 0;
-  let next = 0;
-  for (let i = 0; i < line.length && places.length < count; i++) {
-    const [a, b] = [line[i]!, line[(i + 1) % line.length]!];
-    const step = Math.hypot(b.x - a.x, b.y - a.y);
-    while (places.length < count && next <= walked + step + 1e-6) {
+  const total = steps.reduce((sum, step) => sum + step, 0);
+  // where it crosses the middle furthest back
+  let [from, share, backY] = [0, 0, -Infinity];
+  line.forEach((a, i) => {
+    const b = at(i + 1);
+    if (a.x * b.x > 0 || a.x === b.x) return;
+    const t = a.x / (a.x - b.x);
+    const y = a.y + (b.y - a.y) * t;
+    if (y > backY + 1e-9) [from, share, backY] = [i, t, y];
+  });
+  const places: Point[] = [];
+  let walked = -share * steps[from]!;
+  for (let k = 0; k <= line.length && places.length < count; k++) {
+    const [a, b] = [at(from + k), at(from + k + 1)];
+    const step = steps[(from + k) % line.length]!;
+    for (;;) {
+      const next = ((places.length + shift) * total) / count;
+      if (places.length >= count || next > walked + step + 1e-6) break;
       const t = step > 0 ? Math.min(1, Math.max(0, (next - walked) / step)) : 0;
       places.push({ x: a.x + (b.x - a.x) * t, y: a.y + (b.y - a.y) * t });
-      next = (places.length * total) / count;
     }
     walked += step;
   }

@@ -1,0 +1,143 @@
+import { pipingSpreadId } from '../build/edit.ts';
+import type { Piped } from '../build/finish-types.ts';
+import type { Build, PipingJob } from '../build/types.ts';
+import { coarse, grow, perimeterMm, type Outline } from '../outline/outline.ts';
+import {
+  fitCount,
+  lengthForms,
+  lengthMl,
+  pieceOf,
+  placesAlong,
+  standsBy,
+  writingMm,
+} from '../piping/shapes.ts';
+
+/** The tier that a job is piped on. Lengths in mm. */
+export interface PipedOn {
+  tierId: string;
+  finished: Outline;
+  heightMm: number;
+}
+
+/** A piped piece, or a point along a line: its middle from the tier's axis, and its foot above the tier's. */
+export interface PipedMark {
+  x: number;
+  y: number;
+  upMm: number;
+}
+
+/** A job with its grams, pieces and length as computed, and where every piece sits. */
+export interface PlannedPiping extends PipingJob {
+  spread: string;
+  /** Of one piece or of the line. */
+  acrossMm: number;
+  highMm: number;
+  pieceG: number | null;
+  /** The line it goes round; null for what is piped apart or by weight. */
+  line: Outline | null;
+  marks: PipedMark[];
+  /** Pieces that would fit the line. */
+  most: number | null;
+  /** A strip to try the hand on before. */
+  practiceMm: number;
+  /** There is no room for it where it is to go. */
+  noRoom: boolean;
+}
+
+/** Marks along a line that is piped in one go, for drawing it. */
+const lineMarks = 120;
+
+const lineOf = (piped: Piped, on: PipedOn, acrossMm: number): Outline | null => {
+  switch (piped.where) {
+    case 'top edge':
+      return grow(coarse(on.finished), -acrossMm / 2);
+    case 'foot':
+      return grow(coarse(on.finished), acrossMm / 2);
+    case 'side':
+      return on.finished;
+    case 'on top':
+      return grow(coarse(on.finished), -(piped.insetMm + acrossMm / 2));
+    case 'apart':
+      return null;
+  }
+};
+
+const footOf = (piped: Piped, on: PipedOn): number => {
+  if (piped.where === 'foot') return 0;
+  return piped.where === 'side' ? Math.min(piped.upMm, on.heightMm) : on.heightMm;
+};
+
+/** One job as it is piped: fitted round its line, with grams from pieces or length (model section 8). */
+export function planPiping(
+  job: PipingJob,
+  build: Build,
+  on: readonly PipedOn[],
+  densityGPerMl: number,
+): PlannedPiping {
+  const spread = pipingSpreadId(build, job);
+  const { piped } = job;
+  const tier = piped && on.find((one) => one.tierId === piped.tierId);
+  if (!piped || !tier)
+    return {
+      ...job,
+      spread,
+      acrossMm: 0,
+      highMm: 0,
+      pieceG: null,
+      line: null,
+      marks: [],
+      most: null,
+      practiceMm: 0,
+      noRoom: piped !== null,
+    };
+  const { form, nozzle, wideMm, radiusMm, weighedG } = piped;
+  const stands = standsBy(form, wideMm, radiusMm);
+  const line = lineOf(piped, tier, stands.acrossMm);
+  const noRoom = line === null && piped.where !== 'apart';
+  const upMm = footOf(piped, tier);
+  const marksOf = (count: number): PipedMark[] =>
+    line ? placesAlong(line, count).map((place) => ({ ...place, upMm })) : [];
+  const common = { ...job, spread, ...stands, line, noRoom };
+  if (lengthForms.includes(form)) {
+    const along = line ? perimeterMm(line) : piped.lengthMm;
+    const lineMm = noRoom ? 0 : form === 'writing' ? writingMm(piped.text, piped.letterMm) : along;
+    const ml = lengthMl(form, nozzle, wideMm, lineMm);
+    return {
+      ...common,
+      massG: weighedG === null ? ml * densityGPerMl : (weighedG * lineMm) / 100,
+      pieces: 0,
+      lineMm,
+      pieceG: null,
+      marks: form === 'writing' ? [] : marksOf(lineMarks),
+      most: null,
+      practiceMm: Math.max(150, lineMm / 10),
+    };
+  }
+  const piece = pieceOf(form, nozzle, wideMm, radiusMm);
+  const pieceG = weighedG ?? piece.ml * densityGPerMl;
+  const most = line ? fitCount(perimeterMm(line), piece.pitchMm, false) : null;
+  const fitted = line
+    ? fitCount(perimeterMm(line), piece.pitchMm, piped.odd)
+    : Math.max(1, Math.round(piped.lengthMm / piece.pitchMm));
+  const count = noRoom ? 0 : Math.min(piped.count ?? fitted, most ?? Infinity);
+  return {
+    ...common,
+    massG: pieceG * count,
+    pieces: count,
+    lineMm: 0,
+    pieceG,
+    marks: marksOf(count),
+    most,
+    practiceMm: 10 * piece.pitchMm,
+  };
+}
+
+/** How high the borders stand that drips of a tier would run into, mm above its foot; 0 for none. */
+export function borderTopMm(jobs: readonly PlannedPiping[], tierId: string): number {
+  const tops = jobs
+    .filter(({ piped, noRoom }) => piped?.tierId === tierId && !noRoom)
+    .map(({ piped, highMm, acrossMm }) =>
+      piped!.where === 'foot' ? highMm : piped!.where === 'side' ? piped!.upMm + acrossMm / 2 : 0,
+    );
+  return Math.max(0, ...tops);
+}

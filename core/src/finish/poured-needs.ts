@@ -1,0 +1,60 @@
+import type { Tier } from '../build/types.ts';
+import type { Ganache } from '../pantry/types.ts';
+import { valueOf } from '../working/staged.ts';
+import type { FinishPlan } from './finish.ts';
+import { pouredSpreadId } from './ganache-recipe.ts';
+
+/** What the bowls are asked for by what is poured and dripped: in g, by the spread it is made as. */
+export interface PouredNeed {
+  kind: 'drip' | 'flood' | 'pour' | 'tray' | 'drizzle';
+  label: string;
+  spreadId: string;
+  massG: number;
+  part: string;
+}
+
+export interface PouredNeeds {
+  needs: PouredNeed[];
+  /** The spread of every bottle or bag that something stays in. */
+  bags: string[];
+}
+
+/** Uses of ganache of one tier, in working order. */
+export function pouredNeeds(
+  tier: Tier,
+  finish: FinishPlan,
+  ganaches: readonly Ganache[],
+): PouredNeeds {
+  const needs: PouredNeed[] = [];
+  const bags: string[] = [];
+  const pour = valueOf(finish.pour);
+  if (pour) {
+    const to = { spreadId: pour.spreadId, part: `${tier.id}/pour` };
+    needs.push(
+      { kind: 'pour', label: 'poured veil', massG: pour.staysG, ...to },
+      { kind: 'tray', label: 'runs off into the tray', massG: pour.trayG, ...to },
+    );
+  }
+  const drip = valueOf(finish.drip);
+  if (drip && tier.drip) {
+    const to = { spreadId: drip.spreadId, part: `${tier.id}/drip` };
+    const { dripsG, rimG, floodG } = drip.amounts;
+    needs.push({ kind: 'drip', label: `${drip.count} drips`, massG: dripsG, ...to });
+    needs.push({ kind: 'drip', label: 'bead along the rim', massG: rimG, ...to });
+    needs.push({ kind: 'flood', label: 'flood on top', massG: floodG, ...to });
+    if (tier.drip.tool !== 'spoon') bags.push(drip.spreadId);
+  }
+  finish.toppings.forEach(({ topping, massG }, i) => {
+    if (topping.kind !== 'drizzle' || topping.ganacheId === null) return;
+    const row = ganaches.find((one) => one.id === topping.ganacheId);
+    if (row)
+      needs.push({
+        kind: 'drizzle',
+        label: topping.name,
+        spreadId: pouredSpreadId(row, null),
+        massG,
+        part: `${tier.id}/topping/${i}`,
+      });
+  });
+  return { needs, bags };
+}

@@ -1,0 +1,137 @@
+import type { Topping } from '../build/finish-types.ts';
+import { crispHours } from '../ganache/temper.ts';
+import { coarse, grow, perimeterMm, type Outline, type Point } from '../outline/outline.ts';
+import type { Spread } from '../pantry/types.ts';
+import { sinks, steepestDegrees } from '../toppings/holds.ts';
+import { linkedCount, oddCount, placePieces } from '../toppings/place.ts';
+import { drizzleG, heapG, trayFor, wreathG, type TrayPlan } from '../toppings/tray.ts';
+
+/** The top that toppings stand on. */
+export interface Top {
+  finished: Outline;
+  /** The tier above, where there is one. */
+  above: Outline | null;
+  /** What they stand on, and how warm it is where the cake is shown. */
+  spread: Spread | null;
+  tempC: number;
+}
+
+/** One topping as it comes to be: how many, where, how heavy, and whether the top bears it. */
+export interface ToppingPlan {
+  topping: Topping;
+  asked: number;
+  count: number;
+  places: Point[];
+  massG: number;
+  /** Of one piece: as weighed, or of a slab by its size. */
+  pieceG: number;
+  sinks: boolean;
+  steepestDegrees: number;
+  tray: TrayPlan | null;
+  /** Hours that a crisp piece stays crisp; null where nothing of the kind. */
+  crispH: number | null;
+}
+
+/** Part of a piece by which it touches what it lies on. */
+const contactShare = 0.6;
+
+/** Density of brittle and set chocolate, g/mL. */
+const slabDensity = 1.3;
+
+/** Pieces asked for: counted by another where it is linked, odd when that is wanted. */
+function askedOf(
+  topping: Topping,
+  all: readonly Topping[],
+  pipedPieces: ReadonlyMap<string, number>,
+  seen: readonly string[] = [],
+): number {
+  const { linkedTo, every, odd, count } = topping;
+  const odded = (n: number): number => (odd ? oddCount(n) : n);
+  if (linkedTo === null || seen.includes(topping.id)) return odded(count);
+  const pieces = pipedPieces.get(linkedTo);
+  if (pieces !== undefined) return linkedCount(pieces, every);
+  const other = all.find((one) => one.id === linkedTo);
+  if (!other) return odded(count);
+  return linkedCount(askedOf(other, all, pipedPieces, [...seen, topping.id]), every);
+}
+
+const pieceOf = ({ tray, acrossMm, highMm, pieceG }: Topping): number =>
+  tray ? (acrossMm * highMm * tray.thickMm * slabDensity) / 1000 : pieceG;
+
+const massOf = (topping: Topping, count: number, line: Outline | null): number => {
+  const { kind, acrossMm, highMm, packing, densityGPerMl, lengthMm } = topping;
+  switch (kind) {
+    case 'pieces':
+      return pieceOf(topping) * count;
+    case 'heap':
+      return heapG(acrossMm, highMm, packing, densityGPerMl);
+    case 'wreath':
+      return line ? wreathG(perimeterMm(line), acrossMm, packing, densityGPerMl) : 0;
+    case 'drizzle':
+      return drizzleG(lengthMm, acrossMm, densityGPerMl);
+  }
+};
+
+/** Every topping of a tier (model section 8). */
+export function planToppings(
+  toppings: readonly Topping[],
+  top: Top,
+  pipedPieces: ReadonlyMap<string, number>,
+): ToppingPlan[] {
+  return toppings.map((topping) => {
+    const asked = topping.kind === 'pieces' ? askedOf(topping, toppings, pipedPieces) : 1;
+    const line =
+      topping.kind === 'wreath'
+        ? grow(coarse(top.finished), -(topping.insetMm + topping.acrossMm / 2))
+        : null;
+    const places =
+      topping.kind === 'pieces'
+        ? placePieces(top.finished, {
+            ...topping,
+            count: asked,
+            taken: top.above,
+          })
+        : [];
+    const count = topping.kind === 'pieces' ? places.length : 1;
+    const piece = {
+      massG: pieceOf(topping),
+      contactCm2: Math.max(0.05, ((Math.PI / 4) * topping.acrossMm ** 2 * contactShare) / 100),
+    };
+    const stuck = topping.pick !== 'none' || topping.kind !== 'pieces' || top.spread === null;
+    return {
+      topping,
+      asked,
+      count,
+      places,
+      massG: massOf(topping, count, line),
+      pieceG: piece.massG,
+      sinks: !stuck && sinks(piece, top.spread!, top.tempC),
+      steepestDegrees: top.spread ? steepestDegrees(piece, top.spread, top.tempC) : 90,
+      tray: topping.tray
+        ? trayFor(
+            count,
+            topping.acrossMm * topping.highMm,
+            topping.tray.thickMm,
+            slabDensity,
+            topping.tray.wholeShare,
+            topping.tray.spreads,
+          )
+        : null,
+      crispH: topping.crisp ? crispHours(topping.crisp.thickMm, topping.crisp.filmed) : null,
+    };
+  });
+}
+
+/** Everything that must come out before the cake is eaten. */
+export function nonFoodOf(
+  plans: readonly ToppingPlan[],
+): { id: string; name: string; count: number; places: Point[] }[] {
+  return plans
+    .filter(({ topping, count }) => topping.pick !== 'none' && count > 0)
+    .map(({ topping, count, places }) => ({
+      id: topping.id,
+      name: `${topping.pick} of ${topping.name}`,
+      count,
+      places,
+    }));
+}

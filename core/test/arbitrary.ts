@@ -2,21 +2,42 @@ import fc from 'fast-check';
 import {
   allergens,
   apartKey,
+  arrangements,
+  boardMaterials,
   batchWays,
+  cutKinds,
   coatStyles,
+  dowelCuts,
   cuttings,
   diets,
+  dripPatterns,
+  dripTools,
   levellings,
   limits,
+  newCut,
+  nozzleForms,
+  picks,
+  pipedForms,
+  pipedPlaces,
   portions,
   soakStyles,
   startingPantry,
+  tones,
+  toppingKinds,
   type Build,
+  type Carving,
+  type Cut,
+  type Dowels,
+  type Drip,
   type Outline,
   type PartTemp,
   type Pantry,
+  type Piped,
+  type Pour,
   type Range,
+  type Standing,
   type Tier,
+  type Topping,
 } from '../src/index.ts';
 
 export const pantry: Pantry = startingPantry();
@@ -65,6 +86,142 @@ export const drawnOutline: fc.Arbitrary<Outline> = fc.oneof(
 );
 
 const orNull = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: null });
+
+const anyCut = (id: string): fc.Arbitrary<Cut> =>
+  fc
+    .constantFrom(...cutKinds.filter((kind) => kind !== 'set' && kind !== 'target'))
+    .map((kind) => newCut(kind, id, { radiusMm: 90, widthMm: 180, heightMm: 110 }));
+const anyCarving: fc.Arbitrary<Carving> = fc.record({
+  cuts: fc
+    .array(fc.nat(), { maxLength: 4 })
+    .chain((list) => fc.tuple(...list.map((_, i) => anyCut(`cut-${i}`)))),
+  chilled: fc.boolean(),
+  guidesMm: fc.array(between(limits.guideMm), { maxLength: 3 }),
+  lattice: orNull(
+    fc.record({
+      angleDeg: between(limits.latticeDeg),
+      spacingMm: between(limits.latticeMm),
+      studs: fc.boolean(),
+    }),
+  ),
+  glueSpreadId: orNull(idOf(pantry.spreads)),
+});
+const poured = {
+  ganacheId: idOf(pantry.ganaches),
+  ratio: fc.option(between(limits.ganacheRatio), { nil: null, freq: 2 }),
+  fluidC: between(limits.fluidC),
+  coatC: between(limits.coatC),
+};
+const anyDrip: fc.Arbitrary<Drip> = fc.record({
+  ...poured,
+  widthMm: between(limits.dripWidthMm),
+  feedS: between(limits.feedS),
+  pattern: fc.constantFrom(...dripPatterns),
+  spacingMm: between(limits.spacingMm),
+  lengthMm: between(limits.dripMm),
+  spreadMm: between(limits.dripSpreadMm),
+  seed: fc.integer(limits.seed),
+  curveMm: fc.array(between(limits.dripMm), { maxLength: 5 }),
+  floodMm: between(limits.floodMm),
+  tool: fc.constantFrom(...dripTools),
+  squeezeG: orNull(between(limits.squeezeG)),
+});
+const anyPour: fc.Arbitrary<Pour> = fc.record({
+  ...poured,
+  studded: orNull(
+    fc.record({
+      cover: between(limits.cover),
+      highMm: between(limits.studMm),
+      acrossMm: between(limits.studMm),
+    }),
+  ),
+});
+const anyPiped: fc.Arbitrary<Piped> = fc.record({
+  tierId: fc.constantFrom('tier-1', 'tier-2', 'tier-9'),
+  form: fc.constantFrom(...pipedForms),
+  nozzle: fc.constantFrom(...nozzleForms),
+  wideMm: between(limits.nozzleWideMm),
+  where: fc.constantFrom(...pipedPlaces),
+  upMm: between(limits.upMm),
+  insetMm: between(limits.insetFromRimMm),
+  odd: fc.boolean(),
+  count: orNull(fc.integer({ min: 0, max: 300 })),
+  radiusMm: between(limits.rosetteMm),
+  text: fc.constantFrom('', 'Jubilee', 'fifty years of clear skies'),
+  letterMm: between(limits.letterMm),
+  lengthMm: between(limits.apartMm),
+  weighedG: orNull(between(limits.weighedG)),
+});
+const anyTopping: fc.Arbitrary<Topping> = fc.record({
+  id: fc.uuid(),
+  name: fc.constantFrom('figs', 'shards'),
+  kind: fc.constantFrom(...toppingKinds),
+  tone: fc.constantFrom(...tones),
+  foodId: fc.constantFrom(null, 'figs'),
+  ganacheId: orNull(idOf(pantry.ganaches)),
+  pieceG: between(limits.pieceG),
+  acrossMm: between(limits.pieceMm),
+  highMm: between(limits.pieceMm),
+  arrangement: fc.constantFrom(...arrangements),
+  count: fc.integer({ min: 0, max: 30 }),
+  odd: fc.boolean(),
+  linkedTo: fc.constantFrom(null, 'nothing'),
+  every: fc.integer(limits.every),
+  clusterOf: fc.integer(limits.clusterOf),
+  share: between(limits.crescent),
+  insetMm: between(limits.insetFromRimMm),
+  seed: fc.integer(limits.seed),
+  shift: between(limits.shift),
+  spots: fc.constantFrom<[number, number][]>(
+    [],
+    [
+      [10, -20],
+      [900, 900],
+    ],
+  ),
+  pick: fc.constantFrom(...picks),
+  last: fc.boolean(),
+  crisp: orNull(fc.record({ thickMm: between(limits.crispMm), filmed: fc.boolean() })),
+  tray: orNull(
+    fc.record({
+      thickMm: between(limits.slabMm),
+      wholeShare: between(limits.wholeShare),
+      spreads: between(limits.slabSpreads),
+    }),
+  ),
+  packing: between(limits.packing),
+  densityGPerMl: between(limits.inclusionDensity),
+  lengthMm: between(limits.apartMm),
+  allergens: fc.subarray([...allergens]),
+});
+
+const spot = fc.tuple(between(limits.dowelPlace), between(limits.dowelPlace));
+const anyCard = fc.record({
+  material: fc.constantFrom(...boardMaterials),
+  thicknessMm: between(limits.cardMm),
+});
+const anyDowels: fc.Arbitrary<Dowels> = fc.record({
+  dowelId: idOf(pantry.dowels),
+  count: fc.option(fc.integer({ min: 1, max: 12 }), { nil: null, freq: 2 }),
+  spots: fc.oneof(
+    { arbitrary: fc.constant<[number, number][]>([]), weight: 3 },
+    fc.array(spot, { maxLength: 6 }),
+  ),
+  cut: fc.constantFrom(...dowelCuts),
+});
+/** Boards lie over layers that are there: the lowest tier has fewest. */
+const anyStanding: fc.Arbitrary<Standing> = fc.record({
+  card: orNull(anyCard),
+  offsetMm: fc.oneof(
+    fc.constant<[number, number]>([0, 0]),
+    fc.tuple(between(limits.offsetMm), between(limits.offsetMm)),
+  ),
+  postMm: fc.oneof(fc.constant(0), between(limits.postMm)),
+  dowels: orNull(anyDowels),
+  decks: fc
+    .array(fc.record({ card: anyCard, dowels: anyDowels }), { maxLength: 2 })
+    .map((decks) => decks.map((deck, i) => ({ ...deck, afterLayer: i * 2 }))),
+});
 
 const tier = (n: number): fc.Arbitrary<Tier> =>
   fc
@@ -200,11 +357,21 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
         fc.record({ edgeMm: between(limits.layerMm), acrossMm: orNull(between(limits.sideMm)) }),
         { maxLength: 3 },
       ),
+      drip: orNull(anyDrip),
+      pour: fc.option(anyPour, { nil: null, freq: 2 }),
+      toppings: fc.array(anyTopping, { maxLength: 2 }),
+      torched: fc.boolean(),
+      carving: orNull(anyCarving),
+      stand: anyStanding,
     })
     .map((t) => {
       const cakeMm = t.layers.reduce((sum, l) => sum + l.heightMm, 0);
       return {
         ...t,
+        stand: {
+          ...t.stand,
+          decks: t.stand.decks.filter((deck) => deck.afterLayer < t.layers.length - 1),
+        },
         centre: t.centre && t.centre.toLayer < t.layers.length ? t.centre : null,
         gaps: t.gaps
           .slice(0, t.layers.length - 1)
@@ -237,6 +404,38 @@ export const anyBuild: fc.Arbitrary<Build> = fc.record({
     .chain((n) => fc.tuple(...Array.from({ length: n }, (_, i) => tier(i + 1)))),
   boardId: idOf(pantry.boards),
   boardCoverMm: between(limits.boardCoverMm),
+  rod: orNull(fc.record({ dowelId: idOf(pantry.dowels), at: orNull(spot) })),
+  day: fc.record({
+    people: fc.integer(limits.people),
+    hours: fc.array(
+      orNull(fc.record({ from: fc.integer(limits.clockMin), to: fc.integer(limits.clockMin) })),
+      { minLength: 7, maxLength: 7 },
+    ),
+    fridgeMm: between(limits.fridgeMm),
+    spareMin: between(limits.spareMin),
+    own: fc.array(
+      fc.record({
+        id: fc.uuid(),
+        title: fc.constantFrom('fetch flowers', 'iron the ribbon'),
+        handsMin: between({ min: 0, max: 90 }),
+        waitMin: between({ min: 0, max: 600 }),
+        after: fc.constantFrom(null, 'tier-1/weigh', 'nothing'),
+        before: fc.constantFrom(null, 'box', 'nothing'),
+      }),
+      { maxLength: 2 },
+    ),
+    minutes: fc.constantFrom([], [{ taskId: 'tier-1/weigh', handsMin: 12 }]),
+  }),
+  journey: fc.record({
+    byRoad: fc.boolean(),
+    minutes: between(limits.roadMin),
+    carC: between(limits.carC),
+    stackAt: fc.constantFrom('home' as const, 'venue' as const),
+    chilled: fc.boolean(),
+    boxed: fc.boolean(),
+    mat: fc.boolean(),
+    days: between(limits.days),
+  }),
   piping: fc.array(
     fc.record({
       id: fc.uuid(),
@@ -246,6 +445,7 @@ export const anyBuild: fc.Arbitrary<Build> = fc.record({
       massG: between(limits.pipingG),
       pieces: fc.integer({ min: 0, max: 200 }),
       lineMm: between({ min: 0, max: 9000 }),
+      piped: orNull(anyPiped),
     }),
     { maxLength: 3 },
   ),

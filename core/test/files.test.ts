@@ -9,6 +9,8 @@ import {
   buildSchema,
   mergeRows,
   newBuild,
+  newCarving,
+  newCut,
   newGap,
   newPiping,
   newLayer,
@@ -138,6 +140,82 @@ describe('a build file', () => {
     expect(now).toEqual(expect.arrayContaining([...was]));
     const { added } = mergeRows(read.build, read.rows, pantry);
     expect(Object.values(added).flat()).toEqual([]);
+  });
+  it('of version 4 gets a finish that is undecided, and its chocolates know their cocoa', () => {
+    const old = JSON.parse(text('core/test/fixtures/version-4.json')) as Record<string, any>;
+    const read = readBuildFile(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    expect(read.build).toMatchObject(old.build as object);
+    for (const tier of read.build.tiers)
+      expect(tier).toMatchObject({ drip: null, pour: null, toppings: [], torched: false });
+    for (const job of read.build.piping) expect(job.piped).toBeNull();
+    const { added } = mergeRows(read.build, read.rows, pantry);
+    expect(Object.values(added).flat()).toEqual([]);
+    // nothing it weighs has changed
+    const plan = planBuild(read.build, pantry);
+    expect(plan.piping.map((job) => job.massG)).toEqual(read.build.piping.map((job) => job.massG));
+  });
+});
+
+describe('a carving in a file', () => {
+  const cut = (kind: 'plane' | 'profile') =>
+    newCut(kind, 'cut-1', { radiusMm: 90, widthMm: 180, heightMm: 110 });
+  const carved = (change: (tier: Record<string, any>) => void) => {
+    const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+    build.tiers[0]!.carving = {
+      ...newCarving(),
+      cuts: [cut('plane'), { ...cut('profile'), id: 'two' }],
+    };
+    const file = JSON.parse(writeBuildFile(build, pantry)) as Record<string, any>;
+    change(file.build.tiers[0] as Record<string, any>);
+    return problems(JSON.stringify(file, null, 2)).map((problem) => problem.message);
+  };
+  it('names the cut and the field that is wrong', () => {
+    expect(carved(() => {})).toEqual([]);
+    expect(carved((tier) => (tier.carving.cuts[0].slopeDeg = 'steep'))[0]).toMatch(
+      /carving\.cuts\[0\]\.slopeDeg must be a number/,
+    );
+    expect(carved((tier) => (tier.carving.cuts[1].kind = 'chainsaw'))[0]).toMatch(
+      /cuts\[1\]\.kind must be one of/,
+    );
+    expect(carved((tier) => (tier.carving.cuts[1].points = [[1, 2]]))[0]).toContain(
+      'at least 2 points',
+    );
+    expect(carved((tier) => (tier.carving.cuts[1].id = 'cut-1'))[0]).toContain(
+      'two cuts of one id',
+    );
+  });
+  it('refuses a solid whose triangles point nowhere', () => {
+    const target = {
+      kind: 'target',
+      id: 't',
+      name: 'Shape',
+      on: true,
+      fileName: 'x.stl',
+      points: [0, 0, 0, 1, 0, 0, 0, 1, 0, 0, 0, 1],
+      triangles: [0, 1, 2, 0, 1, 3, 0, 2, 3, 1, 2, 9],
+      heightMm: 50,
+      upMm: 0,
+      turnDeg: 0,
+    };
+    expect(carved((tier) => tier.carving.cuts.push(target))[0]).toContain('is no solid');
+  });
+  it('of version 5 is left uncarved, and nothing else of it has changed', () => {
+    const old = JSON.parse(text('core/test/fixtures/version-5.json')) as Record<string, any>;
+    const read = readBuildFile(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    expect(read.build).toMatchObject(old.build as object);
+    for (const tier of read.build.tiers) expect(tier.carving).toBeNull();
+  });
+  it('of version 6 stands as it was stacked, and says what it lacks', () => {
+    const old = JSON.parse(text('core/test/fixtures/version-6.json')) as Record<string, any>;
+    const read = readBuildFile(JSON.stringify(old));
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    expect(read.build).toMatchObject(old.build as object);
+    for (const { stand } of read.build.tiers)
+      expect(stand).toEqual({ card: null, offsetMm: [0, 0], postMm: 0, dowels: null, decks: [] });
+    expect(read.build.rod).toBeNull();
+    expect(read.rows.dowels).toEqual([]);
   });
 });
 

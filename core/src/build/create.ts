@@ -1,4 +1,8 @@
 import type { Outline } from '../outline/outline.ts';
+import type { DaySettings } from '../day/types.ts';
+import type { Card, Dowels, Journey, Standing } from '../support/types.ts';
+import { usualDrip } from '../drip/flow.ts';
+import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 import type { Brief, Build, Coat, Gap, Layer, PipingJob, Tier } from './types.ts';
 
 /** A brief with nothing decided but what a usual order has. */
@@ -40,6 +44,47 @@ export const newGap = (heightMm: number, spreadId: string): Gap => ({
   drizzle: null,
 });
 
+/** A tier straight on what is below it. */
+export const newStanding = (): Standing => ({
+  card: null,
+  offsetMm: [0, 0],
+  postMm: 0,
+  dowels: null,
+  decks: [],
+});
+/** The solid card most tiers stand on. */
+export const usualCard = (): Card => ({ material: 'card', thicknessMm: 3 });
+/** As many as the load asks for, on the computed ring. */
+export const newDowels = (dowelId = 'rod-6'): Dowels => ({
+  dowelId,
+  count: null,
+  spots: [],
+  cut: 'longest',
+});
+/** Half an hour in a cool car, put together at home. */
+export const newJourney = (): Journey => ({
+  byRoad: true,
+  minutes: 30,
+  carC: 18,
+  stackAt: 'home',
+  chilled: true,
+  boxed: true,
+  mat: true,
+  days: 2,
+});
+
+/** One person, evenings in the week and the days of the weekend. */
+export const newDay = (): DaySettings => ({
+  people: 1,
+  hours: Array.from({ length: 7 }, (_, i) =>
+    i < 5 ? { from: 18 * 60, to: 22 * 60 } : { from: 9 * 60, to: 20 * 60 },
+  ),
+  fridgeMm: 900,
+  spareMin: 30,
+  own: [],
+  minutes: [],
+});
+
 /** What a tier has besides its layers until something is decided about it. */
 export const tierDefaults = (): Pick<
   Tier,
@@ -54,6 +99,12 @@ export const tierDefaults = (): Pick<
   | 'asBaked'
   | 'fondant'
   | 'pressed'
+  | 'drip'
+  | 'pour'
+  | 'toppings'
+  | 'torched'
+  | 'carving'
+  | 'stand'
 > => ({
   bowl: null,
   soak: 'none',
@@ -66,6 +117,12 @@ export const tierDefaults = (): Pick<
   asBaked: [],
   fondant: null,
   pressed: null,
+  drip: null,
+  pour: null,
+  toppings: [],
+  torched: false,
+  carving: null,
+  stand: newStanding(),
 });
 
 /** A coat of one frosting and one colour, as its style has it. */
@@ -94,14 +151,105 @@ export const newPiping = (id: string, massG: number): PipingJob => ({
   massG,
   pieces: 0,
   lineMm: 0,
+  piped: null,
+});
+
+/** Drips as most are: a third of a usual side, all alike, from the equal-parts dark ganache. */
+export const newDrip = (ganacheId: string): Drip => ({
+  ganacheId,
+  ratio: null,
+  fluidC: 32,
+  coatC: 5,
+  widthMm: usualDrip.widthMm,
+  feedS: usualDrip.feedS,
+  pattern: 'random',
+  spacingMm: 20,
+  lengthMm: 40,
+  spreadMm: 14,
+  seed: 1,
+  curveMm: [],
+  floodMm: 2.5,
+  tool: 'bottle',
+  squeezeG: null,
+});
+
+/** A pour at the temperature at which most are done. */
+export const newPour = (ganacheId: string): Pour => ({
+  ganacheId,
+  ratio: null,
+  fluidC: 31,
+  coatC: 5,
+  studded: null,
+});
+
+/** A shell border round the foot of a tier. */
+export const newPiped = (tierId: string): Piped => ({
+  tierId,
+  form: 'shell',
+  nozzle: 'open star',
+  wideMm: 8,
+  where: 'foot',
+  upMm: 30,
+  insetMm: 0,
+  odd: false,
+  count: null,
+  radiusMm: 15,
+  text: '',
+  letterMm: 25,
+  lengthMm: 500,
+  weighedG: null,
+});
+
+/** A dozen berries round the rim. */
+export const newTopping = (id: string): Topping => ({
+  id,
+  name: 'raspberries',
+  kind: 'pieces',
+  tone: 'berry',
+  foodId: 'raspberries',
+  ganacheId: null,
+  pieceG: 4,
+  acrossMm: 20,
+  highMm: 20,
+  arrangement: 'round',
+  count: 13,
+  odd: true,
+  linkedTo: null,
+  every: 1,
+  clusterOf: 3,
+  share: 0.4,
+  insetMm: 10,
+  seed: 1,
+  shift: 0,
+  spots: [],
+  pick: 'none',
+  last: true,
+  crisp: null,
+  tray: null,
+  packing: 0.6,
+  densityGPerMl: 1,
+  lengthMm: 600,
+  allergens: [],
 });
 
 /** What a build has besides its tiers until something is decided about it. */
 export const buildDefaults = (): Pick<
   Build,
-  'boardCoverMm' | 'piping' | 'reserveShare' | 'shortShare' | 'batchBy' | 'apart' | 'mixedApart'
+  | 'boardCoverMm'
+  | 'rod'
+  | 'journey'
+  | 'day'
+  | 'piping'
+  | 'reserveShare'
+  | 'shortShare'
+  | 'batchBy'
+  | 'apart'
+  | 'mixedApart'
 > => ({
   boardCoverMm: 0,
+  rod: null,
+  journey: newJourney(),
+  day: newDay(),
   piping: [],
   reserveShare: 0.03,
   shortShare: 0.05,

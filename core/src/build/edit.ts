@@ -1,6 +1,6 @@
 import { grow } from '../outline/outline.ts';
 import { limits } from './limits.ts';
-import { newGap, newLayer } from './create.ts';
+import { newDowels, newGap, newLayer, newStanding, usualCard } from './create.ts';
 import type { Build, Gap, PipingJob, Tier } from './types.ts';
 
 /*
@@ -20,6 +20,10 @@ export const spreadIdsOf = (tier: Tier): string[] => [
   ...tier.gaps.flatMap((gap) => [gap.spreadId, ...(gap.drizzle ? [gap.drizzle.spreadId] : [])]),
   ...tier.layers.flatMap((layer) => (layer.between ? [layer.between.spreadId] : [])),
   ...(tier.centre ? [tier.centre.spreadId] : []),
+  ...(tier.carving?.glueSpreadId ? [tier.carving.glueSpreadId] : []),
+  ...(tier.carving?.cuts ?? []).flatMap((cut) =>
+    cut.kind === 'relief' && cut.inlaySpreadId ? [cut.inlaySpreadId] : [],
+  ),
 ];
 
 /** The frosting of dab, dams and crumb coat. */
@@ -28,6 +32,17 @@ export const innerSpreadId = (tier: Tier): string => tier.coat.innerSpreadId ?? 
 /** The spread a piping job is made with. */
 export const pipingSpreadId = (build: Build, job: PipingJob): string =>
   job.spreadId ?? build.tiers[0]!.coat.spreadId;
+
+/** Every rod, tube or straw a build names, each once. */
+export const dowelIdsIn = (build: Build): string[] => [
+  ...new Set([
+    ...build.tiers.flatMap(({ stand }) => [
+      ...(stand.dowels ? [stand.dowels.dowelId] : []),
+      ...stand.decks.map((deck) => deck.dowels.dowelId),
+    ]),
+    ...(build.rod ? [build.rod.dowelId] : []),
+  ]),
+];
 
 /** Every spread a build names, each once. */
 export const spreadIdsIn = (build: Build): string[] => [
@@ -55,6 +70,7 @@ export function setLayerCount(tier: Tier, count: number): void {
   tier.layers.length = wanted;
   tier.gaps.length = wanted - 1;
   if (tier.centre && tier.centre.toLayer >= wanted) tier.centre = null;
+  tier.stand.decks = tier.stand.decks.filter((deck) => deck.afterLayer < wanted - 1);
   keepGapsBelowCake(tier);
 }
 
@@ -120,17 +136,28 @@ export function addTier(build: Build): Tier {
     outline: grow(below.outline, -40) ?? structured(below.outline),
     bowl: null,
     asBaked: [],
+    drip: null,
+    pour: null,
+    toppings: [],
+    stand: { ...newStanding(), card: usualCard() },
   };
   for (const layer of tier.layers)
     Object.assign(layer, { rimMm: [], turnSteps: null, flipped: false });
   if (build.tiers.length === 1 && below.name === 'Cake') below.name = 'Tier 1';
+  // what it stands on goes in with it
+  below.stand.dowels ??= newDowels();
   build.tiers.push(tier);
   return tier;
 }
 
-/** Takes a tier away; the last one stays. */
+/** Takes a tier away with what is piped on it; the last one stays. */
 export function removeTier(build: Build, tierId: string): void {
-  if (build.tiers.length > 1) build.tiers = build.tiers.filter((tier) => tier.id !== tierId);
+  if (build.tiers.length === 1) return;
+  build.tiers = build.tiers.filter((tier) => tier.id !== tierId);
+  build.piping = build.piping.filter((job) => job.piped?.tierId !== tierId);
+  const [lowest] = build.tiers;
+  Object.assign(lowest!.stand, { card: null, offsetMm: [0, 0], postMm: 0 });
+  build.tiers.at(-1)!.stand.dowels = null;
 }
 
 function keepGapsBelowCake(tier: Tier): void {

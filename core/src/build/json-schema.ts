@@ -16,7 +16,11 @@ import {
   tint,
   type Schema,
 } from './json-blocks.ts';
+import { carving } from './carve-json.ts';
+import { drip, piped, pour, topping } from './finish-json.ts';
 import { limits } from './limits.ts';
+import { day } from './day-json.ts';
+import { journey, rod, stand } from './support-json.ts';
 import { fileFormat } from './read-file.ts';
 import {
   batchWays,
@@ -183,6 +187,12 @@ const tier = obj({
     obj({ edgeMm: num(limits.layerMm), acrossMm: nullable(num(limits.sideMm)) }),
     limits.layers.max,
   ),
+  drip: nullable(drip),
+  stand,
+  carving: nullable(carving),
+  pour: nullable(pour),
+  toppings: list(topping, limits.toppings.max),
+  torched: { type: 'boolean' },
 });
 
 const bench = obj({
@@ -237,6 +247,9 @@ export function buildFileSchema(): Schema {
         tiers: list(tier, limits.tiers.max, 1),
         boardId: id,
         boardCoverMm: num(limits.boardCoverMm),
+        rod,
+        journey,
+        day,
         piping: list(
           obj({
             id,
@@ -246,6 +259,7 @@ export function buildFileSchema(): Schema {
             massG: num(limits.pipingG),
             pieces: int(limits.pipedPieces),
             lineMm: num(limits.pipedMm),
+            piped: nullable(piped),
           }),
           limits.pipingJobs.max,
         ),
@@ -264,6 +278,8 @@ export function buildFileSchema(): Schema {
         others: list(ref('other'), 200),
         recipes: list(ref('recipe'), 200),
         foods: list(ref('food'), 500),
+        ganaches: list(ref('ganache'), 200),
+        dowels: list(ref('dowel'), 200),
       }),
     }),
     $defs: { outline, ...rows },

@@ -31,6 +31,8 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     others: new Map(),
     recipes: new Map(),
     foods: new Map(),
+    ganaches: new Map(),
+    dowels: new Map(),
   };
   const added: CarriedRows = {
     sponges: [],
@@ -40,9 +42,11 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     others: [],
     recipes: [],
     foods: [],
+    ganaches: [],
+    dowels: [],
   };
   // ingredients and recipes first: the others point at them
-  for (const table of [...pantryTables].reverse()) {
+  for (const table of inOrderOfUse) {
     const inOrder = table === 'recipes' ? partsFirst(rows.recipes) : (rows[table] as AnyRow[]);
     for (const carried of inOrder) {
       const row = pointed(carried, renamed);
@@ -71,6 +75,7 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     build: {
       ...build,
       boardId: to('boards', build.boardId),
+      rod: build.rod && { ...build.rod, dowelId: to('dowels', build.rod.dowelId) },
       tiers: build.tiers.map((tier) => ({
         ...tier,
         spongeId: to('sponges', tier.spongeId),
@@ -105,6 +110,33 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
           ...tier.pressed,
           foodId: toOrNull('foods', tier.pressed.foodId),
         },
+        carving: tier.carving && {
+          ...tier.carving,
+          glueSpreadId: toOrNull('spreads', tier.carving.glueSpreadId),
+          cuts: tier.carving.cuts.map((cut) =>
+            cut.kind === 'relief'
+              ? { ...cut, inlaySpreadId: toOrNull('spreads', cut.inlaySpreadId) }
+              : cut,
+          ),
+        },
+        stand: {
+          ...tier.stand,
+          dowels: tier.stand.dowels && {
+            ...tier.stand.dowels,
+            dowelId: to('dowels', tier.stand.dowels.dowelId),
+          },
+          decks: tier.stand.decks.map((deck) => ({
+            ...deck,
+            dowels: { ...deck.dowels, dowelId: to('dowels', deck.dowels.dowelId) },
+          })),
+        },
+        drip: tier.drip && { ...tier.drip, ganacheId: to('ganaches', tier.drip.ganacheId) },
+        pour: tier.pour && { ...tier.pour, ganacheId: to('ganaches', tier.pour.ganacheId) },
+        toppings: tier.toppings.map((topping) => ({
+          ...topping,
+          foodId: toOrNull('foods', topping.foodId),
+          ganacheId: toOrNull('ganaches', topping.ganacheId),
+        })),
       })),
       piping: build.piping.map((job) => ({ ...job, spreadId: toOrNull('spreads', job.spreadId) })),
       mixedApart: build.mixedApart.map((id) => to('spreads', id)),
@@ -116,6 +148,14 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     },
   };
 }
+
+/** Ingredients, recipes and what is made of them before what points at them. */
+const inOrderOfUse: PantryTable[] = [
+  'foods',
+  'recipes',
+  ...pantryTables.filter((table) => !['foods', 'recipes', 'ganaches'].includes(table)),
+  'ganaches',
+];
 
 /** Recipes with those that others are made of before them. */
 function partsFirst(recipes: readonly Recipe[]): Recipe[] {
@@ -148,6 +188,16 @@ function pointed(row: AnyRow, renamed: Record<PantryTable, Map<string, string>>)
         recipeId: renamed.recipes.get(line.recipeId ?? '') ?? line.recipeId,
       })),
     };
+  }
+  if ('chocolateId' in row) {
+    const moved = (map: Map<string, string>, id: string | null): string | null =>
+      id === null ? null : (map.get(id) ?? id);
+    const chocolateId = moved(renamed.foods, row.chocolateId);
+    const creamId = moved(renamed.foods, row.creamId);
+    const spreadId = moved(renamed.spreads, row.spreadId);
+    const isSame =
+      chocolateId === row.chocolateId && creamId === row.creamId && spreadId === row.spreadId;
+    return isSame ? row : { ...row, chocolateId, creamId, spreadId };
   }
   if ('boughtAs' in row) {
     const boughtAs = renamed.foods.get(row.boughtAs ?? '');

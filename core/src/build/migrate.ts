@@ -8,8 +8,11 @@ import {
   newBrief,
   newCoat,
   newGap,
+  newDay,
+  newJourney,
   newLayer,
   newPiping,
+  newStanding,
   tierDefaults,
 } from './create.ts';
 import { buildVersion } from './types.ts';
@@ -166,6 +169,44 @@ export function rowFrom3(table: string, value: unknown): Loose {
   };
 }
 
+/** Fields that version 5 added to a build: its finish. */
+export function buildFrom4(value: unknown): Loose {
+  const build = asObject(value);
+  return {
+    ...build,
+    tiers: asList(build.tiers).map((tier) => ({ ...tierDefaults(), ...asObject(tier) })),
+    piping: asList(build.piping).map((job) => ({ piped: null, ...asObject(job) })),
+  };
+}
+
+/** Fields that version 5 added to a pantry row: what of a chocolate is cocoa. */
+export function rowFrom4(table: string, value: unknown): Loose {
+  const row = asObject(value);
+  if (table !== 'foods') return row;
+  return { cocoa: startingFoods.find((food) => food.id === row.id)?.cocoa ?? null, ...row };
+}
+
+/** The field that version 6 added to a build: how each tier is carved. */
+export function buildFrom5(value: unknown): Loose {
+  const build = asObject(value);
+  return {
+    ...build,
+    tiers: asList(build.tiers).map((tier) => ({ carving: null, ...asObject(tier) })),
+  };
+}
+
+/** Fields that version 7 added to a build: what it stands on, and how it travels. */
+export function buildFrom6(value: unknown): Loose {
+  const build = asObject(value);
+  return {
+    rod: null,
+    journey: newJourney(),
+    day: newDay(),
+    ...build,
+    tiers: asList(build.tiers).map((tier) => ({ stand: newStanding(), ...asObject(tier) })),
+  };
+}
+
 const renewRows = (
   rows: Loose,
   renew: (table: string, row: unknown) => Loose,
@@ -199,10 +240,33 @@ function from3to4(file: Loose): Loose {
   };
 }
 
+const from4to5 = (file: Loose): Loose => ({
+  ...file,
+  version: 5,
+  build: buildFrom4(file.build),
+  pantry: { ganaches: [], ...renewRows(asObject(file.pantry), rowFrom4) },
+});
+
+const from5to6 = (file: Loose): Loose => ({
+  ...file,
+  version: 6,
+  build: buildFrom5(file.build),
+});
+
+const from6to7 = (file: Loose): Loose => ({
+  ...file,
+  version: 7,
+  build: buildFrom6(file.build),
+  pantry: { dowels: [], ...asObject(file.pantry) },
+});
+
 const steps: Record<number, (file: Loose) => Loose> = {
   1: from1to2,
   2: from2to3,
   3: from3to4,
+  4: from4to5,
+  5: from5to6,
+  6: from6to7,
 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */

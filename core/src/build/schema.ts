@@ -1,6 +1,10 @@
 import type { ObjectSchema } from 'yup';
 import { diets } from '../pantry/diets.ts';
 import { coatStyles } from '../pantry/styles.ts';
+import { carvingSchema } from './carve-schema.ts';
+import { daySchema } from './day-schema.ts';
+import { journeySchema, rodSchema, standingSchema } from './support-schema.ts';
+import { finishSchemas } from './finish-schema.ts';
 import { limits } from './limits.ts';
 import {
   allergenList,
@@ -216,6 +220,12 @@ const tierSchema = record<Tier>({
     }) as never,
     limits.layers.max,
   ),
+  drip: orNull(finishSchemas.drip as never),
+  pour: orNull(finishSchemas.pour as never),
+  toppings: list(finishSchemas.topping as never, limits.toppings.max),
+  carving: orNull(carvingSchema as never),
+  stand: standingSchema,
+  torched: flag(),
 })
   .test(
     'core inside',
@@ -224,6 +234,15 @@ const tierSchema = record<Tier>({
       !centre ||
       !Array.isArray(layers) ||
       (centre.fromLayer <= centre.toLayer && centre.toLayer < layers.length),
+  )
+  .test(
+    'decks inside',
+    'has a board between layers that are not there, or two in one place',
+    ({ stand, layers }) => {
+      if (!Array.isArray(stand?.decks) || !Array.isArray(layers)) return true;
+      const after = stand.decks.map((deck) => Number(deck?.afterLayer));
+      return after.every((at, i) => at < layers.length - 1 && (i === 0 || at > after[i - 1]!));
+    },
   )
   .test('some layers', 'has no layers', (tier) => !whole(tier) || tier.layers.length > 0)
   .test(
@@ -274,6 +293,9 @@ export const buildSchema: ObjectSchema<Build> = record<Build>({
   tiers: list(tierSchema as never, limits.tiers.max),
   boardId: id(),
   boardCoverMm: figure(limits.boardCoverMm),
+  rod: orNull(rodSchema as never),
+  journey: journeySchema,
+  day: daySchema,
   piping: list(
     record<PipingJob>({
       id: id(),
@@ -283,6 +305,7 @@ export const buildSchema: ObjectSchema<Build> = record<Build>({
       massG: figure(limits.pipingG),
       pieces: wholeFigure(limits.pipedPieces),
       lineMm: figure(limits.pipedMm),
+      piped: orNull(finishSchemas.piped as never),
     }) as never,
     limits.pipingJobs.max,
   ),

@@ -1,10 +1,14 @@
 import type { Outline } from '../outline/outline.ts';
+import type { Carving } from '../carve/types.ts';
 import type { Diet } from '../pantry/diets.ts';
 import type { Allergen } from '../pantry/types.ts';
 import type { CoatStyle } from '../pantry/styles.ts';
+import type { DaySettings } from '../day/types.ts';
+import type { Journey, Rod, Standing } from '../support/types.ts';
+import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 4;
+export const buildVersion = 7;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -197,6 +201,14 @@ export interface Tier {
   restG: number;
   /** One entry for each tin once measured; empty before. */
   asBaked: AsBaked[];
+  drip: Drip | null;
+  pour: Pour | null;
+  toppings: Topping[];
+  /** Browned with a torch once it is piped. */
+  torched: boolean;
+  /** Null for a tier that is left as it is stacked. */
+  carving: Carving | null;
+  stand: Standing;
 }
 
 export interface WeighedBowl {
@@ -206,7 +218,7 @@ export interface WeighedBowl {
   pouredG: (number | null)[];
 }
 
-export const noteKinds = ['mass', 'height', 'minutes', 'words'] as const;
+export const noteKinds = ['mass', 'height', 'minutes', 'words', 'count'] as const;
 export type NoteKind = (typeof noteKinds)[number];
 
 export interface BenchNote {
@@ -234,7 +246,10 @@ export interface Bench {
   timers: BenchTimer[];
 }
 
-/** Something piped: its grams, and what makes the minutes: pieces, or a length. */
+/**
+ * Something piped. `piped` says how, and its grams, pieces and length are computed; where it is null
+ * they are as they stand here.
+ */
 export interface PipingJob {
   id: string;
   name: string;
@@ -244,6 +259,7 @@ export interface PipingJob {
   massG: number;
   pieces: number;
   lineMm: number;
+  piped: Piped | null;
 }
 
 export const batchWays = ['grams', 'half recipes', 'whole recipes'] as const;
@@ -260,6 +276,9 @@ export interface Build {
   boardId: string;
   /** Rolled fondant over the board, mm; 0 for a bare one. */
   boardCoverMm: number;
+  rod: Rod | null;
+  journey: Journey;
+  day: DaySettings;
   piping: PipingJob[];
   /** Share of each coat kept back for patching. */
   reserveShare: number;

@@ -1,7 +1,8 @@
 import { withParts } from '../recipes/parts.ts';
 import type { CarriedRows } from '../pantry/schema.ts';
 import type { Pantry } from '../pantry/types.ts';
-import { spreadIdsIn } from './edit.ts';
+import { pouredIn } from '../finish/ganache-recipe.ts';
+import { dowelIdsIn, spreadIdsIn } from './edit.ts';
 import { fileFormat } from './read-file.ts';
 import { buildVersion, type Build } from './types.ts';
 
@@ -16,7 +17,14 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
     pantry.sponges,
     tiers.map((tier) => tier.spongeId),
   );
-  const spreads = pick(pantry.spreads, spreadIdsIn(build));
+  const ganaches = pick(
+    pantry.ganaches,
+    pouredIn(build).map((poured) => poured.ganacheId),
+  );
+  const spreads = pick(pantry.spreads, [
+    ...spreadIdsIn(build),
+    ...ganaches.flatMap((row) => row.spreadId ?? []),
+  ]);
   const others = pick(
     pantry.others,
     tiers.flatMap((tier) => tier.layers.flatMap((layer) => layer.otherId ?? [])),
@@ -31,7 +39,16 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
   const lines = recipes.flatMap((recipe) => recipe.ingredients.flatMap((i) => i.foodId ?? []));
   const foods = pick(pantry.foods, [
     ...lines,
-    ...tiers.flatMap((tier) => tier.pressed?.foodId ?? []),
+    ...tiers.flatMap((tier) => [
+      ...(tier.pressed?.foodId ? [tier.pressed.foodId] : []),
+      ...tier.toppings.flatMap((topping) => topping.foodId ?? []),
+    ]),
+    ...ganaches.flatMap((row) => [row.chocolateId, row.creamId].filter((id) => id !== null)),
+    ...ganaches.flatMap((row) => [
+      ...(row.butterShare > 0 ? ['butter'] : []),
+      ...(row.syrupShare > 0 ? ['glucose'] : []),
+      ...(row.sugarShare > 0 ? ['caster-sugar'] : []),
+    ]),
   ]);
   const whole = pick(
     pantry.foods,
@@ -48,6 +65,8 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
     others,
     recipes,
     foods: [...new Set([...foods, ...whole])],
+    ganaches,
+    dowels: pick(pantry.dowels, dowelIdsIn(build)),
   };
 }
 

@@ -50,9 +50,11 @@ export function planIngredients(
         return [
           ...made(batter.recipeId, batter.makesG),
           ...valueOf(plan.others)!.flatMap((other) =>
-            other.row.form === 'bought'
-              ? loose(other.row.name, other.ownG, other.row.allergens)
-              : made(other.row.recipeId, other.batterG),
+            other.row.form === 'foam'
+              ? []
+              : other.row.form === 'bought'
+                ? loose(other.row.name, other.ownG, other.row.allergens)
+                : made(other.row.recipeId, other.batterG),
           ),
           ...made(
             syrupRecipeId,
@@ -79,6 +81,11 @@ export function planIngredients(
                 tier.pressed.foodId,
               )
             : []),
+          ...plan.finish.toppings.flatMap(({ topping, massG, tray }) =>
+            topping.kind === 'drizzle'
+              ? []
+              : loose(topping.name, tray?.massG ?? massG, topping.allergens, topping.foodId),
+          ),
         ];
       }),
       ...loose('rolled fondant', boardCover?.massG ?? 0, [], 'fondant'),

@@ -4,47 +4,79 @@ import { planBowls, type Bowl } from './bowls/bowls.ts';
 import type { TierNeeds } from './bowls/uses.ts';
 import { innerSpreadId } from './build/edit.ts';
 import type { Build, Tier } from './build/types.ts';
+import type { CarveAnswers } from './carve/apply.ts';
+import { carveNeeds } from './carve/needs.ts';
 import { warnOfWarmth } from './coat/warm.ts';
 import { paperStrips, planBoardCover } from './covers/fondant.ts';
 import { gapMassG } from './fill/gaps.ts';
+import { planFinish } from './finish/finish.ts';
+import { withGanaches } from './finish/ganache-recipe.ts';
+import type { PlannedPiping } from './finish/piping.ts';
+import { pouredNeeds } from './finish/poured-needs.ts';
 import { perimeterMm } from './outline/outline.ts';
 import { planLoads, type OvenPlan, type TierBaking } from './oven/loads.ts';
 import { warnOfOven } from './oven/oven-cautions.ts';
 import { dietsKept } from './pantry/diets.ts';
 import { findRow } from './pantry/find.ts';
-import type { Board, Pantry } from './pantry/types.ts';
+import type { Board, Food, Ganache, Pantry, Tone } from './pantry/types.ts';
 import { planTier, type Work } from './plan-tier.ts';
 import type { ServingsPlan, ShapePlan, TierPlan } from './plan-types.ts';
+import type { Workings } from './plan-workings.ts';
 import { contentsOf, warnOfContents } from './price/contents.ts';
+import { toneOfPoured } from './section/finish-parts.ts';
 import { drawSection, type TierDrawing } from './section/section.ts';
 import { portionShare } from './servings/servings.ts';
 import { warnOfBrief, warnOfSize } from './working/checks.ts';
+import { cardsG } from './support/boards.ts';
 import { FigureBook, given } from './working/figures.ts';
 import { attempt, ifThere, valueOf, type Staged } from './working/staged.ts';
 
+/** No answer of the solids is known. */
+export const nothingCarved: CarveAnswers = () => undefined;
+
 /** What every part of a plan works with, at its beginning. */
-export const beginWork = (build: Build, pantry: Pantry, withTimes: boolean): Work => ({
-  withTimes,
-  build,
-  pantry,
-  book: new FigureBook(),
-  cautions: [],
-  spreadOf: (id) => findRow(pantry, 'spreads', id),
-  recipeOf: (id) => findRow(pantry, 'recipes', id),
-});
+export const beginWork = (
+  build: Build,
+  own: Pantry,
+  withTimes: boolean,
+  carved: CarveAnswers,
+  workings: Workings | null = null,
+): Work => {
+  const pantry = withGanaches(build, own);
+  return {
+    withTimes,
+    carved,
+    workings,
+    build,
+    pantry,
+    book: new FigureBook(),
+    cautions: [],
+    spreadOf: (id) => findRow(pantry, 'spreads', id),
+    recipeOf: (id) => findRow(pantry, 'recipes', id),
+  };
+};
 
 /**
  * The plan of a build without its times, its run sheet and its shopping: what a shelf of many cakes
  * shows, and what the whole plan begins with.
  */
-export const planShape = (build: Build, pantry: Pantry): ShapePlan =>
-  shapeOf(beginWork(build, pantry, false));
+export const planShape = (
+  build: Build,
+  pantry: Pantry,
+  carved: CarveAnswers = nothingCarved,
+): ShapePlan => shapeOf(beginWork(build, pantry, false, carved));
 
 /** The shape of the build that `work` is about; cautions and figures go into the work. */
 export function shapeOf(work: Work): ShapePlan {
   const { build, pantry, book, cautions } = work;
-  const tiers = build.tiers.map((tier) => planTier(tier, work));
-  const made = planAllBowls(tiers, work);
+  const bare = build.tiers.map((tier) => planTier(tier, work));
+  const finish = planFinish(bare, work);
+  const tiers = bare.map((tier, i): TierPlan => ({
+    ...tier,
+    finish: finish.tiers[i]!,
+    massG: tier.massG === null ? null : tier.massG + finish.tiers[i]!.massG,
+  }));
+  const made = planAllBowls(tiers, finish.piping, work);
   const batches = valueOf(made)?.batches ?? [];
   const board = valueOf(
     attempt('stack', 'board', cautions, () => findRow(pantry, 'boards', build.boardId)),
@@ -55,9 +87,11 @@ export function shapeOf(work: Work): ShapePlan {
   const section = drawSection(
     build.tiers.map((tier, i) => drawingOf(tier, tiers[i]!, work)),
     board,
+    finish.piping.map((job) => ({ job, tone: toneOf(job.spread, work) })),
   );
-  const massG = addMasses(tiers, board, boardCoverG, work);
-  const foodG = massG === null || !board ? null : massG - board.massG - boardCoverG;
+  const massG = addMasses(tiers, finish.piping, board, boardCoverG, work);
+  const foodG =
+    massG === null || !board ? null : massG - board.massG - boardCoverG - cardsOf(build);
   const servings = planServings(tiers, foodG, work);
   const held = contentsOf(build, pantry);
   warnOfBrief(build, servings, section.heightMm, cautions);
@@ -69,6 +103,7 @@ export function shapeOf(work: Work): ShapePlan {
     tiers,
     servings,
     bowls: ifOk(made, ({ bowls }) => bowls),
+    piping: finish.piping,
     batches,
     board,
     boardCover,
@@ -95,15 +130,24 @@ export function shapeOf(work: Work): ShapePlan {
 const ifOk = <A, B>(stage: Staged<A>, take: (value: A) => B): Staged<B> =>
   stage.ok ? { ok: true, value: take(stage.value) } : stage;
 
+/** Boards under and in the tiers, g. */
+const cardsOf = (build: Build): number =>
+  build.tiers.reduce((sum, tier, i) => sum + cardsG(tier, i === 0), 0);
+
 function addMasses(
   tiers: readonly TierPlan[],
+  piping: readonly PlannedPiping[],
   board: Board | null,
   boardCoverG: number,
   { build, book }: Work,
 ): number | null {
   if (board === null || tiers.some((tier) => tier.massG === null)) return null;
-  const pipedG = build.piping.reduce((sum, job) => sum + job.massG, 0);
-  const massG = tiers.reduce((sum, tier) => sum + tier.massG!, board.massG + boardCoverG + pipedG);
+  const pipedG = piping.reduce((sum, job) => sum + job.massG, 0);
+  const cards = cardsOf(build);
+  const massG = tiers.reduce(
+    (sum, tier) => sum + tier.massG!,
+    board.massG + boardCoverG + pipedG + cards,
+  );
   const inputs = tiers.flatMap((tier) => {
     const coatG = tier.coat.ok ? tier.coat.value.crumbG + tier.coat.value.coatG : 0;
     const fillG = tier.gaps.ok ? tier.gaps.value.reduce((s, g) => s + gapMassG(g), 0) : 0;
@@ -114,10 +158,22 @@ function addMasses(
         'bowl',
       ),
       given('fillings', fillG + (tier.centre?.fillG ?? 0), 'bowl'),
+      ...(tier.carve?.result
+        ? [
+            given(
+              'less what the carving takes off',
+              -tier.carve.result.stackG + tier.carve.result.leftG,
+              'bowl',
+            ),
+          ]
+        : []),
       given('crumb coat and coat', coatG, 'bowl'),
       given('dab', tier.dabG, 'small'),
       ...(tier.fondant ? [given('fondant', tier.fondant.onCakeG, 'bowl')] : []),
       ...(tier.pressed ? [given(tier.pressed.name, tier.pressed.massG, 'small')] : []),
+      ...(tier.finish.massG > 0
+        ? [given('drips, veil and toppings', tier.finish.massG, 'small')]
+        : []),
     ];
   });
   return book.add(
@@ -125,11 +181,12 @@ function addMasses(
     'Weight on the board',
     massG,
     'weight',
-    'Layers, fillings, coat, covers, piping and board, added up.',
+    'Layers, fillings, coat, covers, finish, piping and board, added up.',
     [
       ...inputs,
       given('piping', pipedG, 'small'),
       given('board', board.massG, 'small'),
+      ...(cards > 0 ? [given('boards under and in the tiers', cards, 'small')] : []),
       ...(boardCoverG > 0 ? [given('fondant on the board', boardCoverG, 'small')] : []),
     ],
   );
@@ -174,6 +231,7 @@ function planServings(
 
 function planAllBowls(
   tiers: readonly TierPlan[],
+  piping: readonly PlannedPiping[],
   work: Work,
 ): Staged<{ bowls: Bowl[]; batches: Batch[] }> {
   const { build, pantry, book, cautions, spreadOf, recipeOf } = work;
@@ -194,9 +252,11 @@ function planAllBowls(
       tier.centre && build.tiers[i]!.centre
         ? { spreadId: build.tiers[i]!.centre.spreadId, fillG: tier.centre.fillG }
         : null,
+    carved: carveNeeds(build.tiers[i]!, tier.carve),
+    poured: pouredNeeds(build.tiers[i]!, tier.finish, pantry.ganaches),
   }));
   return attempt('coat', null, cautions, () =>
-    planBowls(build, needs, spreadOf, recipeOf, pantry.recipes, pantry.kitchen, book),
+    planBowls(build, needs, piping, spreadOf, recipeOf, pantry.recipes, pantry.kitchen, book),
   );
 }
 
@@ -215,6 +275,13 @@ function planOven(tiers: readonly TierPlan[], { build, pantry, cautions }: Work)
   return oven;
 }
 
+const toneOfDrip = (row: Ganache | null, foods: readonly Food[]): Tone =>
+  row ? toneOfPoured(row, foods) : 'ganache';
+
+/** Hatch of what is piped; cream's where the pantry does not know it. */
+const toneOf = (spreadId: string, { spreadOf }: Work): Tone =>
+  ifThere(() => spreadOf(spreadId))?.tone ?? 'cream';
+
 function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): TierDrawing {
   return {
     tier,
@@ -226,6 +293,9 @@ function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): Tier
     centre: plan.centre,
     centreSpread: tier.centre ? ifThere(() => spreadOf(tier.centre!.spreadId)) : null,
     coatSpread: ifThere(() => spreadOf(tier.coat.spreadId)),
+    finish: plan.finish,
+    carve: plan.carve,
+    dripTone: toneOfDrip(valueOf(plan.finish.drip)?.row ?? null, pantry.foods),
     fillings: tier.gaps.map((gap) => ifThere(() => spreadOf(gap.spreadId))),
   };
 }

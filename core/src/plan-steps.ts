@@ -1,23 +1,44 @@
 import { bakeSteps } from './bench/bake-steps.ts';
 import { bowlSteps } from './bench/bowl-steps.ts';
+import { carveSteps } from './bench/carve-steps.ts';
 import { closingSteps } from './bench/closing-steps.ts';
 import { coatSteps } from './bench/coat-steps.ts';
 import { coverSteps } from './bench/cover-steps.ts';
+import {
+  flowSteps,
+  pipingSteps,
+  toppingSteps,
+  torchSteps,
+  traySteps,
+  type FinishContext,
+} from './bench/finish-steps.ts';
 import type { StackContext } from './bench/stack-context.ts';
 import { stackSteps } from './bench/stack-steps.ts';
 import type { Step } from './bench/steps.ts';
+import {
+  assemblySteps,
+  countOutSteps,
+  countInSteps,
+  cutSteps,
+  deckSteps,
+  roadStep,
+} from './bench/support-steps.ts';
+import { glueSpreadId } from './carve/needs.ts';
 import { findRow } from './pantry/find.ts';
 import type { Work } from './plan-tier.ts';
-import type { ShapePlan } from './plan-types.ts';
-import { attempt, valueOf, type Staged } from './working/staged.ts';
+import type { Plan, ShapePlan } from './plan-types.ts';
+import { kitOf } from './support/ways.ts';
+import { attempt, ifThere, valueOf, type Staged } from './working/staged.ts';
 
 const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
 
 /** The run sheet, tier by tier in working order. */
 export function planSteps(
-  { tiers, bowls, batches, boardCover, strips, tally }: ShapePlan,
-  { build, pantry, cautions, spreadOf, recipeOf }: Work,
+  plan: ShapePlan & Pick<Plan, 'support' | 'nonFood' | 'cutLists'>,
+  { build, pantry, cautions, spreadOf, recipeOf, withTimes }: Work,
 ): Staged<Step[]> {
+  const { tiers, piping, nonFood, bowls, batches, boardCover, strips, tally, support, cutLists } =
+    plan;
   if (!bowls.ok) return bowls;
   const failed = tiers.flatMap((tier) => [tier.bake, tier.batterRecipe]).find((stage) => !stage.ok);
   if (failed && !failed.ok) return failed;
@@ -33,6 +54,7 @@ export function planSteps(
       dabG: plan.dabG,
       fondant: plan.fondant,
       pressed: plan.pressed,
+      decks: deckSteps(build, i, support, nonFood),
       strips,
       spreadOf,
     }));
@@ -51,6 +73,8 @@ export function planSteps(
         foods: pantry.foods,
       });
     });
+    const assembly = assemblySteps(build, support, nonFood);
+    const kit = kitOf(build, null).map(({ what }) => what);
     const isCutting = (step: Step): boolean => step.chapter === 'Fill and stack';
     const several = tiers.length > 1;
     const named = (steps: Step[], i: number): Step[] =>
@@ -60,21 +84,58 @@ export function planSteps(
             title: `${build.tiers[i]!.name}: ${lowered(step.title)}`,
           }))
         : steps;
-    return [
+    const onTiers = (steps: (context: FinishContext) => Step[]): Step[] =>
+      tiers.flatMap((plan, i) => named(steps({ tier: build.tiers[i]!, plan }), i));
+    const sheet = [
       ...baking.flatMap((steps, i) =>
         named(
           steps.filter((step) => !isCutting(step)),
           i,
         ),
       ),
+      ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish)),
       ...bowlSteps(bowls.value, batches, spreadOf, recipeOf, pantry),
       ...contexts.flatMap((context, i) => [
         ...named([...baking[i]!.filter(isCutting), ...stackSteps(context)], i),
       ]),
+      ...tiers.flatMap(({ carve }, i) =>
+        carve
+          ? named(
+              carveSteps(
+                build.tiers[i]!,
+                carve,
+                pantry.kitchen,
+                ifThere(() => spreadOf(glueSpreadId(build.tiers[i]!))),
+                withTimes,
+              ),
+              i,
+            )
+          : [],
+      ),
       ...contexts.flatMap((context, i) =>
         named([...coatSteps(context), ...coverSteps(context)], i),
       ),
-      ...closingSteps(build, tally.massG, tally.servings, boardCover, pantry.kitchen, spreadOf),
+      ...cutSteps(cutLists),
+      ...assembly.filter((step) => step.chapter === 'Support'),
+      ...closingSteps(
+        [
+          ...onTiers(flowSteps),
+          ...pipingSteps(piping, build, pantry.kitchen, spreadOf),
+          ...onTiers(torchSteps),
+          ...onTiers((context) => toppingSteps(context, false)),
+        ],
+        onTiers((context) => toppingSteps(context, true)),
+        [...roadStep(build, support, kit), ...assembly.filter((step) => step.chapter === 'Serve')],
+        countOutSteps(nonFood),
+        tally.massG,
+        tally.servings,
+        boardCover,
+      ),
     ];
+    // what goes in at no step of its own is counted before the box is closed
+    const keys = new Set(sheet.map((step) => step.key));
+    const boxAt = sheet.findIndex((step) => step.key === 'box');
+    sheet.splice(boxAt, 0, ...countInSteps(nonFood.filter(({ inKey }) => !keys.has(inKey))));
+    return sheet;
   });
 }

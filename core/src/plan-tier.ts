@@ -1,4 +1,15 @@
 import type { Build, Tier } from './build/types.ts';
+import {
+  carvedCoat,
+  carvedFondant,
+  carvedOutline,
+  carvedStack,
+  type CarveAnswers,
+  type TierCarve,
+} from './carve/apply.ts';
+import { warnOfCarving } from './carve/carve-cautions.ts';
+import { glueSpreadId } from './carve/needs.ts';
+import { carveKey, carveQuestion, type Stacked } from './carve/stock.ts';
 import { planCoat } from './coat/coat.ts';
 import { roundestRimMm } from './coat/shell.ts';
 import { thicknessOf } from './coat/thickness.ts';
@@ -6,7 +17,7 @@ import { planFondant } from './covers/fondant.ts';
 import { planPressed, warnOfPressed } from './covers/pressed.ts';
 import { innerSpreadId } from './build/edit.ts';
 import { planCentre, isInCentre, runsThroughGap, wallMm, type CentrePlan } from './fill/centre.ts';
-import { enterGaps } from './fill/gap-figures.ts';
+import type { BareTier } from './finish/finish.ts';
 import { gapMassG, planGaps, type GapPlan } from './fill/gaps.ts';
 import { loadGaps, warnOfSqueeze, type GapLoad } from './fill/load.ts';
 import { warnOfRim } from './level/readings.ts';
@@ -15,6 +26,7 @@ import { areaMm2 } from './outline/outline.ts';
 import { findRow } from './pantry/find.ts';
 import type { Pantry, Recipe, Sponge, Spread, Tin } from './pantry/types.ts';
 import type { TierPlan } from './plan-types.ts';
+import type { Workings } from './plan-workings.ts';
 import { scaleRecipe } from './recipes/scale.ts';
 import { countServings } from './servings/servings.ts';
 import { planSoak } from './soak/soak.ts';
@@ -22,7 +34,6 @@ import { warnOfSoak } from './soak/soak-cautions.ts';
 import { planStack, type Crown } from './stack/stack.ts';
 import { planBake, turnsTop, type BakePlan } from './tins/bake.ts';
 import { warnOfBake } from './tins/bake-cautions.ts';
-import { enterBake } from './tins/bake-figures.ts';
 import { phrase } from './units/phrase.ts';
 import type { Caution } from './working/cautions.ts';
 import { given, read, type FigureBook } from './working/figures.ts';
@@ -32,6 +43,10 @@ import { attempt, ifThere, valueOf } from './working/staged.ts';
 export interface Work {
   /** False when only the shape of the cake is asked for. */
   withTimes: boolean;
+  /** What the solids said so far. */
+  carved: CarveAnswers;
+  /** Null where nobody asks why a figure is what it is. */
+  workings: Workings | null;
   build: Build;
   pantry: Pantry;
   book: FigureBook;
@@ -41,7 +56,7 @@ export interface Work {
 }
 
 /** One tier in the order of work: bake, fill, load, stack, coat; then what it all weighs. */
-export function planTier(tier: Tier, work: Work): TierPlan {
+export function planTier(tier: Tier, work: Work): BareTier {
   const { build, pantry, book, cautions, spreadOf } = work;
   const part = `${tier.id}/cake`;
   const bake = attempt('bake', part, cautions, () => bakeTier(tier, work));
@@ -81,7 +96,7 @@ export function planTier(tier: Tier, work: Work): TierPlan {
       ? tier.layers.map((_, i) => layerMassG(tier, i, baked, others.value) + soak[i]!.massG)
       : null;
   const loads = gaps.ok && layersG ? loadsOf(tier, layersG, gaps.value.map(gapMassG), work) : null;
-  if (gaps.ok) enterGaps(book, tier, gaps.value, loads, spreadOf);
+  if (gaps.ok) work.workings?.enterGaps(book, tier, gaps.value, loads, spreadOf);
   const settled = tier.gaps.map((gap, i) => loads?.[i]?.settledMm ?? gap.heightMm);
   const centre = ifThere(() =>
     planCentre(
@@ -94,23 +109,39 @@ export function planTier(tier: Tier, work: Work): TierPlan {
   const inner = ifThere(() => spreadOf(innerSpreadId(tier)));
   const { dabG } = pantry.kitchen;
   const dabMl = inner ? dabG / inner.densityGPerMl : 0;
-  const stack = planStack(tier, dabMl, settled, crowns, book);
-  const coat = attempt('coat', `${tier.id}/coat`, cautions, () =>
+  const whole = planStack(tier, dabMl, settled, crowns, book);
+  const carve = carveTier(tier, { stack: whole, layersG, gaps, centre, bake, dabG }, work);
+  const result = carve?.result ?? null;
+  const stack = result ? carvedStack(whole, result) : whole;
+  const stackCoat = attempt('coat', `${tier.id}/coat`, cautions, () =>
     planCoat(
       tier,
-      stack.stackMm,
+      whole.stackMm,
       spreadOf,
       pantry.kitchen,
-      stack.topCrownMm > 0 ? (baked?.cakes.at(-1)?.voidMl ?? 0) : 0,
+      whole.topCrownMm > 0 ? (baked?.cakes.at(-1)?.voidMl ?? 0) : 0,
       gaps.ok ? openAtEdge(tier, gaps.value, settled) : 0,
       book,
     ),
   );
+  const coat: typeof stackCoat =
+    result && stackCoat.ok
+      ? {
+          ok: true,
+          value: carvedCoat(
+            stackCoat.value,
+            result,
+            stackCoat.value.cover,
+            spreadOf(stackCoat.value.crumbSpreadId),
+          ),
+        }
+      : stackCoat;
   const bare = valueOf(coat);
-  const fondant = bare
-    ? planFondant(tier, bare.finished, stack.finishedMm - stack.fondantMm)
-    : null;
-  const finished = fondant?.finished ?? bare?.finished ?? tier.outline;
+  const sheet = bare ? planFondant(tier, bare.finished, stack.finishedMm - stack.fondantMm) : null;
+  const fondant = sheet && result ? carvedFondant(sheet, result) : sheet;
+  const upright = fondant?.finished ?? bare?.finished ?? tier.outline;
+  const finished = carve && result ? carvedOutline(carve.question, result, upright) : upright;
+  if (carve && result) work.workings?.enterCarving(tier, carve, result, bare, book);
   const pressed = planPressed(tier, finished, stack.finishedMm);
   if (bare) warnOfPressed(tier, bare.sideMm, cautions);
   warnOfRoundRim(tier, cautions);
@@ -120,6 +151,9 @@ export function planTier(tier: Tier, work: Work): TierPlan {
   warnOfCentre(tier, centre, cautions);
   enterSoakAndCentre(tier, soak, centre, work);
   const { portion, cutting, halves } = build.brief;
+  const servings = countServings(tier.outline, portion, cutting, halves) * eatenShare(tier, pantry);
+  const glue = ifThere(() => spreadOf(glueSpreadId(tier)));
+  if (carve) warnOfCarving(tier, carve, glue, cautions);
   return {
     tierId: tier.id,
     stack,
@@ -136,12 +170,18 @@ export function planTier(tier: Tier, work: Work): TierPlan {
     finished,
     dabG,
     layersG,
-    servings: countServings(tier.outline, portion, cutting, halves),
+    // a carved cake gives the share of portions that it is of its stack
+    servings: result
+      ? Math.floor(servings * Math.min(1, result.leftMl / result.stackMl))
+      : Math.floor(servings + 1e-9),
+    carve,
     massG:
       layersG && gaps.ok && coat.ok
         ? layersG.reduce((sum, g) => sum + g, 0) +
           gaps.value.reduce((sum, gap) => sum + gapMassG(gap), 0) +
           (centre?.fillG ?? 0) +
+          (result ? result.leftG - result.stackG : 0) +
+          (result && glue ? result.glueMl * glue.densityGPerMl : 0) +
           coat.value.crumbG +
           coat.value.coatG +
           (fondant?.onCakeG ?? 0) +
@@ -151,12 +191,30 @@ export function planTier(tier: Tier, work: Work): TierPlan {
   };
 }
 
-function bakeTier(tier: Tier, { pantry, book, cautions, withTimes }: Work): BakePlan {
+/** Share of a tier's height that is not foam. */
+function eatenShare(tier: Tier, pantry: Pantry): number {
+  const isFoam = (id: string | null): boolean =>
+    id !== null && pantry.others.find((row) => row.id === id)?.form === 'foam';
+  if (!tier.layers.some((layer) => isFoam(layer.otherId))) return 1;
+  const high = (of: Tier['layers']): number => of.reduce((sum, layer) => sum + layer.heightMm, 0);
+  return high(tier.layers.filter((layer) => !isFoam(layer.otherId))) / high(tier.layers);
+}
+
+/** What the carving of a tier asks of the solids, and the answer if it is known. */
+function carveTier(tier: Tier, plan: Stacked, { pantry, carved }: Work): TierCarve | null {
+  const tin = ifThere(() => findRow(pantry, 'tins', tier.tinId));
+  const question = carveQuestion(tier, plan, tin);
+  if (!question) return null;
+  const key = carveKey(question);
+  return { question, key, result: carved(key) ?? null };
+}
+
+function bakeTier(tier: Tier, { pantry, book, cautions, withTimes, workings }: Work): BakePlan {
   const sponge: Sponge = findRow(pantry, 'sponges', tier.spongeId);
   const tin: Tin = findRow(pantry, 'tins', tier.tinId);
   const recipe = ifThere(() => findRow(pantry, 'recipes', sponge.recipeId));
   const plan = planBake(tier, sponge, tin, recipe, pantry.kitchen, withTimes);
-  enterBake(book, tier, sponge, tin, recipe, pantry.kitchen, plan);
+  workings?.enterBake(book, tier, sponge, tin, recipe, pantry.kitchen, plan);
   warnOfBake(tier, sponge, tin, plan, cautions);
   return plan;
 }

@@ -1,11 +1,14 @@
 import type { Step } from './bench/steps.ts';
 import type { Bowl } from './bowls/bowls.ts';
 import type { Batch } from './bowls/batches.ts';
+import type { TierCarve } from './carve/apply.ts';
 import type { CoatPlan } from './coat/coat.ts';
 import type { BoardCover, FondantPlan, PaperStrips } from './covers/fondant.ts';
 import type { PressedPlan } from './covers/pressed.ts';
 import type { CentrePlan } from './fill/centre.ts';
 import type { GapPlan } from './fill/gaps.ts';
+import type { FinishPlan } from './finish/finish.ts';
+import type { PlannedPiping } from './finish/piping.ts';
 import type { GapLoad } from './fill/load.ts';
 import type { OtherPlan } from './others/other-layers.ts';
 import type { OvenPlan } from './oven/loads.ts';
@@ -16,6 +19,9 @@ import type { Price } from './price/price.ts';
 import type { ScaledIngredient, ScaledRecipe } from './recipes/scale.ts';
 import type { Section } from './section/section.ts';
 import type { SoakPlan } from './soak/soak.ts';
+import type { CutFrom } from './support/shopping-list.ts';
+import type { NonFood } from './support/counts.ts';
+import type { SupportPlan } from './support/support.ts';
 import type { StackPlan } from './stack/stack.ts';
 import type { BakePlan } from './tins/bake.ts';
 import type { Caution } from './working/cautions.ts';
@@ -33,18 +39,21 @@ export interface TierPlan {
   /** How each filling settles; null where the weights above it are not known. */
   loads: GapLoad[] | null;
   soak: SoakPlan[];
+  /** How it is carved; null for a tier that is left as it is stacked. */
+  carve: TierCarve | null;
   centre: CentrePlan | null;
   coat: Staged<CoatPlan>;
   fondant: FondantPlan | null;
   pressed: PressedPlan | null;
   /** Its outline with everything on it. */
   finished: Outline;
+  finish: FinishPlan;
   dabG: number;
   /** Servings from this tier. */
   servings: number;
   /** Each layer with its soak, g; null where it could not be computed. */
   layersG: number[] | null;
-  /** Layers, fillings and coat, g; null where a part could not be computed. */
+  /** Layers, fillings, coat and finish, g; null where a part could not be computed. */
   massG: number | null;
 }
 
@@ -71,6 +80,8 @@ export interface ShapePlan {
   tiers: TierPlan[];
   servings: ServingsPlan;
   bowls: Staged<Bowl[]>;
+  /** Every piping job with what it takes and where it goes. */
+  piping: PlannedPiping[];
   /** The recipes the bowls come from, each in its mixings. */
   batches: Batch[];
   board: Board | null;
@@ -94,6 +105,11 @@ export interface ShapePlan {
 
 /** The whole plan of a build. */
 export interface Plan extends ShapePlan {
+  /** How it stands and travels; null where a mass could not be computed. */
+  support: SupportPlan | null;
+  /** What is on and in the cake and must come out before it is eaten, with its counts. */
+  nonFood: NonFood[];
+  cutLists: CutFrom[];
   steps: Staged<Step[]>;
   ingredients: Staged<ScaledIngredient[]>;
   /** Null where the ingredients or the minutes are not known. */

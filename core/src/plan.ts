@@ -1,11 +1,20 @@
 import type { Step } from './bench/steps.ts';
 import type { Bowl } from './bowls/bowls.ts';
 import type { Build } from './build/types.ts';
+import type { CarveAnswers } from './carve/apply.ts';
 import type { Pantry } from './pantry/types.ts';
 import { planIngredients } from './plan-ingredients.ts';
-import { beginWork, shapeOf } from './plan-shape.ts';
+import { beginWork, nothingCarved, shapeOf } from './plan-shape.ts';
+import { workings } from './plan-workings.ts';
 import { planSteps } from './plan-steps.ts';
 import type { Plan } from './plan-types.ts';
+import { nonFoodList } from './support/counts.ts';
+import { supportShapes } from './support/section-parts.ts';
+import { cutListsOf } from './support/shopping-list.ts';
+import { warnOfCutting } from './support/dowel-cautions.ts';
+import { warnOfSupport } from './support/support-cautions.ts';
+import { enterSupport } from './support/support-figures.ts';
+import { planSupport } from './support/support.ts';
 import { priceOf } from './price/price.ts';
 import { sortCautions } from './working/cautions.ts';
 import { FigureBook, from, given } from './working/figures.ts';
@@ -17,16 +26,39 @@ import type { Staged } from './working/staged.ts';
  *
  * A row missing from the pantry spoils only the stages that need it; they say so and the others
  * stand. Never throws on a build that passes the schema.
+ *
+ * @param withTimes false where nobody asks when anything is baked, such as for the shopping
+ * @param carved answers of the solids known so far; a carved tier without one is planned whole, and says so
  */
-export function planBuild(build: Build, pantry: Pantry): Plan {
-  const work = beginWork(build, pantry, true);
+export function planBuild(
+  build: Build,
+  pantry: Pantry,
+  withTimes = true,
+  carved: CarveAnswers = nothingCarved,
+): Plan {
+  const work = beginWork(build, pantry, withTimes, carved, workings);
   const shape = shapeOf(work);
-  const steps = planSteps(shape, work);
+  // a list of what to buy does not ask how it stands
+  const support = withTimes ? planSupport(shape, work) : null;
+  const nonFood = nonFoodList(shape, support, work);
+  const cutLists = support ? cutListsOf(build, support) : [];
+  if (support) {
+    warnOfSupport(build, shape, support, pantry, work.cautions);
+    warnOfCutting(cutLists, work.cautions);
+    enterSupport(build, support, work.book);
+  }
+  const steps = planSteps({ ...shape, support, nonFood, cutLists }, work);
   const handsOnMin = steps.ok ? steps.value.reduce((sum, step) => sum + step.handsOnMin, 0) : null;
   const ingredients = planIngredients(shape, work);
   enterTally(work.book, shape.section.tiers, shape.tally.frostingG, shape.bowls, steps, handsOnMin);
   return {
     ...shape,
+    section: support
+      ? { ...shape.section, parts: [...shape.section.parts, ...supportShapes(support)] }
+      : shape.section,
+    support,
+    nonFood,
+    cutLists,
     steps,
     ingredients,
     price:
@@ -35,6 +67,7 @@ export function planBuild(build: Build, pantry: Pantry): Plan {
             ingredients.value,
             pantry.foods,
             shape.board,
+            cutLists,
             handsOnMin,
             shape.servings.count,
             pantry.kitchen,

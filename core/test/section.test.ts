@@ -35,7 +35,7 @@ describe('the section', () => {
         for (const part of section.parts) {
           expect(part.x1).toBeGreaterThanOrEqual(part.x0);
           expect(part.y1).toBeGreaterThanOrEqual(part.y0 - 1e-9);
-          expect(part.y1).toBeLessThanOrEqual(section.heightMm + 1e-6);
+          expect(part.y1).toBeLessThanOrEqual(section.topMm + 1e-6);
         }
       }),
       { numRuns: 40 },
@@ -48,7 +48,12 @@ describe('the section', () => {
         const section = sectionOf(build);
         build.tiers.forEach((tier, t) => {
           const span = section.tiers[t]!;
-          if (t > 0) expect(span.fromMm).toBeCloseTo(section.tiers[t - 1]!.toMm, 9);
+          const under = t > 0 ? tier.stand.postMm + (tier.stand.card?.thicknessMm ?? 0) : 0;
+          if (t > 0) expect(span.fromMm).toBeCloseTo(section.tiers[t - 1]!.toMm + under, 9);
+          expect(span.atMm - (section.tiers[t - 1]?.atMm ?? 0)).toBeCloseTo(
+            t > 0 ? tier.stand.offsetMm[0] : 0,
+            9,
+          );
           let z = of(section, `${tier.id}/dab`).y1;
           tier.layers.forEach((layer, i) => {
             const part = of(section, `${tier.id}/layer/${i}`);
@@ -59,6 +64,11 @@ describe('the section', () => {
             const gap = of(section, `${tier.id}/gap/${i}`);
             expect(gap.y0).toBeCloseTo(z, 6);
             z = gap.y1;
+            const deck = tier.stand.decks.findIndex(({ afterLayer }) => afterLayer === i);
+            if (deck < 0) return;
+            const board = of(section, `${tier.id}/deck/${deck}`);
+            expect(board.y0).toBeCloseTo(z, 6);
+            z = board.y1;
           });
           expect(z).toBeLessThanOrEqual(span.toMm + 1e-6);
         });

@@ -18,7 +18,9 @@ export function otherSteps({ tier, others }: StackContext): Step[] {
       'Bake',
       row.form === 'bought'
         ? `Unwrap ${row.name.toLowerCase()} for layer ${index + 1}`
-        : `Make layer ${index + 1}: ${row.name.toLowerCase()}`,
+        : row.form === 'foam'
+          ? `Cut the foam for layer ${index + 1} and wrap it`
+          : `Make layer ${index + 1}: ${row.name.toLowerCase()}`,
       row.form === 'crepe' ? count * 2 : 20,
       {
         part: `${tier.id}/layer/${index}`,

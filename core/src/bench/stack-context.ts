@@ -8,6 +8,7 @@ import type { OtherPlan } from '../others/other-layers.ts';
 import type { Spread } from '../pantry/types.ts';
 import type { SoakPlan } from '../soak/soak.ts';
 import type { StackPlan } from '../stack/stack.ts';
+import type { Step } from './steps.ts';
 
 export interface StackContext {
   tier: Tier;
@@ -20,6 +21,8 @@ export interface StackContext {
   dabG: number;
   fondant: FondantPlan | null;
   pressed: PressedPlan | null;
+  /** What comes over the filling of a layer: dowels and a board half-way up. */
+  decks: ReadonlyMap<number, Step[]>;
   strips: PaperStrips;
   spreadOf: (id: string) => Spread;
 }

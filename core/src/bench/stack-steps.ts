@@ -110,6 +110,7 @@ export function stackSteps(context: StackContext): Step[] {
           },
         },
       ),
+      ...(context.decks.get(gap.index) ?? []),
     );
   }
   steps.push(

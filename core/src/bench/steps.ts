@@ -2,7 +2,16 @@ import type { NoteKind } from '../build/types.ts';
 import type { Kind } from '../units/kinds.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 
-export const chapters = ['Bake', 'Bowls', 'Fill and stack', 'Coat', 'Serve'] as const;
+export const chapters = [
+  'Bake',
+  'Bowls',
+  'Fill and stack',
+  'Carve',
+  'Coat',
+  'Support',
+  'Finish',
+  'Serve',
+] as const;
 export type Chapter = (typeof chapters)[number];
 
 /** An amount to weigh or measure at a step, shown large. `figure` names its working in the plan. */
@@ -48,6 +57,8 @@ export interface Step {
   rimsOf: string | null;
   /** The tier that is still to be coated when what is left in the bowl is weighed here. */
   leftFor: string | null;
+  /** The tier whose test drip is noted at this step. */
+  dripOf: string | null;
 }
 
 /** A step with nothing but its title, to be filled in. */
@@ -72,6 +83,7 @@ export const step = (
   record: null,
   rimsOf: null,
   leftFor: null,
+  dripOf: null,
   ...more,
 });
 

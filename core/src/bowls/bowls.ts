@@ -1,4 +1,5 @@
 import type { Build } from '../build/types.ts';
+import type { PlannedPiping } from '../finish/piping.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { FigureBook, from, given, type Input } from '../working/figures.ts';
 import { planBatch, type Batch } from './batches.ts';
@@ -48,7 +49,14 @@ const kindNames: Record<UseKind, string> = {
   gap: 'fillings',
   crumb: 'crumb coat',
   coat: 'coat',
+  pour: 'veil',
+  tray: 'tray',
+  drip: 'drips',
+  flood: 'top',
+  drizzle: 'drizzle',
   piping: 'piping',
+  glue: 'between carved pieces',
+  inlay: 'inlays',
   reserve: 'patching',
 };
 
@@ -67,9 +75,10 @@ function lossesOf(drawn: Drawn, kitchen: Kitchen): BowlLoss[] {
     if (massG > 0) losses.push({ kind, label, massG });
   };
   lose('scrapings', 'scraped off with crumbs in it', crumbG * kitchen.scrapingsShare);
+  const vessel = drawn.uses.some((u) => u.kind === 'drip') ? 'bottle' : 'bag';
   lose(
     'bags',
-    bags === 1 ? 'stays in the bag' : `stays in ${bags} bags`,
+    bags === 1 ? `stays in the ${vessel}` : `stays in ${bags} ${vessel}s`,
     bags * kitchen.bagResidueG,
   );
   lose(
@@ -95,13 +104,14 @@ export const chancePartsOf = (bowl: Pick<Bowl, 'uses' | 'losses'>): ChancePart[]
 export function planBowls(
   build: Build,
   tiers: readonly TierNeeds[],
+  piping: readonly PlannedPiping[],
   spreadOf: (id: string) => Spread,
   recipeOf: (id: string) => Recipe,
   recipes: readonly Recipe[],
   kitchen: Kitchen,
   book: FigureBook,
 ): { bowls: Bowl[]; batches: Batch[] } {
-  const open = gatherUses(build, tiers, spreadOf, kitchen).map((drawn) => {
+  const open = gatherUses(build, tiers, piping, spreadOf, kitchen).map((drawn) => {
     const losses = lossesOf(drawn, kitchen);
     const usedG = sumG(drawn.uses);
     const lostG = sumG(losses);

@@ -1,3 +1,4 @@
+import { randomFrom } from '../working/random.ts';
 import type { UseKind, LossKind } from './uses.ts';
 
 /**
@@ -10,7 +11,14 @@ export const spreadOfKind: Record<UseKind | LossKind, { cv: number; hand: number
   gap: { cv: 0.04, hand: 0 },
   crumb: { cv: 0.18, hand: 0.9 },
   coat: { cv: 0.18, hand: 0.9 },
+  pour: { cv: 0.15, hand: 0.9 },
+  tray: { cv: 0.15, hand: 0.9 },
+  drip: { cv: 0.15, hand: 0.9 },
+  flood: { cv: 0.15, hand: 0.9 },
+  drizzle: { cv: 0.2, hand: 0 },
   piping: { cv: 0.2, hand: 0 },
+  glue: { cv: 0.2, hand: 0.9 },
+  inlay: { cv: 0.2, hand: 0.9 },
   reserve: { cv: 0.18, hand: 0.9 },
   scrapings: { cv: 0.3, hand: 0 },
   bags: { cv: 0.3, hand: 0 },
@@ -138,18 +146,6 @@ export interface BowlChance {
   leftG: number;
   /** Equal bins over the needs: from, width, and how many draws fell into each. */
   bins: { fromG: number; wideG: number; counts: number[] };
-}
-
-/** A reproducible stream of numbers from 0 to 1 (mulberry). */
-export function randomFrom(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = a;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
 }
 
 /** Draws from the standard normal distribution, two at a time (Box and Muller). */

@@ -1,11 +1,27 @@
-import { pipingSpreadId } from '../build/edit.ts';
 import type { Build } from '../build/types.ts';
+import type { CarveNeed } from '../carve/needs.ts';
 import type { CoatPlan, CoatShare } from '../coat/coat.ts';
 import type { GapPlan } from '../fill/gaps.ts';
+import type { PouredNeeds } from '../finish/poured-needs.ts';
+import type { PlannedPiping } from '../finish/piping.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';
 
-export type UseKind = 'dab' | 'dam' | 'gap' | 'crumb' | 'coat' | 'piping' | 'reserve';
+export type UseKind =
+  | 'dab'
+  | 'dam'
+  | 'gap'
+  | 'crumb'
+  | 'coat'
+  | 'pour'
+  | 'tray'
+  | 'drip'
+  | 'flood'
+  | 'drizzle'
+  | 'piping'
+  | 'glue'
+  | 'inlay'
+  | 'reserve';
 export type LossKind = 'scrapings' | 'bags' | 'tools';
 
 /** One share of a bowl, in working order. Mass in g, volume in mL. */
@@ -34,6 +50,10 @@ export interface TierNeeds {
   coat: CoatPlan;
   others: OtherPlan[];
   centre: { spreadId: string; fillG: number } | null;
+  /** Frosting that glues carved pieces, mL, and what fills reliefs. */
+  carved: CarveNeed[];
+  /** What is poured, dripped and drizzled, and a bottle or bag for each spread that needs one. */
+  poured: PouredNeeds;
 }
 
 /** A bowl is of one frosting and one colour, and of one kind of use where that stands apart. */
@@ -83,6 +103,7 @@ const leastG = 1e-4;
 export function gatherUses(
   build: Build,
   tiers: readonly TierNeeds[],
+  piping: readonly PlannedPiping[],
   spreadOf: (id: string) => Spread,
   kitchen: Kitchen,
 ): Drawn[] {
@@ -144,6 +165,17 @@ export function gatherUses(
     if (tier.centre)
       use(tier.centre.spreadId, '', 'gap', 'hidden centre', tier.centre.fillG, 'centre', null);
     if (tier.gaps.some((gap) => gap.damG > 0)) bowl(innerSpreadId, '', 'dam').bags += 1;
+    for (const need of tier.carved)
+      use(
+        need.spreadId,
+        need.tint,
+        need.kind,
+        need.label,
+        need.ml * spreadOf(need.spreadId).densityGPerMl,
+        need.part,
+        null,
+        false,
+      );
     use(coat.crumbSpreadId, coat.crumbTint, 'crumb', 'crumb coat', coat.crumbG, 'crumb', roundMm);
     const bands = coat.shares.filter((share) => share.band !== null).length;
     const single = coat.shares.every(
@@ -171,10 +203,13 @@ export function gatherUses(
           roundMm,
           false,
         );
+    for (const need of tier.poured.needs)
+      use(need.spreadId, '', need.kind, need.label, need.massG, need.part, null, false);
+    for (const spreadId of tier.poured.bags) bowl(spreadId, '', 'drip').bags += 1;
   }
-  for (const job of build.piping) {
+  for (const job of piping) {
     if (job.massG < leastG) continue;
-    const spreadId = pipingSpreadId(build, job);
+    const spreadId = job.spread;
     const own = bowl(spreadId, job.tint, 'piping');
     own.uses.push({
       kind: 'piping',

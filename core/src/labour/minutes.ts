@@ -20,6 +20,11 @@ export const handsOn = {
   fondant: 25,
   pressed: 10,
   colour: 4,
+  pour: 10,
+  drip: 12,
+  torch: 5,
+  tray: 20,
+  topping: 8,
 } as const;
 
 const coatMinutes: Record<CoatStyle, number> = {
@@ -59,7 +64,10 @@ export const mixMinutes = (recipeId: string): number =>
  * Minutes to pipe a job: its pieces by seconds each and its length by minutes a metre, and a fresh
  * bag each time one is empty; by its grams where neither is known.
  */
-export function pipingMin(job: PipingJob, kitchen: Kitchen): number {
+export function pipingMin(
+  job: Pick<PipingJob, 'massG' | 'pieces' | 'lineMm'>,
+  kitchen: Kitchen,
+): number {
   const bags = Math.max(0, Math.ceil(job.massG / kitchen.bagG) - 1);
   const counted = (job.pieces * kitchen.pieceSeconds) / 60 + (job.lineMm / 1000) * kitchen.metreMin;
   return (

@@ -53,9 +53,10 @@ export function planOther(
   const layer = tier.layers[index]!;
   const area = areaMm2(tier.outline);
   const isMousse = row.form === 'mousse';
+  const isPile = !isMousse && row.form !== 'foam';
   const inset = isMousse ? insetOf(tier, layer) : null;
-  const spreadMm = isMousse ? 0 : (layer.between?.heightMm ?? 0);
-  const count = isMousse ? 1 : pileCount(layer.heightMm, row.thicknessMm, spreadMm);
+  const spreadMm = !isPile ? 0 : (layer.between?.heightMm ?? 0);
+  const count = !isPile ? 1 : pileCount(layer.heightMm, row.thicknessMm, spreadMm);
   const betweenMl = ((count - 1) * spreadMm * area) / 1000;
   const ml = isMousse
     ? (area * layer.heightMm) / 1000 - (inset?.ml ?? 0)
@@ -72,7 +73,7 @@ export function planOther(
     betweenSpreadId: betweenMl > 0 ? layer.between!.spreadId : null,
     massG: ml * row.densityGPerMl + betweenG + (inset?.ml ?? 0) * insetDensity,
     count,
-    makesMm: count * row.thicknessMm + (count - 1) * spreadMm,
+    makesMm: isPile ? count * row.thicknessMm + (count - 1) * spreadMm : layer.heightMm,
     traced: isPiped ? grow(tier.outline, -row.spreadMm) : null,
     packs: row.packCount === null ? null : Math.ceil(count / row.packCount),
     inset,
@@ -113,7 +114,7 @@ export function warnOfOthers(tier: Tier, others: readonly OtherPlan[], cautions:
         ),
       });
     const makes = other.makesMm;
-    if (other.row.form !== 'mousse' && Math.abs(makes - layer.heightMm) > 0.2 * layer.heightMm)
+    if (Math.abs(makes - layer.heightMm) > 0.2 * layer.heightMm)
       cautions.push({
         id: `${tier.id}/other thickness/${other.index}`,
         severity: 'mind',

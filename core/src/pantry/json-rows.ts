@@ -9,10 +9,20 @@ import {
   obj,
   oneOf,
   text,
+  time,
   type Schema,
 } from '../build/json-blocks.ts';
+import { otherFluids } from '../drip/fluid.ts';
 import { pantryLimits as p } from './schema.ts';
-import { boardMaterials, keepingClasses, otherForms, tinForms, tones, traits } from './types.ts';
+import {
+  boardMaterials,
+  dowelForms,
+  keepingClasses,
+  otherForms,
+  tinForms,
+  tones,
+  traits,
+} from './types.ts';
 
 const common: Record<string, Schema> = {
   id,
@@ -129,5 +139,52 @@ export const rows: Record<string, Schema> = {
     price: nullable(num(p.price)),
     stockG: num(p.stockG),
     keepsDays: nullable(int(p.keepsDays)),
+    cocoa: nullable(
+      obj({
+        butter: num(p.partShare),
+        nonFat: num(p.partShare),
+        milkSolids: num(p.partShare),
+        milkFat: num(p.partShare),
+        otherFat: num(p.partShare),
+      }),
+    ),
+  }),
+  dowel: obj({
+    ...common,
+    form: oneOf(dowelForms),
+    outerMm: num(p.dowelMm),
+    wallMm: nullable(num(p.wallMm)),
+    modulusGPa: num(p.modulusGPa),
+    strengthMPa: num(p.strengthMPa),
+    dampShare: num(p.dampShare),
+    lengthMm: num(p.stickMm),
+    packCount: int(p.packCount),
+    price: nullable(num(p.price)),
+    owned: int(p.sticks),
+    testsG: list(num(p.pressG), p.tests.max),
+    testedMm: num(p.stickMm),
+  }),
+  ganache: obj({
+    ...common,
+    fluid: oneOf(['ganache', ...otherFluids]),
+    chocolateId: nullable(id),
+    creamId: nullable(id),
+    ratio: num(p.ganacheRatio),
+    butterShare: num(p.partShare),
+    syrupShare: num(p.partShare),
+    sugarShare: num(p.partShare),
+    spreadId: nullable(id),
+    tests: list(
+      obj({
+        massG: num(p.testG),
+        fluidC: num(p.testC),
+        coatC: num(p.testC),
+        lengthMm: num(p.testMm),
+        afterS: num(p.testS),
+        ratio: num(p.ganacheRatio),
+        at: nullable(time),
+      }),
+      p.tests.max,
+    ),
   }),
 };

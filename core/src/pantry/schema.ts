@@ -4,6 +4,7 @@ import {
   figure,
   flag,
   id,
+  isoTime,
   list,
   name,
   oneOf,
@@ -13,8 +14,11 @@ import {
   wholeFigure,
   words,
 } from '../build/schema-blocks.ts';
+import { otherFluids } from '../drip/fluid.ts';
+import type { TestDrip } from '../drip/test-drip.ts';
 import {
   boardMaterials,
+  dowelForms,
   keepingClasses,
   measurings,
   otherForms,
@@ -22,7 +26,10 @@ import {
   tones,
   traits,
   type Board,
+  type CocoaParts,
+  type Dowel,
   type Food,
+  type Ganache,
   type Ingredient,
   type Kitchen,
   type OtherLayer,
@@ -45,7 +52,7 @@ export const pantryLimits = {
   crownOverRadius: { min: 0, max: 0.5 },
   minSliceMm: { min: 3, max: 50 },
   allowableKPa: { min: 0.2, max: 100 },
-  densityGPerMl: { min: 0.1, max: 2.5 },
+  densityGPerMl: { min: 0.01, max: 2.5 },
   stressPa: { min: 0, max: 1e6 },
   mixerShare: { min: 0.05, max: 1 },
   tinDepthMm: { min: 15, max: 300 },
@@ -95,6 +102,20 @@ export const pantryLimits = {
   price: { min: 0, max: 100000 },
   stockG: { min: 0, max: 1000000 },
   keepsDays: { min: 0, max: 1000 },
+  dowelMm: { min: 2, max: 60 },
+  wallMm: { min: 0.05, max: 20 },
+  modulusGPa: { min: 0.05, max: 250 },
+  strengthMPa: { min: 1, max: 1500 },
+  dampShare: { min: 0.1, max: 1 },
+  stickMm: { min: 20, max: 2000 },
+  sticks: { min: 0, max: 500 },
+  pressG: { min: 100, max: 60000 },
+  ganacheRatio: { min: 0, max: 8 },
+  testG: { min: 0.25, max: 40 },
+  testC: { min: -18, max: 60 },
+  testMm: { min: 0, max: 390 },
+  testS: { min: 5, max: 600 },
+  tests: { min: 0, max: 40 },
 } as const;
 const at = pantryLimits;
 
@@ -228,12 +249,94 @@ const foodSchema = record<Food>({
   price: orNull(figure(at.price) as never),
   stockG: figure(at.stockG),
   keepsDays: orNull(wholeFigure(at.keepsDays) as never),
+  cocoa: orNull(
+    record<CocoaParts>({
+      butter: figure(at.partShare),
+      nonFat: figure(at.partShare),
+      milkSolids: figure(at.partShare),
+      milkFat: figure(at.partShare),
+      otherFat: figure(at.partShare),
+    }).test(
+      'cocoa parts',
+      'is made of more than the whole: cocoa, milk and other fat come to over 100 %',
+      ({ butter, nonFat, milkSolids, milkFat, otherFat }) =>
+        !(
+          Number(butter) +
+            Number(nonFat) +
+            Number(milkSolids) +
+            Number(milkFat) +
+            Number(otherFat) >
+          1.0001
+        ),
+    ) as never,
+  ),
 }).test(
   'parts',
   'is made of more than the whole: water, fat, sugar and salt come to over 100 %',
   ({ waterShare, fatShare, sugarShare, saltShare }) =>
     !(Number(waterShare) + Number(fatShare) + Number(sugarShare) + Number(saltShare) > 1.0001),
 );
+
+const ganacheSchema = record<Ganache>({
+  ...common(),
+  fluid: oneOf(['ganache', ...otherFluids]),
+  chocolateId: orNull(id() as never),
+  creamId: orNull(id() as never),
+  ratio: figure(at.ganacheRatio),
+  butterShare: figure(at.partShare),
+  syrupShare: figure(at.partShare),
+  sugarShare: figure(at.partShare),
+  spreadId: orNull(id() as never),
+  tests: list(
+    record<TestDrip>({
+      massG: figure(at.testG),
+      fluidC: figure(at.testC),
+      coatC: figure(at.testC),
+      lengthMm: figure(at.testMm),
+      afterS: figure(at.testS),
+      ratio: figure(at.ganacheRatio),
+      at: orNull(isoTime() as never),
+    }).test(
+      'warmer than its coat',
+      'is colder than the coat it ran over',
+      (test) => !(Number(test.fluidC) < Number(test.coatC)),
+    ) as never,
+    at.tests.max,
+  ),
+}).test(
+  'made of something',
+  'needs a chocolate and a cream, or a filling that it is',
+  ({ fluid, chocolateId, creamId, spreadId }) =>
+    fluid === 'ganache'
+      ? chocolateId !== null && creamId !== null
+      : chocolateId !== null || spreadId !== null,
+);
+
+const dowelSchema = record<Dowel>({
+  ...common(),
+  form: oneOf(dowelForms),
+  outerMm: figure(at.dowelMm),
+  wallMm: orNull(figure(at.wallMm) as never),
+  modulusGPa: figure(at.modulusGPa),
+  strengthMPa: figure(at.strengthMPa),
+  dampShare: figure(at.dampShare),
+  lengthMm: figure(at.stickMm),
+  packCount: wholeFigure(at.packCount),
+  price: orNull(figure(at.price) as never),
+  owned: wholeFigure(at.sticks),
+  testsG: list(figure(at.pressG) as never, at.tests.max),
+  testedMm: figure(at.stickMm),
+})
+  .test(
+    'wall of a tube',
+    'is a tube and needs the thickness of its wall',
+    ({ form, wallMm }) => form !== 'tube' || wallMm !== null,
+  )
+  .test(
+    'wall within',
+    'has a wall thicker than half of it',
+    ({ outerMm, wallMm }) => !(typeof wallMm === 'number' && wallMm > Number(outerMm) / 2),
+  );
 
 export const kitchenSchema: ObjectSchema<Kitchen> = record<Kitchen>({
   mixerMl: figure(at.mixerMl),
@@ -277,6 +380,8 @@ export const rowSchemas = {
   others: otherSchema,
   recipes: recipeSchema,
   foods: foodSchema,
+  ganaches: ganacheSchema,
+  dowels: dowelSchema,
 } as const satisfies { [T in PantryTable]: ObjectSchema<Pantry[T][number]> };
 
 /** The rows that travel in a build file. */
@@ -289,4 +394,6 @@ export const carriedRowsSchema: ObjectSchema<CarriedRows> = record<CarriedRows>(
   others: list(otherSchema as never, 200),
   recipes: list(recipeSchema as never, 200),
   foods: list(foodSchema as never, 500),
+  ganaches: list(ganacheSchema as never, 200),
+  dowels: list(dowelSchema as never, 200),
 });

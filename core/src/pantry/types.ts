@@ -1,3 +1,5 @@
+import type { OtherFluid } from '../drip/fluid.ts';
+import type { TestDrip } from '../drip/test-drip.ts';
 import type { Outline } from '../outline/outline.ts';
 
 /** Where a starting value comes from. `own` is the user's own measurement. */
@@ -97,7 +99,7 @@ export interface Tin extends Row {
   waterG: number | null;
 }
 
-export const otherForms = ['crepe', 'crisp disc', 'biscuit', 'mousse', 'bought'] as const;
+export const otherForms = ['crepe', 'crisp disc', 'biscuit', 'mousse', 'bought', 'foam'] as const;
 export type OtherForm = (typeof otherForms)[number];
 
 /** A layer that is not cut from a cake in a tin. */
@@ -121,7 +123,14 @@ export interface OtherLayer extends Row {
   recipeId: string | null;
 }
 
-export const boardMaterials = ['drum', 'card', 'foam board', 'MDF', 'acrylic'] as const;
+export const boardMaterials = [
+  'drum',
+  'card',
+  'foam board',
+  'corrugated',
+  'MDF',
+  'acrylic',
+] as const;
 export type BoardMaterial = (typeof boardMaterials)[number];
 export interface Board extends Row {
   outline: Outline;
@@ -129,6 +138,28 @@ export interface Board extends Row {
   massG: number;
   material: BoardMaterial;
   price: number | null;
+}
+
+export const dowelForms = ['solid', 'tube'] as const;
+export type DowelForm = (typeof dowelForms)[number];
+/** A rod, tube or straw that stands in a cake, as it is bought. */
+export interface Dowel extends Row {
+  form: DowelForm;
+  outerMm: number;
+  /** Thickness of a tube's wall; null for a solid one. */
+  wallMm: number | null;
+  modulusGPa: number;
+  strengthMPa: number;
+  /** Share of its strength that is left after a day in the cake. */
+  dampShare: number;
+  lengthMm: number;
+  packCount: number;
+  price: number | null;
+  owned: number;
+  /** Readings of the scale at which pieces gave, g; empty when none was tried. */
+  testsG: number[];
+  /** How long those pieces were. */
+  testedMm: number;
 }
 
 export const allergens = [
@@ -181,6 +212,37 @@ export interface Food extends Row {
   stockG: number;
   /** Days it keeps once bought; null when it outlasts any cake. */
   keepsDays: number | null;
+  /** What of it is cocoa and milk, where it is a chocolate. */
+  cocoa: CocoaParts | null;
+}
+
+/** Parts of a chocolate as shares of its mass; the rest is sugar. Other fat makes it a compound. */
+export interface CocoaParts {
+  butter: number;
+  nonFat: number;
+  milkSolids: number;
+  milkFat: number;
+  otherFat: number;
+}
+
+/**
+ * A ganache, or something else that is dripped and poured, with the test drips that were made of it.
+ * A ganache is composed of its chocolate and cream; the others have their own chocolate or spread.
+ */
+export interface Ganache extends Row {
+  fluid: 'ganache' | OtherFluid;
+  /** Chocolate and cream among the ingredients; null where it has none. */
+  chocolateId: string | null;
+  creamId: string | null;
+  /** Chocolate to one part of cream, by weight. */
+  ratio: number;
+  /** Butter, syrup and dry sugar to one part of chocolate. */
+  butterShare: number;
+  syrupShare: number;
+  sugarShare: number;
+  /** The filling it is, where it has a recipe of its own. */
+  spreadId: string | null;
+  tests: TestDrip[];
 }
 
 /** A line of a recipe: an ingredient of the pantry, another recipe, or only a name. */
@@ -263,6 +325,8 @@ export interface Pantry {
   others: OtherLayer[];
   recipes: Recipe[];
   foods: Food[];
+  ganaches: Ganache[];
+  dowels: Dowel[];
   kitchen: Kitchen;
 }
 
@@ -274,5 +338,7 @@ export const pantryTables = [
   'others',
   'recipes',
   'foods',
+  'ganaches',
+  'dowels',
 ] as const;
 export type PantryTable = (typeof pantryTables)[number];

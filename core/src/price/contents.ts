@@ -1,5 +1,6 @@
 import { spreadIdsOf } from '../build/edit.ts';
 import type { Build, Tier } from '../build/types.ts';
+import { pouredSpreadsOf, withGanaches } from '../finish/ganache-recipe.ts';
 import { breaksDiet, type Diet } from '../pantry/diets.ts';
 import { foodOf } from '../pantry/find.ts';
 import type { Allergen, Pantry } from '../pantry/types.ts';
@@ -44,6 +45,16 @@ export function holdingsOf(tier: Tier, pantry: Pantry): Holding[] {
     const food = 'foodId' in part ? foodOf(pantry.foods, part.foodId) : undefined;
     if (food) found.push({ name: food.name, contents: { ...food, unknown: [] } });
   }
+  for (const id of pouredSpreadsOf(tier, pantry)) {
+    const spread = pantry.spreads.find((row) => row.id === id);
+    if (spread) addRecipe(spread.name, spread.recipeId);
+  }
+  for (const topping of tier.toppings) {
+    if (topping.kind === 'drizzle') continue;
+    found.push(withAllergens(topping.name, topping.allergens));
+    const food = foodOf(pantry.foods, topping.foodId);
+    if (food) found.push({ name: food.name, contents: { ...food, unknown: [] } });
+  }
   const fondant = foodOf(pantry.foods, 'fondant');
   if (tier.fondant && fondant)
     found.push({ name: fondant.name, contents: { ...fondant, unknown: [] } });
@@ -69,7 +80,8 @@ export interface BuildContents {
 }
 
 /** What each tier and the whole cake hold. */
-export function contentsOf(build: Build, pantry: Pantry): BuildContents {
+export function contentsOf(build: Build, own: Pantry): BuildContents {
+  const pantry = withGanaches(build, own);
   const tiers = build.tiers.map((tier) => holdingsOf(tier, pantry));
   const piped = pipedHoldings(build, pantry);
   const merged = (some: readonly Holding[]): Contents => together(some.map((one) => one.contents));

@@ -1,11 +1,13 @@
 import { foodOf } from '../pantry/find.ts';
 import type { Board, Food, Kitchen } from '../pantry/types.ts';
+import type { CutFrom } from '../support/shopping-list.ts';
 import type { ScaledIngredient } from '../recipes/scale.ts';
 import { FigureBook, given } from '../working/figures.ts';
 
 /** What a build costs to make, in the user's currency. */
 export interface Price {
   ingredients: number;
+  /** With what stands in the cake. */
   board: number;
   labour: number;
   total: number;
@@ -41,6 +43,7 @@ export function priceOf(
   ingredients: readonly ScaledIngredient[],
   foods: readonly Food[],
   board: Board | null,
+  sticks: readonly CutFrom[],
   handsOnMin: number,
   servings: number,
   kitchen: Kitchen,
@@ -55,7 +58,12 @@ export function priceOf(
     else used += cost;
   }
   if (board && board.price === null) unpriced.push(board.name);
-  const boardCost = board?.price ?? 0;
+  // of a pack the share that is cut up, as of an ingredient
+  let wood = 0;
+  for (const { row, needed } of sticks)
+    if (row.price === null) unpriced.push(row.name);
+    else wood += (needed * row.price) / row.packCount;
+  const boardCost = (board?.price ?? 0) + wood;
   const labour = (handsOnMin / 60) * kitchen.hourlyRate;
   const total = used + boardCost + labour;
   book.add(
@@ -63,10 +71,10 @@ export function priceOf(
     'Cost',
     total,
     'money',
-    'Each ingredient by its pack’s price, the board, and the hands-on time at your hourly rate. What has no price is left out and named.',
+    'Each ingredient by its pack’s price, the board with dowels and rod, and the hands-on time at your hourly rate. What has no price is left out and named.',
     [
       given('ingredients', used, 'money'),
-      given('board', boardCost, 'money'),
+      given('board, dowels, rod', boardCost, 'money'),
       given('hands-on time', handsOnMin, 'minutes'),
       given('an hour', kitchen.hourlyRate, 'money'),
       given('without a price', unpriced.length, 'count'),

@@ -14,6 +14,10 @@ export interface GanacheRemedies {
   coolMin: number | null;
   /** Heat to get there, kJ, when it has to be warmed; 0 otherwise. */
   warmKJ: number;
+  /** Seconds of a household microwave at half power, of which some 400 W arrive (estimate). */
+  microwaveS: number;
+  /** It stands within a twentieth of what is wanted: nothing is to be done. */
+  isRight: boolean;
   /** Cream or chocolate that would make it right at the temperature it has, g. */
   addCreamG: number;
   addChocolateG: number;
@@ -39,12 +43,15 @@ export function putGanacheRight(
   const tau = bowlMinutes(made.massG, 1.15, capacity, fridge.surfaceW);
   const wantedFirmness = made.firmness * Math.sqrt(wantedMm / nowMm);
   const fix = correctFirmness(parts, wantedFirmness);
+  const warmKJ = rightC > tempC ? (made.massG / 1000) * capacity * (rightC - tempC) : 0;
   return {
     nowMm,
     wantedMm,
     rightC,
     coolMin: rightC < tempC ? minutesTo(tempC, rightC, fridge, tau) : null,
-    warmKJ: rightC > tempC ? (made.massG / 1000) * capacity * (rightC - tempC) : 0,
+    warmKJ,
+    microwaveS: warmKJ / 0.4,
+    isRight: Math.abs(Math.log(nowMm / wantedMm)) < 0.05,
     ...fix,
   };
 }
@@ -57,3 +64,6 @@ export function creamForSplit(parts: GanacheParts): number {
   const { fat, water } = parts.cream;
   return Math.max(0, (fatG - 1.8 * waterG) / (1.8 * water - fat));
 }
+
+/** Liquid cream folded into a whipped ganache that is only dull, g: a twentieth (trade custom). */
+export const creamForDull = (massG: number): number => massG * 0.05;

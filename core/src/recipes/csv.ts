@@ -207,6 +207,7 @@ export function readFoods(
       price: figure('price', before?.price ?? null),
       stockG: figure('stock g', before?.stockG ?? 0) ?? 0,
       keepsDays: figure('keeps days', before?.keepsDays ?? null),
+      cocoa: before?.cocoa ?? null,
     };
     try {
       rowSchemas.foods.validateSync(food, { strict: true, abortEarly: false });

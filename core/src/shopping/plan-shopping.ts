@@ -1,5 +1,7 @@
 import type { Build } from '../build/types.ts';
 import type { Allergen, Pantry } from '../pantry/types.ts';
+import type { CarveAnswers } from '../carve/apply.ts';
+import { nothingCarved } from '../plan-shape.ts';
 import { planBuild } from '../plan.ts';
 import { addDays, shoppingList, type ShoppingBuild, type ShoppingList } from './shopping.ts';
 
@@ -28,11 +30,12 @@ export function planShopping(
   builds: readonly Build[],
   pantry: Pantry,
   leadDays: number,
+  carved: CarveAnswers = nothingCarved,
 ): ShoppingPlan {
   const shopped: ShoppedBuild[] = [];
   const lists: ShoppingBuild[] = [];
   for (const build of builds) {
-    const plan = planBuild(build, pantry);
+    const plan = planBuild(build, pantry, false, carved);
     const { id, name, brief } = build;
     const useOn = brief.serveAt === null ? null : addDays(brief.serveAt.slice(0, 10), -leadDays);
     if (plan.ingredients.ok) lists.push({ id, name, useOn, ingredients: plan.ingredients.value });

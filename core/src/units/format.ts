@@ -53,7 +53,8 @@ function length(mm: number, kind: Kind, system: UnitSystem): Shown {
 function mass(g: number, kind: Kind, system: UnitSystem): Shown {
   if (kind === 'fineMass' && Math.abs(g) < 20)
     return system.mass === 'oz'
-      ? { number: trim(g / G_PER_OZ, 2), unit: 'oz' }
+      ? // the grams of a single drip
+        { number: trim(g / G_PER_OZ, Math.abs(g) < 3 ? 3 : 2), unit: 'oz' }
       : { number: trim(g, 1), unit: 'g' };
   if (system.mass === 'oz') {
     const oz = g / G_PER_OZ;
@@ -141,6 +142,13 @@ export function show(value: number, kind: Kind, system: UnitSystem): Shown {
       return value >= 1000
         ? { number: trim(value / 1000, 1), unit: 'kPa' }
         : { number: trim(value, 0), unit: 'Pa' };
+    case 'bearing': {
+      // a pascal is 0.0102 g on a square centimetre
+      const gPerCm2 = value / 98.0665;
+      return system.length === 'in'
+        ? { number: trim((gPerCm2 * (MM_PER_IN / 10) ** 2) / G_PER_OZ, 1), unit: 'oz/sq in' }
+        : { number: trim(gPerCm2, 1), unit: 'g/cm²' };
+    }
     case 'area':
       return system.length === 'in'
         ? { number: trim(value / MM_PER_IN ** 2, 1), unit: 'sq in' }

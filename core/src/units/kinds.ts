@@ -33,6 +33,7 @@ export type Kind =
   | 'density'
   | 'area'
   | 'pressure'
+  | 'bearing' // what rests on a square of cake: grams to the square centimetre
   | 'factor'
   | 'money';
 
@@ -53,6 +54,7 @@ export const dimensionOf: Record<Kind, Dimension> = {
   density: 'density',
   area: 'area',
   pressure: 'pressure',
+  bearing: 'pressure',
   factor: 'count',
   money: 'money',
 };

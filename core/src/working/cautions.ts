@@ -1,6 +1,15 @@
 import type { Phrase } from '../units/phrase.ts';
 
-export const stages = ['brief', 'stack', 'bake', 'coat', 'bench'] as const;
+export const stages = [
+  'brief',
+  'stack',
+  'bake',
+  'carve',
+  'coat',
+  'finish',
+  'support',
+  'bench',
+] as const;
 export type Stage = (typeof stages)[number];
 
 /** `stop`: the build cannot be made so. `mind`: it can, with care. `note`: good to know. */

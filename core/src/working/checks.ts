@@ -7,8 +7,6 @@ import { boardFits, boardMarginMm, smallestBoard } from '../stack/board.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from './cautions.ts';
 
-/** Cake that one board carries without support half-way, mm (model section 10). */
-const mostOnOneBoardMm = 150;
 /** Cakes from here on want two people, g. */
 const heavyLiftG = 10000;
 
@@ -91,20 +89,8 @@ export function warnOfSize(
   }
   build.tiers.forEach((tier, i) => {
     const { stackMm, gaps } = tiers[i]!.stack;
-    if (stackMm > mostOnOneBoardMm)
-      cautions.push({
-        id: `${tier.id}/tall`,
-        severity: 'mind',
-        stage: 'stack',
-        part: tier.id,
-        title: phrase('{height} of cake on one board.', { height: [stackMm, 'size'] }),
-        todo: phrase(
-          'Above {most} put a card and dowels half-way up, so that the lower layers do not carry it all. Count every dowel in, and out again before it is cut.',
-          { most: [mostOnOneBoardMm, 'size'] },
-        ),
-      });
     const wide = Math.min(widthMm(tier.outline), depthMm(tier.outline));
-    if (stackMm > 1.6 * wide)
+    if (stackMm > 1.6 * wide && !build.rod)
       cautions.push({
         id: `${tier.id}/slender`,
         severity: 'mind',

@@ -1,4 +1,4 @@
-import type { Allergen, Food, Trait } from '../types.ts';
+import type { Allergen, CocoaParts, Food, Trait } from '../types.ts';
 
 /** Shares of water, fat, sugar and salt. */
 type Made = [water: number, fat: number, sugar: number, salt?: number];
@@ -13,6 +13,7 @@ interface More {
   may?: Allergen[];
   traits?: Trait[];
   keeps?: number;
+  cocoa?: [butter: number, nonFat: number, milkSolids: number, milkFat: number, otherFat?: number];
 }
 
 function food(
@@ -47,7 +48,14 @@ function food(
     price,
     stockG: 0,
     keepsDays: more.keeps ?? null,
+    cocoa: cocoaOf(more.cocoa),
   };
+}
+
+function cocoaOf(parts: More['cocoa']): CocoaParts | null {
+  if (!parts) return null;
+  const [butter, nonFat, milkSolids, milkFat, otherFat = 0] = parts;
+  return { butter, nonFat, milkSolids, milkFat, otherFat };
 }
 
 const gluten: More = { allergens: ['gluten cereals'] };
@@ -229,29 +237,51 @@ export const startingFoods: Food[] = [
     traits: ['animal'],
     cup: 170,
     aliases: ['dark chocolate', 'semisweet chocolate', 'chocolate'],
+    cocoa: [0.34, 0.21, 0, 0],
   }),
   food('dark-chocolate-70', 'dark chocolate 70 %, no milk', [0.01, 0.41, 0.3], [1000, 17], {
     allergens: ['soy'],
     may: ['milk', 'tree nuts'],
     cup: 170,
     aliases: ['bittersweet chocolate'],
+    cocoa: [0.41, 0.29, 0, 0],
   }),
   food('milk-chocolate', 'milk chocolate', [0.01, 0.33, 0.46], [1000, 13], {
     allergens: ['milk', 'soy'],
     may: ['tree nuts'],
     traits: ['animal'],
     cup: 170,
+    cocoa: [0.27, 0.06, 0.15, 0.06],
   }),
   food('white-chocolate', 'white chocolate', [0.01, 0.36, 0.5], [1000, 14], {
     allergens: ['milk', 'soy'],
     may: ['tree nuts'],
     traits: ['animal'],
     cup: 170,
+    cocoa: [0.29, 0, 0.17, 0.07],
   }),
   food('chocolate-chips', 'chocolate chips', [0.01, 0.3, 0.5], [250, 2.6], {
     allergens: ['soy'],
     may: ['milk', 'tree nuts'],
     cup: 170,
+    cocoa: [0.29, 0.19, 0, 0],
+  }),
+  food('compound', 'compound coating', [0.01, 0.31, 0.54], [1000, 9], {
+    allergens: ['soy'],
+    may: ['milk', 'tree nuts'],
+    cup: 170,
+    aliases: ['candy coating', 'cake covering'],
+    cocoa: [0, 0.14, 0, 0, 0.31],
+  }),
+  food('creme-fraiche', 'creme fraiche', [0.62, 0.3, 0.03], [200, 1.6], {
+    ...milk,
+    cup: 230,
+    keeps: 10,
+  }),
+  food('cream-30', 'whipping cream 30 %', [0.63, 0.3, 0.03], [500, 2.6], {
+    ...milk,
+    cup: 236,
+    keeps: 10,
   }),
   food('baking-powder', 'baking powder', [0.05, 0, 0, 0.2], [150, 1.2], {
     cup: 216,

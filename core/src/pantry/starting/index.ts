@@ -1,5 +1,7 @@
 import type { Kitchen, Pantry } from '../types.ts';
+import { startingDowels } from './dowels.ts';
 import { startingFoods } from './foods.ts';
+import { startingGanaches } from './ganaches.ts';
 import { startingOthers } from './others.ts';
 import { startingRecipes } from './recipes.ts';
 import { startingSponges } from './sponges.ts';
@@ -53,6 +55,8 @@ export function startingPantry(): Pantry {
     others: startingOthers,
     recipes: startingRecipes,
     foods: startingFoods,
+    ganaches: startingGanaches,
+    dowels: startingDowels,
     kitchen: startingKitchen,
   });
 }

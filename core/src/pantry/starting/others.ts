@@ -24,7 +24,7 @@ const other = (
   thawH: null,
   allergens,
   tone,
-  recipeId: form === 'bought' ? null : `recipe-${id}`,
+  recipeId: form === 'bought' || form === 'foam' ? null : `recipe-${id}`,
   ...more,
 });
 
@@ -74,4 +74,6 @@ export const startingOthers: OtherLayer[] = [
     ['gluten cereals', 'eggs'],
     { packCount: 3, thawH: 2 },
   ),
+  // a tier to look at: light, stiff, and not eaten
+  other('foam', 'Foam dummy', 'foam', [100, 0.025, 60], 'ivory', []),
 ];

@@ -348,6 +348,22 @@ const spreads: Recipe[] = [
     ],
     { caution: `${syrup} Add the cream slowly, in a deep pan.`, loss: 0.08 },
   ),
+  recipe(
+    'butterscotch',
+    'Butterscotch sauce',
+    [of('brown-sugar', 300), butter(150), cream(300), of('salt', 4)],
+    [
+      'Melt butter and sugar together to a bubbling mass.',
+      'Stir in the warm cream; boil two minutes.',
+    ],
+    { caution: `${syrup} Add the cream slowly, in a deep pan.`, loss: 0.06 },
+  ),
+  recipe(
+    'glaze',
+    'Sugar glaze',
+    [icing(400), of('lemon-juice', 70)],
+    ['Stir the juice into the sifted sugar until it runs off the spoon in a ribbon.'],
+  ),
 ];
 
 /** Layers that are not baked in a tin, and what is brushed on. */

@@ -142,4 +142,16 @@ export const startingSpreads: Spread[] = [
   spread('compote', 'Blackcurrant compote', 1.1, [15, 25], 'fill', 'compote', 'berry', null, 0.6),
   spread('curd', 'Lemon curd', 1.15, [40, 120], 'fill', 'curd', 'curd', null, 0.6),
   spread('caramel', 'Soft caramel', 1.3, [20, 200], 'fill', sugar, 'caramel', null, 0.3),
+  spread(
+    'butterscotch',
+    'Butterscotch sauce',
+    1.2,
+    [12, 120],
+    'fill',
+    sugar,
+    'caramel',
+    null,
+    0.35,
+  ),
+  spread('glaze', 'Sugar glaze', 1.35, [20, 60], 'coat', 'jam, nut spread', 'ivory', null),
 ];

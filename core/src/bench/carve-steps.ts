@@ -1,0 +1,122 @@
+import type { Tier } from '../build/types.ts';
+import type { TierCarve } from '../carve/apply.ts';
+import { firmMin } from '../carve/cold.ts';
+import { loosePieces } from '../carve/carve-cautions.ts';
+import { cutWords } from '../carve/words.ts';
+import { chillShellMin, type Mass } from '../heat/cooling.ts';
+import { remember } from '../working/remember.ts';
+import { equivalentRadiusMm } from '../outline/outline.ts';
+import type { Kitchen, Spread } from '../pantry/types.ts';
+import { phrase } from '../units/phrase.ts';
+import { knifeCaution, step, type Step } from './steps.ts';
+
+/** Minutes in the fridge until the outside is firm to carve. */
+const chillMin = (mass: Mass, kitchen: Kitchen): number =>
+  remember(chilled, JSON.stringify([mass, kitchen.roomC, kitchen.fridgeC, kitchen.fridgeW]), () =>
+    Math.round(chillShellMin(mass, kitchen.roomC, 'firm to carve', kitchen)),
+  );
+const chilled = new Map<string, number>();
+
+/** Minutes of a cut: a few to begin with, then by how much comes away (estimates). */
+const cutMin = (removedMl: number): number => Math.min(30, 4 + removedMl / 150);
+
+/** Chilling, each cut in plain words, going back to the cold in time, and what is left over. */
+export function carveSteps(
+  tier: Tier,
+  carve: TierCarve,
+  kitchen: Kitchen,
+  glue: Spread | null,
+  withTimes: boolean,
+): Step[] {
+  const { question, result } = carve;
+  const { stock } = question;
+  const steps: Step[] = [];
+  const isCold = tier.carving?.chilled ?? true;
+  const mass = {
+    outline: stock.outline,
+    // to the half centimetre: minutes do not depend on more, and are not worked out anew each time
+    heightMm: Math.max(10, Math.round(stock.heightMm / 5) * 5),
+    densityGPerMl: result ? Math.round((result.stackG / result.stackMl) * 50) / 50 : 0.6,
+  };
+  const firm = withTimes ? firmMin(mass, kitchen) : Infinity;
+  if (isCold)
+    steps.push(
+      step(`${tier.id}/carve/chill`, 'Carve', 'Chill it firm for carving', 2, {
+        part: `${tier.id}/cake`,
+        lead: phrase(
+          'Wrapped, until the outside is firm. Out of the cold it can be carved for about {min}.',
+          { min: [Number.isFinite(firm) ? firm : 120, 'minutes'] },
+        ),
+        timer: {
+          label: 'chilling',
+          minutes: withTimes ? chillMin(mass, kitchen) : 0,
+          lookMin: null,
+        },
+        checks: ['A finger leaves no dent in the side'],
+      }),
+    );
+  const loose = new Set(loosePieces(carve, glue, isCold));
+  const reach = equivalentRadiusMm(stock.outline);
+  let topMm = stock.heightMm + stock.crownMm;
+  let out = 0;
+  for (const cut of question.cuts) {
+    const done = result?.steps.find((each) => each.cutId === cut.id);
+    if (cut.kind === 'relief') continue;
+    const minutes = cutMin(done?.removedMl ?? 0);
+    const goesBack = isCold && out + minutes > firm;
+    if (goesBack) out = 0;
+    out += minutes;
+    steps.push(
+      step(`${tier.id}/carve/${cut.id}`, 'Carve', cut.name, minutes, {
+        part: `${tier.id}/cut/${cut.id}`,
+        lead: cutWords(cut, topMm, reach),
+        amounts:
+          done && done.removedG > 0.5
+            ? [{ label: 'comes away', value: done.removedG, kind: 'small', figure: null }]
+            : [],
+        list: (done?.pieces ?? [])
+          .filter((piece) => piece.usedBy !== null)
+          .map((piece) => ({
+            label: `keep piece ${piece.piece + 1} for “${question.cuts.find((c) => c.id === piece.usedBy)?.name ?? ''}”`,
+            value: piece.massG,
+            kind: 'small' as const,
+            note: null,
+          })),
+        checks: [
+          ...(goesBack ? ['It has been back in the cold until firm again'] : []),
+          ...(loose.has(cut.id) ? ['Pick or dowel through it, and on the list'] : []),
+          cut.kind === 'set' || cut.kind === 'halves'
+            ? 'It holds before the next cut'
+            : 'Compared with the picture from all sides',
+        ],
+        cautions:
+          cut.kind === 'lay'
+            ? [phrase('Heavy and tall: two people, one board under it and one against it.')]
+            : cut.kind === 'set'
+              ? []
+              : [knifeCaution],
+        record:
+          done && done.removedG > 0.5
+            ? { kind: 'mass', label: 'came away', planned: done.removedG, show: 'small' }
+            : null,
+      }),
+    );
+    topMm = done?.topMm ?? topMm;
+  }
+  const rest = result ? result.stackG - result.leftG : 0;
+  if (rest > 20)
+    steps.push(
+      step(`${tier.id}/carve/rest`, 'Carve', 'Weigh what is left over', 2, {
+        part: `${tier.id}/cake`,
+        lead: phrase(
+          'Pieces to keep are wrapped and frozen at once; the rest makes crumbs for glasses, or is bound with frosting to a paste.',
+        ),
+        amounts: [
+          { label: 'offcuts not used', value: rest, kind: 'small', figure: `${tier.id}/offcuts` },
+        ],
+        checks: ['Nothing with a perishable filling left standing'],
+        record: { kind: 'mass', label: 'left over', planned: rest, show: 'small' },
+      }),
+    );
+  return steps;
+}

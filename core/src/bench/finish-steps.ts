@@ -1,0 +1,331 @@
+import type { Topping } from '../build/finish-types.ts';
+import type { Build, Tier } from '../build/types.ts';
+import { temperingOf, type Chocolate } from '../ganache/chocolates.ts';
+import type { DripPlan, PourPlan } from '../finish/drips.ts';
+import type { FinishPlan } from '../finish/finish.ts';
+import type { PlannedPiping } from '../finish/piping.ts';
+import type { ToppingPlan } from '../finish/toppings.ts';
+import { handsOn, pipingMin, sideScale } from '../labour/minutes.ts';
+import type { Kitchen, Spread } from '../pantry/types.ts';
+import type { TierPlan } from '../plan-types.ts';
+import { phrase, type Phrase } from '../units/phrase.ts';
+import { valueOf } from '../working/staged.ts';
+import { step, type ListItem, type Step } from './steps.ts';
+
+/** What the finish of a tier is done with. */
+export interface FinishContext {
+  tier: Tier;
+  plan: TierPlan;
+}
+
+/** Ganache sets before anything is put on it, min: usual, and from when to look. */
+const sets = { minutes: 20, lookMin: 15 } as const;
+
+const hotCaution = phrase(
+  'Warm ganache is no danger; melted sugar is: caramel burns deep. Test it with a thermometer, never with a finger.',
+);
+
+const temperNote = (chocolate: Chocolate | null): Phrase[] => {
+  const tempering = chocolate && temperingOf(chocolate);
+  return tempering
+    ? [
+        phrase('Tempered: melt to {melt}, cool to {cool}, work at {work}.', {
+          melt: [tempering.meltC[1], 'temperature'],
+          cool: [tempering.coolC[0], 'temperature'],
+          work: [tempering.workC[1], 'temperature'],
+        }),
+      ]
+    : [];
+};
+
+/** Pour, drip, flood and torch: what is done to a tier before its toppings. */
+export function flowSteps({ tier, plan }: FinishContext): Step[] {
+  const pour = valueOf(plan.finish.pour);
+  const drip = valueOf(plan.finish.drip);
+  return [
+    ...(pour && tier.pour ? pourSteps(tier, plan, pour) : []),
+    ...(drip && tier.drip ? dripSteps(tier, drip) : []),
+  ];
+}
+
+function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan): Step[] {
+  const heavy = (plan.massG ?? 0) > 8000;
+  const part = `${tier.id}/pour`;
+  const lift = heavy
+    ? [phrase('It weighs {mass}: two people.', { mass: [plan.massG!, 'weight'] })]
+    : [];
+  return [
+    step(`${tier.id}/rack`, 'Finish', 'Onto the rack', 3, {
+      part,
+      lead: phrase('Chilled through, on its card, on a rack over a tray with a rim all round.'),
+      checks: ['Cold to the touch all over', 'Nothing of the rack stands out under the cake'],
+      cautions: lift,
+    }),
+    step(
+      `${tier.id}/pour`,
+      'Finish',
+      'Pour it over',
+      handsOn.pour * Math.max(0.5, sideScale(tier.outline, plan.stack.finishedMm)),
+      {
+        part,
+        lead: phrase(
+          'In one go from the middle of the top, then along the rim; the side keeps {veil}. {tray} comes back in the tray: strain it and use it again while it has touched nothing but the cake.',
+          { veil: [pour.veilMm, 'fine'], tray: [pour.trayG, 'bowl'] },
+        ),
+        amounts: [
+          {
+            label: pour.row.name.toLowerCase(),
+            value: pour.pourG,
+            kind: 'bowl',
+            figure: `${tier.id}/pour`,
+          },
+          { label: 'as warm as', value: tier.pour!.fluidC, kind: 'temperature', figure: null },
+        ],
+        checks: ['No bare place on the side', 'Tapped once, and then left alone'],
+        cautions: isHotSugar(pour.row.fluid) ? [hotCaution] : [],
+        timer: { label: 'Set', ...sets },
+      },
+    ),
+    step(`${tier.id}/off-rack`, 'Finish', 'Back onto its board', 4, {
+      part,
+      lead: phrase('A wide spatula or two under the card; drops at the foot are cut off first.'),
+      checks: ['The foot is clean and nothing tore'],
+      cautions: lift,
+    }),
+  ];
+}
+
+const isHotSugar = (fluid: string): boolean =>
+  fluid === 'caramel' || fluid === 'butterscotch sauce';
+
+function dripSteps(tier: Tier, drip: DripPlan): Step[] {
+  const part = `${tier.id}/drip`;
+  const { row, spec, amounts, count } = drip;
+  const meanG = amounts.dripsG / count;
+  const meanMm = drip.drips.reduce((sum, one) => sum + one.lengthMm, 0) / count;
+  const temperature = {
+    label: 'as warm as',
+    value: spec.fluidC,
+    kind: 'temperature' as const,
+    figure: null,
+  };
+  return [
+    step(`${tier.id}/test-drip`, 'Finish', 'Test one drip at the back', 4, {
+      part,
+      lead: phrase(
+        'Weigh the bottle, run one drip of about {g} down the back, and measure after a minute. It should come to about {mm}.',
+        { g: [meanG, 'fineMass'], mm: [meanMm, 'span'] },
+      ),
+      amounts: [
+        temperature,
+        { label: 'coat as cold as', value: spec.coatC, kind: 'temperature', figure: null },
+      ],
+      dripOf: tier.id,
+      checks: ['Grams, temperature and length are noted, and the drips planned anew'],
+      cautions: [
+        ...(isHotSugar(row.fluid) ? [hotCaution] : []),
+        ...(row.fluid === 'tempered dark chocolate' ? temperNote(drip.chocolate) : []),
+      ],
+      timer: { label: 'Test drip', minutes: 1, lookMin: null },
+    }),
+    step(`${tier.id}/drip`, 'Finish', 'Drips round the rim', handsOn.drip, {
+      part,
+      lead: phrase(
+        `{count} drips, {gap} apart, {g} each on average${drip.squeezes ? ' ({squeezes} squeezes)' : ''}${tier.drip!.tool === 'bag' ? '; cut the end of the bag {cut} wide' : ''}. Begin below the amount: more can follow.`,
+        {
+          count: [count, 'count'],
+          gap: [drip.rimMm / count, 'thickness'],
+          g: [meanG, 'fineMass'],
+          squeezes: [drip.squeezes ?? 0, 'factor'],
+          cut: [drip.bagCutMm, 'thickness'],
+        },
+      ),
+      amounts: [
+        {
+          label: row.name.toLowerCase(),
+          value: amounts.dripsG + amounts.rimG,
+          kind: 'small',
+          figure: `${tier.id}/drips`,
+        },
+        temperature,
+      ],
+      list: eachDrip(drip),
+      checks: ['Every drip stands still before the top is flooded'],
+    }),
+    ...(amounts.floodG > 0
+      ? [
+          step(`${tier.id}/flood`, 'Finish', 'Flood the top', 4, {
+            part: `${tier.id}/flood`,
+            lead: phrase('From the middle out to the rim, spread while it is soft.'),
+            amounts: [
+              { label: row.name.toLowerCase(), value: amounts.floodG, kind: 'small', figure: null },
+            ],
+            checks: ['No drip got longer by it'],
+            timer: { label: 'Set', ...sets },
+          }),
+        ]
+      : []),
+  ];
+}
+
+/** Drips of different lengths one by one, from the back to the right. */
+function eachDrip(drip: DripPlan): ListItem[] {
+  const grams = drip.drips.map((one) => one.massG);
+  if (Math.max(...grams) - Math.min(...grams) < 0.1 || drip.count > 60) return [];
+  return drip.drips.map((one, i): ListItem => ({
+    label: `drip ${i + 1}`,
+    value: one.massG,
+    kind: 'fineMass',
+    note: null,
+  }));
+}
+
+/** Browning with a torch, when everything is piped and before anything that weeps. */
+export const torchSteps = ({ tier }: FinishContext): Step[] =>
+  tier.torched
+    ? [
+        step(`${tier.id}/torch`, 'Finish', 'Brown it with the torch', handsOn.torch, {
+          part: `${tier.id}/coat`,
+          lead: phrase('From a hand’s breadth away, always moving, until the ridges are brown.'),
+          checks: ['Cool again before anything is put on it'],
+          cautions: [
+            phrase(
+              'Open flame: hair tied back, nothing that burns within an arm’s length (card, ribbon, picks, kitchen paper), torch on a stand that cannot fall, and off before it is put down.',
+            ),
+          ],
+          timer: { label: 'Cool', minutes: 10, lookMin: null },
+        }),
+      ]
+    : [];
+
+/** Every piping job. */
+export const pipingSteps = (
+  piping: readonly PlannedPiping[],
+  build: Build,
+  kitchen: Kitchen,
+  spreadOf: (id: string) => Spread,
+): Step[] =>
+  piping
+    .filter((job) => job.massG > 0)
+    .map((job) =>
+      step(`piping/${job.id}`, 'Finish', `Pipe: ${job.name}`, pipingMin(job, kitchen), {
+        part: job.piped
+          ? `${job.piped.tierId}/piping/${build.piping.findIndex((p) => p.id === job.id)}`
+          : null,
+        lead: job.piped
+          ? phrase(
+              `From the bowl set aside for it: ${job.piped.form}, ${job.piped.nozzle} nozzle {wide} wide. Try the hand on a strip of {strip} first.`,
+              { wide: [job.piped.wideMm, 'thickness'], strip: [job.practiceMm, 'span'] },
+            )
+          : phrase('From the bowl set aside for it.'),
+        amounts: [
+          {
+            label: `${spreadOf(job.spread).name.toLowerCase()}${job.tint ? `, ${job.tint}` : ''}`,
+            value: job.massG,
+            kind: 'bowl',
+            figure: null,
+          },
+          ...(job.pieces > 0
+            ? [{ label: 'pieces', value: job.pieces, kind: 'count' as const, figure: null }]
+            : []),
+          ...(job.lineMm > 0
+            ? [{ label: 'in all', value: job.lineMm, kind: 'span' as const, figure: null }]
+            : []),
+        ],
+        checks: ['Spaced evenly before the first one is piped'],
+      }),
+    );
+
+/** Slabs that are made on a tray beforehand and broken. */
+export const traySteps = (tier: Tier, finish: FinishPlan): Step[] =>
+  finish.toppings.flatMap(({ topping, tray, count }) =>
+    tray && count > 0
+      ? [
+          step(`${topping.id}/tray`, 'Bowls', `On a tray: ${topping.name}`, handsOn.tray, {
+            part: `${tier.id}/topping/${tier.toppings.indexOf(topping)}`,
+            lead: phrase(
+              'Spread {thick} thick on lined paper about {side} square, and broken when it has set: {whole} in {count} whole pieces, {crushed} crushed.',
+              {
+                thick: [topping.tray!.thickMm, 'fine'],
+                side: [tray.sideMm, 'size'],
+                whole: [tray.wholeG, 'small'],
+                crushed: [tray.crushedG, 'small'],
+                count: [count, 'count'],
+              },
+            ),
+            amounts: [{ label: topping.name, value: tray.massG, kind: 'bowl', figure: null }],
+            checks: ['Set right through before it is broken'],
+            cautions: [
+              phrase(
+                'Hot sugar burns deep: long sleeves, deep pan, a bowl of cold water within reach, nobody small in the kitchen.',
+              ),
+            ],
+          }),
+        ]
+      : [],
+  );
+
+function toppingStep(tier: Tier, plan: ToppingPlan, i: number): Step {
+  const { topping, count, massG } = plan;
+  const isCounted = topping.kind === 'pieces';
+  return step(
+    `${topping.id}/put`,
+    topping.last ? 'Serve' : 'Finish',
+    topping.last ? `At the last moment: ${topping.name}` : `Put on: ${topping.name}`,
+    Math.max(1, (handsOn.topping * Math.max(1, count)) / 12),
+    {
+      part: `${tier.id}/topping/${i}`,
+      lead: phrase(howPlaced(topping)),
+      amounts: [
+        ...(isCounted
+          ? [{ label: topping.name, value: count, kind: 'count' as const, figure: null }]
+          : []),
+        {
+          label: isCounted ? 'in all' : topping.name,
+          value: massG,
+          kind: 'small' as const,
+          figure: null,
+        },
+      ],
+      checks: [
+        'Even from where the guests stand',
+        ...(topping.pick !== 'none' ? [`Every ${topping.pick} counted in`] : []),
+        ...(plan.sinks ? ['Seated so that it does not sink'] : []),
+      ],
+      cautions:
+        topping.allergens.length > 0
+          ? [phrase(`${topping.name} hold ${topping.allergens.join(', ')}.`)]
+          : [],
+      record:
+        topping.pick === 'none'
+          ? null
+          : {
+              kind: 'count',
+              label: `${topping.pick} of ${topping.name}, put in`,
+              planned: count,
+              show: 'count',
+            },
+    },
+  );
+}
+
+function howPlaced(topping: Topping): string {
+  if (topping.kind === 'heap') return 'Heaped in the middle.';
+  if (topping.kind === 'wreath') return 'In a roll along the rim.';
+  if (topping.kind === 'drizzle') return 'From a spoon or a bag, in one go, moving from the wrist.';
+  const ways: Record<Topping['arrangement'], string> = {
+    round: 'Evenly round, the first at the back.',
+    clusters: `In clusters of ${topping.clusterOf}, evenly round.`,
+    crescent: 'Along part of the rim, the largest in its middle.',
+    scattered: 'Strewn, each clear of the next.',
+    free: 'Where the drawing from above shows them.',
+  };
+  return ways[topping.arrangement];
+}
+
+/** Toppings of a tier: those that keep now, those that do not at the last moment. */
+export const toppingSteps = ({ tier, plan }: FinishContext, last: boolean): Step[] =>
+  plan.finish.toppings
+    .map((one, i) => ({ one, i }))
+    .filter(({ one }) => one.topping.last === last && one.count > 0)
+    .map(({ one, i }) => toppingStep(tier, one, i));

@@ -1,0 +1,211 @@
+import type { Build } from '../build/types.ts';
+import type { Lines } from '../carve/result.ts';
+import { insetOf } from '../carve/stock.ts';
+import { grownLines } from '../section/carved-parts.ts';
+import type { Pantry, Tone } from '../pantry/types.ts';
+import { coarse, grow, widthMm, type Point } from '../outline/outline.ts';
+import { placesAlong } from '../piping/shapes.ts';
+import type { ShapePlan } from '../plan-types.ts';
+import { toneOfPoured } from '../section/finish-parts.ts';
+import { valueOf } from '../working/staged.ts';
+
+/** One shape of the cake as it is seen from the front; x from its axis, y up from the board, mm. */
+export interface ElevationShape {
+  id: string;
+  kind: 'board' | 'side' | 'veil' | 'band' | 'flood' | 'drip' | 'piping' | 'topping';
+  tierId: string | null;
+  label: string;
+  tone: Tone | 'board';
+  /** Which drip along the rim it is. */
+  drip?: number;
+  /** Closed lines of what is no rectangle; the box is round them. */
+  lines?: Lines;
+  x0: number;
+  x1: number;
+  y0: number;
+  y1: number;
+}
+
+export interface Elevation {
+  shapes: ElevationShape[];
+  halfWidthMm: number;
+  heightMm: number;
+  boardMm: number;
+}
+
+/** A place on an outline with how much of what hangs there faces the front: 1 in front, 0 at the edge. */
+interface Facing extends Point {
+  i: number;
+  facing: number;
+}
+
+/** Places that are seen from the front, from the outside inwards: the middle is drawn last. */
+function seenFrom(places: readonly Point[]): Facing[] {
+  const count = places.length;
+  return places
+    .map((place, i): Facing => {
+      const next = places[(i + 1) % count]!;
+      const before = places[(i + count - 1) % count]!;
+      const along = Math.hypot(next.x - before.x, next.y - before.y);
+      // the round runs to the right along the front
+      const facing =
+        count < 3 ? (place.y <= 0 ? 1 : 0) : (next.x - before.x) / Math.max(1e-9, along);
+      return { ...place, i, facing };
+    })
+    .filter(({ facing }) => facing > 0.05)
+    .sort((a, b) => a.facing - b.facing);
+}
+
+/** Behind first. */
+const fromBehind = <T extends { y: number }>(some: readonly T[]): T[] =>
+  [...some].sort((a, b) => b.y - a.y);
+
+/**
+ * The cake as it is seen from the front, true to scale: sides in their colours, drips at the lengths
+ * the flow gives them, borders and toppings where they sit. Pure; drawn from a plan.
+ */
+export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): Elevation {
+  const shapes: ElevationShape[] = [];
+  const boardMm = plan.board?.thicknessMm ?? 0;
+  let half = 0;
+  const add = (
+    tierId: string | null,
+    id: string,
+    kind: ElevationShape['kind'],
+    label: string,
+    tone: ElevationShape['tone'],
+    [x0, x1]: [number, number],
+    [y0, y1]: [number, number],
+  ): void => {
+    shapes.push({ id: tierId ? `${tierId}/${id}` : id, kind, tierId, label, tone, x0, x1, y0, y1 });
+    half = Math.max(half, x1, -x0);
+  };
+  if (plan.board) {
+    const wide = widthMm(plan.board.outline) / 2;
+    add(null, 'board', 'board', plan.board.name, 'board', [-wide, wide], [-boardMm, 0]);
+  }
+  const toneOfSpread = (id: string): Tone =>
+    pantry.spreads.find((row) => row.id === id)?.tone ?? 'ivory';
+  plan.tiers.forEach((tierPlan, t) => {
+    const tier = build.tiers[t]!;
+    const from = plan.section.tiers[t]!.fromMm;
+    const to = plan.section.tiers[t]!.toMm;
+    const high = to - from;
+    const wide = widthMm(tierPlan.finished) / 2;
+    const coat = tier.fondant ? 'ivory' : toneOfSpread(tier.coat.spreadId);
+    const { finish } = tierPlan;
+    const drip = valueOf(finish.drip);
+    const pour = valueOf(finish.pour);
+    add(tier.id, 'coat', 'side', tier.name, coat, [-wide, wide], [from, to]);
+    const result = tierPlan.carve?.result;
+    if (result && tierPlan.carve) {
+      const outer = grownLines(result.front, insetOf(tierPlan.carve.question.cover));
+      shapes.at(-1)!.lines = outer.map((line) =>
+        line.map(([x, y]): [number, number] => [x, from + y]),
+      );
+    }
+    if (pour)
+      add(
+        tier.id,
+        'pour',
+        'veil',
+        'poured veil',
+        toneOfPoured(pour.row, pantry.foods),
+        [-wide - pour.veilMm, wide + pour.veilMm],
+        [from, to + Math.min(3, 2 * pour.veilMm)],
+      );
+    const flood = drip ? (tier.drip?.floodMm ?? 0) : 0;
+    if (drip) {
+      const tone = toneOfPoured(drip.row, pantry.foods);
+      add(tier.id, 'flood', 'flood', 'rim', tone, [-wide, wide], [to - 2, to + Math.max(1, flood)]);
+      for (const { i, x, facing } of seenFrom(placesAlong(tierPlan.finished, drip.count))) {
+        const w = (drip.spec.widthMm / 2) * facing;
+        const { lengthMm } = drip.drips[i]!;
+        add(
+          tier.id,
+          `drip/${i}`,
+          'drip',
+          `drip ${i + 1}`,
+          tone,
+          [x - w, x + w],
+          [to - lengthMm, to],
+        );
+        shapes.at(-1)!.drip = i;
+      }
+    }
+    addPiped(plan, build, tier.id, from, high, add, toneOfSpread);
+    const foot = to + flood;
+    finish.toppings.forEach(({ topping, places }, i) => {
+      const r = topping.acrossMm / 2;
+      const put = (id: string, x: number): void =>
+        add(
+          tier.id,
+          `topping/${i}/${id}`,
+          'topping',
+          topping.name,
+          topping.tone,
+          [x - r, x + r],
+          [foot, foot + topping.highMm],
+        );
+      if (topping.kind === 'heap') put('heap', 0);
+      const ring =
+        topping.kind === 'wreath' ? grow(coarse(tierPlan.finished), -(topping.insetMm + r)) : null;
+      if (ring)
+        add(
+          tier.id,
+          `topping/${i}/wreath`,
+          'topping',
+          topping.name,
+          topping.tone,
+          [-widthMm(ring) / 2 - r, widthMm(ring) / 2 + r],
+          [foot, foot + topping.highMm],
+        );
+      for (const [k, place] of fromBehind(places).entries()) put(String(k), place.x);
+    });
+  });
+  return {
+    shapes,
+    halfWidthMm: half,
+    heightMm: Math.max(...shapes.map((shape) => shape.y1)),
+    boardMm,
+  };
+}
+
+type Add = (
+  tierId: string,
+  id: string,
+  kind: 'piping',
+  label: string,
+  tone: Tone,
+  x: [number, number],
+  y: [number, number],
+) => void;
+
+function addPiped(
+  plan: ShapePlan,
+  build: Build,
+  tierId: string,
+  from: number,
+  high: number,
+  add: Add,
+  toneOfSpread: (id: string) => Tone,
+): void {
+  plan.piping.forEach((job, i) => {
+    if (job.piped?.tierId !== tierId) return;
+    const tone = toneOfSpread(job.spread);
+    const onTop = job.piped.where === 'on top' || job.piped.where === 'top edge';
+    const marks = onTop ? fromBehind(job.marks) : seenFrom(job.marks).map((m) => job.marks[m.i]!);
+    marks.forEach((mark, k) => {
+      const y = from + Math.min(mark.upMm, high);
+      add(
+        tierId,
+        `piping/${build.piping.findIndex((each) => each.id === job.id)}/${k}`,
+        'piping',
+        plan.piping[i]!.name,
+        tone,
+        [mark.x - job.acrossMm / 2, mark.x + job.acrossMm / 2],
+        [y, y + job.highMm],
+      );
+    });
+  });
+}

@@ -7,6 +7,8 @@ export default mergeConfig(
     test: {
       name: 'app',
       environment: 'happy-dom',
+      // a machine can be slow
+      testTimeout: 120_000,
       setupFiles: ['./test/setup.ts'],
       server: { deps: { inline: ['vuetify'] } },
     },

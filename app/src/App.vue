@@ -2,6 +2,7 @@
 import { usePreferredDark } from '@vueuse/core';
 import { computed, onMounted, ref, watchEffect } from 'vue';
 import HatchDefs from './section/HatchDefs.vue';
+import { useCarvings } from './stores/carvings.ts';
 import { usePantry } from './stores/pantry.ts';
 import { useSettings } from './stores/settings.ts';
 import { useShelf } from './stores/shelf.ts';
@@ -9,6 +10,7 @@ import { useShelf } from './stores/shelf.ts';
 const settings = useSettings();
 const pantry = usePantry();
 const shelf = useShelf();
+const carvings = useCarvings();
 const ready = ref(false);
 const problem = ref('');
 const prefersDark = usePreferredDark();
@@ -24,6 +26,7 @@ onMounted(async () => {
   try {
     await Promise.all([settings.load(), pantry.load()]);
     await shelf.seedDemo();
+    void carvings.load();
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);
   }

@@ -6,7 +6,7 @@ export const router = createRouter({
   routes: [
     { path: '/', name: 'shelf', component: ShelfView },
     {
-      path: '/build/:id/:stage(brief|stack|bake|coat)',
+      path: '/build/:id/:stage(brief|stack|bake|carve|coat|finish|support|day)',
       name: 'build',
       component: () => import('./views/BuildView.vue'),
       props: true,

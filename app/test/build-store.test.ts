@@ -2,14 +2,14 @@ import { newBuild, setLayerCount } from '@pyrgotect/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { setThickness, setTierHeight, thicknessOfPart, walkable } from '../src/parts/part-edits.ts';
-import { saveBuild } from '../src/storage/builds.ts';
+import { mergesNothing, saveBuild } from '../src/storage/builds.ts';
 import { database } from '../src/storage/database.ts';
 import { useBuild } from '../src/stores/build.ts';
 
 beforeEach(async () => {
   setActivePinia(createPinia());
   await Promise.all([database.builds.clear(), database.shelf.clear(), database.revisions.clear()]);
-  await saveBuild(newBuild('cake', 'Cake', '2027-05-03T09:30:00Z'), 0, [], 'New');
+  await saveBuild(newBuild('cake', 'Cake', '2027-05-03T09:30:00Z'), 0, mergesNothing, 'New');
 });
 const opened = async () => {
   const store = useBuild();

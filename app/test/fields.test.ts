@@ -54,7 +54,14 @@ describe('a quantity field', () => {
 });
 
 describe('the drawing', () => {
-  const section = { parts: [], tiers: [], halfWidthMm: 150, heightMm: 120, boardMm: 12 };
+  const section = {
+    parts: [],
+    tiers: [],
+    halfWidthMm: 150,
+    heightMm: 120,
+    topMm: 120,
+    boardMm: 12,
+  };
   it('is true to scale and inside its pane', () => {
     const scale = fitSection(section, 512, 640);
     expect(scale.axisPx - 150 * scale.pxPerMm).toBeGreaterThanOrEqual(0);

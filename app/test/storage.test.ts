@@ -3,11 +3,13 @@ import { create, type Patches } from 'mutative';
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
   keptRevisions,
+  mergesNothing,
   removeBuild,
   restoreBuild,
   revisionsOf,
   saveBuild,
 } from '../src/storage/builds.ts';
+import { mergeEdits } from '../src/storage/merge-edits.ts';
 import { Database } from '../src/storage/database.ts';
 
 let db: Database;
@@ -24,7 +26,7 @@ const stored = async (): Promise<Build> => (await db.builds.get('cake'))!.build;
 
 describe('saving a build', () => {
   it('writes build, shelf entry and revision together', async () => {
-    const result = await saveBuild(fresh(), 0, [], 'New', db);
+    const result = await saveBuild(fresh(), 0, mergesNothing, 'New', db);
     expect(result.kind).toBe('saved');
     expect((await db.shelf.get('cake'))?.name).toBe('Cake');
     expect((await revisionsOf('cake', db)).map((r) => r.label)).toEqual(['New']);
@@ -32,11 +34,11 @@ describe('saving a build', () => {
 
   it('keeps the last fifty revisions', async () => {
     let build = fresh();
-    await saveBuild(build, 0, [], 'New', db);
+    await saveBuild(build, 0, mergesNothing, 'New', db);
     for (let i = 1; i <= keptRevisions + 10; i++) {
       const [next, patches] = edited(build, (d) => void (d.name = `Cake ${i}`));
       build = next;
-      await saveBuild(build, i, [patches], `Edit ${i}`, db);
+      await saveBuild(build, i, (onto) => mergeEdits(onto, [patches]), `Edit ${i}`, db);
     }
     const revisions = await revisionsOf('cake', db);
     expect(revisions).toHaveLength(keptRevisions);
@@ -44,40 +46,42 @@ describe('saving a build', () => {
   });
 
   it('puts an edit on top of what another window saved meanwhile', async () => {
-    await saveBuild(fresh(), 0, [], 'New', db);
+    await saveBuild(fresh(), 0, mergesNothing, 'New', db);
     const [mine, myPatches] = edited(fresh(), (d) => setLayerHeight(d.tiers[0]!, 0, 31));
     const [theirs, theirPatches] = edited(fresh(), (d) => setGapHeight(d.tiers[0]!, 1, 9));
-    await saveBuild(theirs, 1, [theirPatches], 'Theirs', db);
-    const result = await saveBuild(mine, 1, [myPatches], 'Mine', db);
+    await saveBuild(theirs, 1, (onto) => mergeEdits(onto, [theirPatches]), 'Theirs', db);
+    const result = await saveBuild(mine, 1, (onto) => mergeEdits(onto, [myPatches]), 'Mine', db);
     expect(result).toMatchObject({ kind: 'saved', rebased: true });
     expect((await stored()).tiers[0]!.layers[0]!.heightMm).toBe(31);
     expect((await stored()).tiers[0]!.gaps[1]!.heightMm).toBe(9);
   });
 
   it('writes nothing when the edit no longer fits, and says so', async () => {
-    await saveBuild(fresh(), 0, [], 'New', db);
+    await saveBuild(fresh(), 0, mergesNothing, 'New', db);
     const [theirs, theirPatches] = edited(fresh(), (d) => {
       d.tiers[0]!.layers.length = 1;
       d.tiers[0]!.gaps.length = 0;
     });
-    await saveBuild(theirs, 1, [theirPatches], 'Theirs', db);
+    await saveBuild(theirs, 1, (onto) => mergeEdits(onto, [theirPatches]), 'Theirs', db);
     const [mine, myPatches] = edited(fresh(), (d) => setGapHeight(d.tiers[0]!, 2, 9));
-    const result = await saveBuild(mine, 1, [myPatches], 'Mine', db);
+    const result = await saveBuild(mine, 1, (onto) => mergeEdits(onto, [myPatches]), 'Mine', db);
     expect(result.kind).toBe('conflict');
     expect((await stored()).tiers[0]!.layers).toHaveLength(1);
     expect((await revisionsOf('cake', db))[0]!.label).toBe('Theirs');
   });
 
   it('does not bring back a build that was removed', async () => {
-    await saveBuild(fresh(), 0, [], 'New', db);
+    await saveBuild(fresh(), 0, mergesNothing, 'New', db);
     await removeBuild('cake', db);
     const [next, patches] = edited(fresh(), (d) => void (d.name = 'Ghost'));
-    expect((await saveBuild(next, 1, [patches], 'Edit', db)).kind).toBe('gone');
+    expect((await saveBuild(next, 1, (onto) => mergeEdits(onto, [patches]), 'Edit', db)).kind).toBe(
+      'gone',
+    );
     expect(await db.builds.count()).toBe(0);
   });
 
   it('restores a removed build with its revisions', async () => {
-    await saveBuild(fresh(), 0, [], 'New', db);
+    await saveBuild(fresh(), 0, mergesNothing, 'New', db);
     const removed = await removeBuild('cake', db);
     expect(await db.shelf.count()).toBe(0);
     await restoreBuild(removed!, db);

@@ -5,7 +5,13 @@ import { clock } from '../parts/when.ts';
 import type { BenchHand } from './useBench.ts';
 
 /** The foot of the bench: timers, back, note what happened, next. */
-const props = defineProps<{ step: Step | null; allDone: boolean; bench: BenchHand }>();
+const props = defineProps<{
+  step: Step | null;
+  allDone: boolean;
+  /** Counts of what is not food that are not closed. */
+  openCounts: number;
+  bench: BenchHand;
+}>();
 const emit = defineEmits<{ notes: [] }>();
 const notesHere = computed(
   () => props.bench.bench.value.notes.filter((n) => n.stepKey === props.step?.key).length,
@@ -65,7 +71,13 @@ const notesHere = computed(
       :disabled="!step || allDone"
       @click="bench.finish()"
     >
-      {{ allDone ? 'All done' : 'Done, next step' }}
+      {{
+        !allDone
+          ? 'Done, next step'
+          : openCounts > 0
+            ? `${openCounts} ${openCounts === 1 ? 'count' : 'counts'} open`
+            : 'All done'
+      }}
     </button>
   </footer>
 </template>

@@ -19,6 +19,7 @@ const showKind: Record<NoteKind, Kind> = {
   height: 'thickness',
   minutes: 'minutes',
   words: 'count',
+  count: 'count',
 };
 const record = computed(() => props.step.record);
 const notes = computed(() =>

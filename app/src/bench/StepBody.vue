@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { say, show, type Build, type Plan, type Step } from '@pyrgotect/core';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
+import CountStep from './CountStep.vue';
 import { useWorking } from '../figures/working.ts';
 import LeftAdvice from '../sheets/coat/LeftAdvice.vue';
 import LevelPanel from '../sheets/stack/LevelPanel.vue';
 import { useSettings } from '../stores/settings.ts';
 import { checkKey, type BenchHand } from './useBench.ts';
+
+const TestDrips = defineAsyncComponent(() => import('../sheets/finish/TestDrips.vue'));
 
 /** One step, large: what, how much, the checks by eye, the cautions. */
 const props = defineProps<{
@@ -22,6 +25,13 @@ const shown = (value: number, kind: Parameters<typeof show>[1]) =>
   show(value, kind, settings.system);
 /** What was weighed as left in the bowl at this step, and the tier it still has to coat. */
 const leftTier = computed(() => props.build.tiers.find((t) => t.id === props.step.leftFor));
+/** The drips that a test drip at this step is about. */
+const drip = computed(() => {
+  if (props.step.dripOf === null) return null;
+  const staged = props.plan.tiers.find((t) => t.tierId === props.step.dripOf)?.finish.drip;
+  const asked = props.build.tiers.find((t) => t.id === props.step.dripOf)?.drip;
+  return { plan: staged?.ok ? staged.value : null, asked };
+});
 const leftG = computed(
   () =>
     props.bench.bench.value.notes.findLast(
@@ -76,6 +86,18 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     :left-g="leftG"
     crumbed
   />
+  <TestDrips
+    v-if="drip?.plan && drip.asked"
+    class="at-bench"
+    :drip="drip.plan"
+    :asked="drip.asked"
+  />
+  <CountStep
+    v-if="step.record?.kind === 'count'"
+    :build="build"
+    :step-key="step.key"
+    :record="step.record"
+  />
   <LevelPanel v-if="step.rimsOf !== null" :build="build" :plan="plan" big />
 
   <div v-if="step.timer && !running" class="timer">
@@ -116,6 +138,14 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
 </template>
 
 <style scoped>
+.at-bench :deep(.sentence) {
+  font-size: 21px;
+  line-height: 2.2;
+}
+.at-bench :deep(.key) {
+  font-size: 18px;
+  padding: 8px 14px;
+}
 .where {
   display: flex;
   gap: 14px;

@@ -1,4 +1,5 @@
 import type { Section, Step } from '@pyrgotect/core';
+import { chosenBy } from '../parts/part-edits.ts';
 
 /** The step at which a part of the section is put there. */
 function placedAt(partId: string, kind: string): string | null {
@@ -22,6 +23,11 @@ function placedAt(partId: string, kind: string): string | null {
       return `${tierId}/coat`;
     case 'fondant':
       return `${tierId}/fondant`;
+    case 'veil':
+      return `${tierId}/pour`;
+    case 'drip':
+    case 'flood':
+      return `${tierId}/${kind}`;
     default:
       return null;
   }
@@ -33,8 +39,14 @@ export function notYetThere(section: Section, steps: readonly Step[], now: numbe
   const ghosts = new Set<string>();
   for (const part of section.parts) {
     const key = placedAt(part.id, part.kind);
-    const at = key === null ? -1 : (order.get(key) ?? -1);
-    if (at >= now && key !== null && at >= 0) ghosts.add(part.id);
+    // what is piped or put on has the last step that is about it: a slab is made on its tray before
+    const isPutOn = part.kind === 'piping' || part.kind === 'topping';
+    const at = isPutOn
+      ? steps.findLastIndex((step) => step.part === chosenBy(part.id))
+      : key === null
+        ? -1
+        : (order.get(key) ?? -1);
+    if (at >= now && at >= 0) ghosts.add(part.id);
   }
   return ghosts;
 }

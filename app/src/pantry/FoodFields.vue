@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { allergens, traits, type Food, type Trait } from '@pyrgotect/core';
+import { allergens, traits, type CocoaParts, type Food, type Trait } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
+import QuantityField from '../figures/QuantityField.vue';
 import { usePantry } from '../stores/pantry.ts';
 import AllergenPick from './AllergenPick.vue';
 
@@ -27,6 +28,18 @@ function setTrait(trait: Trait): void {
   food.value.traits = food.value.traits.includes(trait)
     ? food.value.traits.filter((other) => other !== trait)
     : [...food.value.traits, trait];
+}
+const cocoaParts: { key: keyof CocoaParts; text: string }[] = [
+  { key: 'butter', text: 'cocoa butter' },
+  { key: 'nonFat', text: 'dry cocoa' },
+  { key: 'milkSolids', text: 'dry milk without its fat' },
+  { key: 'milkFat', text: 'milk fat' },
+  { key: 'otherFat', text: 'other fat, of a compound' },
+];
+function setChocolate(): void {
+  food.value.cocoa = food.value.cocoa
+    ? null
+    : { butter: 0.34, nonFat: 0.2, milkSolids: 0, milkFat: 0, otherFat: 0 };
 }
 const names = (event: Event): string[] =>
   (event.target as HTMLInputElement).value
@@ -71,6 +84,23 @@ const names = (event: Event): string[] =>
         @update:model-value="(id) => (food.boughtAs = id || null)"
       />
     </div>
+    <label class="line">
+      <span>is a chocolate, or a compound</span>
+      <input type="checkbox" :checked="food.cocoa !== null" @change="setChocolate" />
+    </label>
+    <template v-if="food.cocoa">
+      <div v-for="part in cocoaParts" :key="part.key" class="line">
+        <span>{{ part.text }}</span>
+        <QuantityField
+          :model-value="food.cocoa[part.key]"
+          kind="share"
+          :label="part.text"
+          :min="0"
+          :max="1"
+          @update:model-value="(n) => n !== null && (food.cocoa![part.key] = n)"
+        />
+      </div>
+    </template>
     <label class="line">
       <span>also called, with commas between</span>
       <input

@@ -8,6 +8,7 @@ import {
   tinForms,
   tones,
   type Food,
+  type Ganache,
   type Outline,
   type PantryTable,
   type Recipe,
@@ -22,6 +23,7 @@ import { usePantry, type RowOf } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 import { columns } from './columns.ts';
 import FoodFields from './FoodFields.vue';
+import GanacheFields from './GanacheFields.vue';
 import RecipeFields from './RecipeFields.vue';
 
 type Row = RowOf<PantryTable>;
@@ -50,9 +52,23 @@ const tinWords: Record<(typeof tinForms)[number], string> = {
 };
 const tinFormChoices = tinForms.map((value) => ({ value: value, text: tinWords[value] }));
 const otherFormChoices = otherForms.map((value) => ({ value: value, text: value }));
+const dowelFormChoices = [
+  { value: 'solid', text: 'solid' },
+  { value: 'tube', text: 'a tube or straw' },
+];
+const formChoices = computed(() =>
+  props.table === 'tins'
+    ? tinFormChoices
+    : props.table === 'dowels'
+      ? dowelFormChoices
+      : otherFormChoices,
+);
 const toneChoices = tones.map((tone) => ({ value: tone, text: tone }));
 
 const food = computed(() => (props.table === 'foods' ? (draft.value as unknown as Food) : null));
+const ganache = computed(() =>
+  props.table === 'ganaches' ? (draft.value as unknown as Ganache) : null,
+);
 const keepingChoices = keepingClasses.map((value) => ({ value, text: value }));
 const set = (key: string, value: unknown): void => {
   draft.value[key] = value;
@@ -99,12 +115,12 @@ async function save(): Promise<void> {
       <p v-if="outline" class="sentence">
         <OutlineFields :outline="outline" subject="It" @change="(o) => set('outline', o)" />
       </p>
-      <p v-if="table === 'tins' || table === 'others'" class="sentence">
+      <p v-if="['tins', 'others', 'dowels'].includes(table)" class="sentence">
         It is
         <ChoiceField
           :model-value="draft.form as string"
           label="Form"
-          :options="table === 'tins' ? tinFormChoices : otherFormChoices"
+          :options="formChoices"
           @update:model-value="(form) => set('form', form)"
         />.
         <template v-if="table === 'others'">
@@ -211,6 +227,7 @@ async function save(): Promise<void> {
       </div>
       <RecipeFields v-if="recipe" :recipe="recipe" @replace="(to) => Object.assign(draft, to)" />
       <FoodFields v-if="food" :food="food" />
+      <GanacheFields v-if="ganache" :ganache="ganache" />
       <template v-if="table === 'spreads'">
         <h2>Measured in your kitchen</h2>
         <p class="sentence">

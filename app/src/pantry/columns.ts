@@ -210,6 +210,72 @@ export const columns: Record<PantryTable, Column[]> = {
     { key: 'sugarShare', label: 'sugar', kind: 'share', range: at.partShare },
     { key: 'saltShare', label: 'salt', kind: 'share', range: at.partShare, onlyForm: true },
   ],
+  ganaches: [
+    {
+      key: 'ratio',
+      label: 'chocolate to one of cream',
+      kind: 'factor',
+      range: at.ganacheRatio,
+      hint: 'by weight; nothing for what holds no cream',
+    },
+    {
+      key: 'butterShare',
+      label: 'butter',
+      kind: 'share',
+      range: at.partShare,
+      hint: 'of the chocolate’s weight',
+    },
+    {
+      key: 'syrupShare',
+      label: 'syrup',
+      kind: 'share',
+      range: at.partShare,
+      hint: 'of the chocolate’s weight',
+    },
+    {
+      key: 'sugarShare',
+      label: 'sugar',
+      kind: 'share',
+      range: at.partShare,
+      hint: 'dry, of the chocolate’s weight',
+    },
+  ],
+  dowels: [
+    { key: 'outerMm', label: 'across', kind: 'fine', range: at.dowelMm },
+    {
+      key: 'wallMm',
+      label: 'wall',
+      kind: 'fine',
+      range: at.wallMm,
+      nullable: true,
+      hint: 'of a tube; empty for a solid one',
+    },
+    { key: 'lengthMm', label: 'long', kind: 'span', range: at.stickMm, hint: 'as bought' },
+    {
+      key: 'modulusGPa',
+      label: 'stiffness, GPa',
+      kind: 'factor',
+      range: at.modulusGPa,
+      onlyForm: true,
+    },
+    {
+      key: 'strengthMPa',
+      label: 'crushes at, MPa',
+      kind: 'factor',
+      range: at.strengthMPa,
+      onlyForm: true,
+    },
+    {
+      key: 'dampShare',
+      label: 'left when damp',
+      kind: 'share',
+      range: at.dampShare,
+      hint: 'of its strength, after a day in the cake',
+    },
+    { key: 'packCount', label: 'in a pack', kind: 'count', range: at.packCount },
+    { key: 'price', label: 'a pack costs', kind: 'money', range: at.price, nullable: true },
+    { key: 'owned', label: 'owned', kind: 'count', range: at.sticks, inTable: true },
+  ],
 };
 
 export const tableTitles: Record<PantryTable, string> = {
@@ -220,6 +286,8 @@ export const tableTitles: Record<PantryTable, string> = {
   others: 'Other layers',
   recipes: 'Recipes',
   foods: 'Ingredients',
+  ganaches: 'Ganaches and drips',
+  dowels: 'Rods and straws',
 };
 
 export const kitchenColumns: Column[] = [

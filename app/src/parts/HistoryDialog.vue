@@ -6,12 +6,14 @@ import SectionThumb from '../section/SectionThumb.vue';
 import { revisionsOf } from '../storage/builds.ts';
 import type { Revision } from '../storage/database.ts';
 import { useBuild } from '../stores/build.ts';
+import { useCarvings } from '../stores/carvings.ts';
 import { usePantry } from '../stores/pantry.ts';
 
 const props = defineProps<{ buildId: string }>();
 const emit = defineEmits<{ close: [] }>();
 const store = useBuild();
 const pantry = usePantry();
+const carvings = useCarvings();
 const revisions = shallowRef<Revision[]>([]);
 const chosen = ref<Revision | null>(null);
 
@@ -21,7 +23,9 @@ onMounted(async () => {
   chosen.value = revisions.value[1] ?? revisions.value[0] ?? null;
 });
 const section = computed(() =>
-  chosen.value ? planBuild(chosen.value.build, pantry.pantry).section : null,
+  chosen.value
+    ? planBuild(chosen.value.build, pantry.pantry, true, carvings.answerTo).section
+    : null,
 );
 function restore(): void {
   const from = chosen.value?.build;

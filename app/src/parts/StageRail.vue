@@ -24,7 +24,7 @@ const alerts = computed(() => {
       @click="emit('go', name)"
     >
       {{ stageTitles[name] }}
-      <small :class="{ alert: alerts[name] }">{{ alerts[name] ? '▲ ' : '' }}{{ i + 1 }}</small>
+      <small :class="{ alert: alerts[name] }">{{ alerts[name] ? '▲' : '' }}{{ i + 1 }}</small>
     </button>
     <button type="button" @click="emit('bench')">Bench <small>b</small></button>
   </nav>
@@ -38,7 +38,7 @@ const alerts = computed(() => {
 }
 button {
   height: 62px;
-  padding: 0 10px 0 18px;
+  padding: 0 7px 0 15px;
   position: relative;
   color: var(--soft);
   font: 600 15px var(--heading);

@@ -14,7 +14,7 @@ export interface KeyActions {
 
 /** Every key of a build, for the sheet that lists them. */
 export const keyList: [keys: string, what: string][] = [
-  ['1 to 4', 'open Brief, Stack, Bake, Coat'],
+  ['1 to 8', 'open Brief, Stack, Bake, Carve, Coat, Finish, Support, Day'],
   ['[ and ]', 'walk down and up the tower'],
   ['+ and −', 'thicken or thin the chosen part by one step'],
   ['Shift with + or −', 'all layers, or all fillings, alike'],

@@ -17,24 +17,64 @@ import { usePantry } from '../stores/pantry.ts';
 export interface PartName {
   tierId: string;
   kind:
-    'layer' | 'gap' | 'fondant' | 'coat' | 'crumb' | 'dab' | 'centre' | 'hole' | 'cake' | 'tier';
+    | 'layer'
+    | 'gap'
+    | 'fondant'
+    | 'coat'
+    | 'crumb'
+    | 'dab'
+    | 'centre'
+    | 'cut'
+    | 'hole'
+    | 'cake'
+    | 'pour'
+    | 'drip'
+    | 'flood'
+    | 'piping'
+    | 'topping'
+    | 'card'
+    | 'deck'
+    | 'dowels'
+    | 'tier';
   index: number;
 }
 
 /** "tier-1/gap/2" as what it names. Null for the board. */
 export function partName(id: string): PartName | null {
   const [tierId, kind, index] = id.split('/');
-  if (!tierId || tierId === 'board') return null;
+  if (!tierId || tierId === 'board' || tierId === 'rod') return null;
   return { tierId, kind: (kind ?? 'tier') as PartName['kind'], index: Number(index ?? 0) };
 }
 
-const unchosen: SectionPart['kind'][] = ['band', 'dam', 'dab', 'crown', 'inset', 'hole'];
+/** The part that is chosen where a piece of it is touched: drips and borders are one each. */
+export const chosenBy = (id: string): string =>
+  id
+    .replace(/\/band\/.*$/, '/coat')
+    .replace(/\/(dam-.*|crown|inset)$/, '')
+    .replace(/\/drip\/.*$/, '/drip')
+    .replace(/\/deck\/\d+\/dowels.*$/, '/dowels')
+    .replace(/\/dowels\/.*$/, '/dowels')
+    .replace(/(\/(?:piping|topping)\/\d+)\/.*$/, '$1');
+
+const unchosen: SectionPart['kind'][] = [
+  'band',
+  'dam',
+  'dab',
+  'crown',
+  'inset',
+  'hole',
+  'card',
+  'dowel',
+  'post',
+  'rod',
+];
 /** The parts a person can choose, from the board up. */
 export const walkable = (plan: Plan): string[] =>
   [...plan.section.parts]
     .filter((part) => !unchosen.includes(part.kind))
     .sort((a, b) => a.y0 + a.y1 - (b.y0 + b.y1))
-    .map((part) => part.id);
+    .map((part) => chosenBy(part.id))
+    .filter((id, i, all) => all.indexOf(id) === i);
 
 /** Thickness of a layer or gap, mm; null for parts whose thickness is set elsewhere. */
 export function thicknessOfPart(build: Build, id: string): number | null {
@@ -85,6 +125,7 @@ export function setTierHeight(tierId: string, heightMm: number, nowMm: number): 
 }
 
 export function labelOf(id: string): string {
+  if (id === 'rod') return 'Rod';
   const name = partName(id);
   if (!name) return 'Board';
   switch (name.kind) {
@@ -102,16 +143,39 @@ export function labelOf(id: string): string {
       return 'Dab';
     case 'centre':
       return 'Hidden centre';
+    case 'cut':
+      return 'Cut';
     case 'cake':
       return 'Baked cakes';
+    case 'pour':
+      return 'Poured veil';
+    case 'drip':
+      return 'Drips';
+    case 'flood':
+      return 'Flood on top';
+    case 'piping':
+      return 'Piping';
+    case 'topping':
+      return 'Topping';
+    case 'card':
+      return 'Board under the tier';
+    case 'deck':
+      return 'Board half-way up';
+    case 'dowels':
+      return 'Dowels';
     default:
       return 'Tier';
   }
 }
 
 /** The sheet a part belongs to. */
-export function stageOf(id: string): 'stack' | 'coat' {
+const finishKinds: PartName['kind'][] = ['pour', 'drip', 'flood', 'piping', 'topping'];
+const supportKinds: PartName['kind'][] = ['card', 'deck', 'dowels'];
+export function stageOf(id: string): 'stack' | 'carve' | 'coat' | 'finish' | 'support' {
   const name = partName(id);
+  if (id === 'rod' || (name && supportKinds.includes(name.kind))) return 'support';
+  if (name?.kind === 'cut') return 'carve';
+  if (name && finishKinds.includes(name.kind)) return 'finish';
   return name?.kind === 'coat' || name?.kind === 'crumb' ? 'coat' : 'stack';
 }
 

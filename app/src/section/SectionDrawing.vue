@@ -11,6 +11,7 @@ import {
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import {
+  chosenBy,
   labelOf,
   partName,
   rangeOfPart,
@@ -21,13 +22,21 @@ import {
 import { useBuild } from '../stores/build.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import { footNow } from './flowing.ts';
 import { fitSection, scaleText, spread, type Scale } from './scale.ts';
+import LoadPath from '../support/LoadPath.vue';
 import PlanFromAbove from './PlanFromAbove.vue';
 import SectionHandle from './SectionHandle.vue';
 import SectionRuler from './SectionRuler.vue';
-import { arcPath, fillOf } from './tones.ts';
+import { arcPath, cornersOf, fillOf, linesPath } from './tones.ts';
 
-const props = defineProps<{ build: Build; plan: Plan; selected: string | null }>();
+const props = defineProps<{
+  build: Build;
+  plan: Plan;
+  selected: string | null;
+  /** Shows what stands on each board. */
+  loads?: boolean;
+}>();
 const emit = defineEmits<{ select: [id: string] }>();
 const settings = useSettings();
 const store = useBuild();
@@ -49,13 +58,12 @@ const boxes = computed(() =>
     x: X(part.x0),
     y: Y(part.y1),
     w: (part.x1 - part.x0) * scale.value.pxPerMm,
-    h: Math.max(0, (part.y1 - part.y0) * scale.value.pxPerMm),
+    h: Math.max(0, (part.y1 - footNow(part, props.plan)) * scale.value.pxPerMm),
   })),
 );
-const marked = computed(() => boxes.value.find((box) => box.part.id === props.selected) ?? null);
-
-const choosable = (part: SectionPart): string =>
-  part.id.replace(/\/band\/.*$/, '/coat').replace(/\/(dam-.*|crown|inset)$/, '');
+const marked = computed(
+  () => boxes.value.find((box) => chosenBy(box.part.id) === props.selected) ?? null,
+);
 /** The tier that is being worked on: the chosen part's, or the lowest. */
 const tower = computed(() => {
   const chosen = props.selected ? partName(props.selected)?.tierId : null;
@@ -64,16 +72,27 @@ const tower = computed(() => {
 /** Right of the tier with its figures; handles stand just beside it. */
 const edge = computed(() => {
   const span = props.plan.section.tiers.find((t) => t.tierId === tower.value.tierId);
-  return X((span?.widthMm ?? 0) / 2);
+  return X((span?.atMm ?? 0) + (span?.widthMm ?? 0) / 2);
 });
 
 /** Its layers and fillings, which have figures and handles; other tiers are named only. */
 const figured = computed(() =>
-  boxes.value.filter(
-    ({ part }) =>
-      part.tierId === tower.value.tierId && (part.kind === 'layer' || part.kind === 'gap'),
-  ),
+  boxes.value
+    .filter(
+      ({ part }) =>
+        part.tierId === tower.value.tierId && (part.kind === 'layer' || part.kind === 'gap'),
+    )
+    .map((box) => (box.part.lines ? asStacked(box) : box)),
 );
+/** What is carved is named where it lay in the stack: offcuts set back on lie elsewhere. */
+function asStacked<T extends { part: SectionPart; y: number; h: number }>(box: T): T {
+  const name = partName(box.part.id);
+  const { stack, tierId } = tower.value;
+  const from = props.plan.section.tiers.find((t) => t.tierId === tierId)?.fromMm ?? 0;
+  const at = (name?.kind === 'gap' ? stack.gaps : stack.layers)[name?.index ?? 0];
+  if (!at) return box;
+  return { ...box, y: Y(from + at.toMm), h: (at.toMm - at.fromMm) * scale.value.pxPerMm };
+}
 
 /** A slider on the upper edge of every layer and gap: dragging it thickens that part. */
 const handles = computed(() =>
@@ -120,14 +139,16 @@ const otherTiers = computed(() =>
             id: span.tierId,
             name: props.build.tiers[i]!.name,
             y: (Y(span.fromMm) + Y(span.toMm)) / 2,
-            x: X(span.widthMm / 2) + 10,
+            x: X(span.atMm + span.widthMm / 2) + 10,
             high: showText(span.toMm - span.fromMm, 'span', settings.system),
           },
         ],
   ),
 );
 const topY = computed(() => Y(props.plan.section.heightMm));
-const leftX = computed(() => Math.min(...props.plan.section.tiers.map((t) => X(-t.widthMm / 2))));
+const leftX = computed(() =>
+  Math.min(...props.plan.section.tiers.map((t) => X(t.atMm - t.widthMm / 2))),
+);
 const dimX = computed(() =>
   Math.max(34, Math.min(leftX.value, X(-props.plan.section.halfWidthMm)) - 26),
 );
@@ -248,28 +269,32 @@ function nudgeHeight(steps: number): void {
       </g>
 
       <component
-        :is="box.part.arc ? 'path' : 'rect'"
+        :is="box.part.arc || box.part.lines ? 'path' : 'rect'"
         v-for="box in boxes"
         :key="box.part.id"
         :data-part="box.part.id"
         class="part"
         :class="[box.part.kind, { thin: box.h < 3 }]"
         v-bind="
-          box.part.arc
-            ? { d: arcPath(box.part.arc, box) }
-            : {
-                x: box.x,
-                y: box.y,
-                width: box.w,
-                height: box.h,
-                rx: box.part.kind === 'coat' ? 2 : 0,
-              }
+          box.part.lines
+            ? { d: linesPath(box.part.lines, X, Y) }
+            : box.part.arc
+              ? { d: arcPath(box.part.arc, box) }
+              : {
+                  x: box.x,
+                  y: box.y,
+                  width: box.w,
+                  height: box.h,
+                  ...cornersOf(box.part.kind, box),
+                }
         "
         :fill="fillOf(box.part.tone)"
-        @click="emit('select', choosable(box.part))"
+        @click="emit('select', chosenBy(box.part.id))"
       >
         <title>{{ box.part.label }}</title>
       </component>
+
+      <LoadPath v-if="loads" :plan="plan" :to-x="X" :to-y="Y" />
 
       <line class="axis" :x1="X(0)" :x2="X(0)" :y1="topY - 14" :y2="Y(0)" />
 

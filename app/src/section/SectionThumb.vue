@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Section } from '@pyrgotect/core';
 import { computed } from 'vue';
-import { arcPath, fillOf } from './tones.ts';
+import { arcPath, cornersOf, fillOf, linesPath } from './tones.ts';
 
 /** The true section, small: no figures, no handles. `fitMm` keeps several drawings to one scale. */
 const props = defineProps<{
@@ -16,7 +16,7 @@ const props = defineProps<{
 const drawing = computed(() => {
   const { section } = props;
   const wide = props.fitMm?.width ?? section.halfWidthMm * 2;
-  const high = (props.fitMm?.height ?? section.heightMm) + section.boardMm;
+  const high = Math.max(props.fitMm?.height ?? 0, section.topMm) + section.boardMm;
   const scale = Math.min((props.width - 12) / wide, (props.height - 16) / high);
   const base = props.height - 7 - section.boardMm * scale;
   const parts = section.parts.map((part) => ({
@@ -25,6 +25,13 @@ const drawing = computed(() => {
     y: base - part.y1 * scale,
     w: (part.x1 - part.x0) * scale,
     h: Math.max(0, (part.y1 - part.y0) * scale),
+    path: part.lines
+      ? linesPath(
+          part.lines,
+          (mm) => props.width / 2 + mm * scale,
+          (mm) => base - mm * scale,
+        )
+      : '',
   }));
   return { parts, ground: base + section.boardMm * scale };
 });
@@ -34,13 +41,21 @@ const drawing = computed(() => {
   <svg :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" aria-hidden="true">
     <line :x1="4" :x2="width - 4" :y1="drawing.ground" :y2="drawing.ground" class="ground" />
     <component
-      :is="part.arc ? 'path' : 'rect'"
+      :is="part.arc || part.lines ? 'path' : 'rect'"
       v-for="part in drawing.parts"
       :key="part.id"
       v-bind="
-        part.arc
-          ? { d: arcPath(part.arc, part) }
-          : { x: part.x, y: part.y, width: part.w, height: part.h }
+        part.lines
+          ? { d: part.path }
+          : part.arc
+            ? { d: arcPath(part.arc, part) }
+            : {
+                x: part.x,
+                y: part.y,
+                width: part.w,
+                height: part.h,
+                ...cornersOf(part.kind, part),
+              }
       "
       :fill="ghost?.has(part.id) ? 'none' : fillOf(part.tone)"
       class="part"

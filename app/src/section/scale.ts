@@ -16,7 +16,7 @@ export const cssPxPerMm = 96 / 25.4;
 /** Fits a section to a pane, board on the ground, true to scale both ways. */
 export function fitSection(section: Section, width: number, height: number): Scale {
   const wide = Math.max(1, section.halfWidthMm * 2);
-  const high = Math.max(1, section.heightMm + section.boardMm);
+  const high = Math.max(1, section.topMm + section.boardMm);
   const pxPerMm = Math.max(
     0.05,
     Math.min(

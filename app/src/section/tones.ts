@@ -1,4 +1,4 @@
-import type { Tone } from '@pyrgotect/core';
+import type { SectionPart, Tone } from '@pyrgotect/core';
 
 /** A material's hatch: ground, marks and the tile they repeat in. Told apart in grey as well. */
 export interface Hatch {
@@ -43,7 +43,8 @@ export const hatches: Record<Tone, Hatch> = {
   leaf: { tile: 6, ground: '#9fb98a', marks: waves('#55733f') },
 };
 
-export const fillOf = (tone: Tone | 'board' | 'paper'): string => {
+export const fillOf = (tone: Tone | 'board' | 'paper' | 'wood'): string => {
+  if (tone === 'wood') return 'var(--wood, #e7cf9f)';
   if (tone === 'board') return 'var(--board, #2a1f35)';
   return tone === 'paper' ? 'var(--oat)' : `url(#tone-${tone})`;
 };
@@ -56,3 +57,23 @@ export const arcPath = (
   arc === 'up'
     ? `M${x} ${y + h}Q${x + w / 2} ${y - h} ${x + w} ${y + h}Z`
     : `M${x} ${y}Q${x + w / 2} ${y + 2 * h} ${x + w} ${y}Z`;
+
+/** Corners of a part: what is piped or put on is round, a drip has a round end. */
+export function cornersOf(
+  kind: SectionPart['kind'],
+  { w, h }: { w: number; h: number },
+): { rx: number; ry?: number } {
+  if (kind === 'piping' || kind === 'topping') return { rx: w / 2, ry: h / 2.4 };
+  if (kind === 'drip') return { rx: Math.min(w, h) / 2 };
+  return { rx: kind === 'coat' || kind === 'flood' ? 2 : 0 };
+}
+
+/** Closed lines in the drawing's own pixels; hollows stay open. */
+export const linesPath = (
+  lines: readonly (readonly (readonly [number, number])[])[],
+  X: (mm: number) => number,
+  Y: (mm: number) => number,
+): string =>
+  lines
+    .map((line) => `M${line.map(([x, y]) => `${X(x).toFixed(1)} ${Y(y).toFixed(1)}`).join('L')}Z`)
+    .join('');

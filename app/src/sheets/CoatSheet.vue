@@ -20,7 +20,7 @@ const { cautionsOf } = useSheet(props);
 const cautions = cautionsOf('coat');
 const tabs = [
   { id: 'coat', text: 'Coat' },
-  { id: 'covers', text: 'Covers, piping' },
+  { id: 'covers', text: 'Covers' },
   { id: 'bowls', text: 'Shared out' },
   { id: 'chance', text: 'Chance' },
   { id: 'right', text: 'Put right' },

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
 import { planShape, showText, type ShapePlan } from '@pyrgotect/core';
-import { useIntersectionObserver } from '@vueuse/core';
+import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Build } from '@pyrgotect/core';
 import IconPath from '../parts/IconPath.vue';
@@ -9,6 +9,7 @@ import { servedText, timeLeft } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import { myTurn } from './turns.ts';
 import { database, type ShelfEntry } from '../storage/database.ts';
+import { useCarvings } from '../stores/carvings.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 
@@ -16,6 +17,7 @@ const props = defineProps<{ entry: ShelfEntry; now: Date }>();
 const emit = defineEmits<{ duplicate: []; remove: []; saveFile: [] }>();
 const settings = useSettings();
 const pantry = usePantry();
+const carvings = useCarvings();
 const card = useTemplateRef<HTMLElement>('card');
 const build = shallowRef<Build | null>(null);
 const near = shallowRef(false);
@@ -41,14 +43,22 @@ watch(
   { immediate: true },
 );
 const plan = computed<ShapePlan | null>(() =>
-  build.value ? planShape(build.value, pantry.pantry) : null,
+  build.value ? planShape(build.value, pantry.pantry, carvings.answerTo) : null,
+);
+// a carved cake is worked out when the shelf has come to rest
+watchDebounced(
+  () => [plan.value, carvings.loaded] as const,
+  ([now]) => {
+    if (now?.tiers.some((tier) => tier.carve && !tier.carve.result)) carvings.need(now);
+  },
+  { debounce: 1500, immediate: true },
 );
 /** Steps in all, worked out only for a cake that has been begun. */
 const stepCount = ref(0);
 watch(build, async (now) => {
   if (!now || now.bench.done.length === 0) return;
   const { countSteps } = await import('./count-steps.ts');
-  stepCount.value = countSteps(now, pantry.pantry);
+  stepCount.value = countSteps(now, pantry.pantry, carvings.answerTo);
 });
 const stops = computed(() => plan.value?.cautions.filter((c) => c.severity === 'stop').length ?? 0);
 const left = computed(() => timeLeft(props.entry.serveAt, props.now));

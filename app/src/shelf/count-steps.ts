@@ -1,7 +1,7 @@
-import { planBuild, type Build, type Pantry } from '@pyrgotect/core';
+import { planBuild, type Build, type CarveAnswers, type Pantry } from '@pyrgotect/core';
 
 /** How many steps a cake takes; it needs the whole plan, which a shelf of many does not. */
-export function countSteps(build: Build, pantry: Pantry): number {
-  const { steps } = planBuild(build, pantry);
+export function countSteps(build: Build, pantry: Pantry, carved: CarveAnswers): number {
+  const { steps } = planBuild(build, pantry, true, carved);
   return steps.ok ? steps.value.length : 0;
 }

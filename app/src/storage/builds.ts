@@ -1,5 +1,4 @@
-import { buildSchema, type Build } from '@pyrgotect/core';
-import { apply, type Patches } from 'mutative';
+import type { Build } from '@pyrgotect/core';
 import {
   database,
   type Database,
@@ -10,6 +9,9 @@ import {
 
 /** How many revisions of a build are kept. */
 export const keptRevisions = 50;
+
+/** For what is new and has nothing to be put on. */
+export const mergesNothing = (): null => null;
 
 /** A plain copy: the database refuses reactive proxies. */
 export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
@@ -34,12 +36,12 @@ export type SaveResult =
  * comes back.
  *
  * @param base revision that `build` was made from
- * @param edits patches made since then
+ * @param mergeOnto puts the edits made since then on another build; null where they no longer fit
  */
 export async function saveBuild(
   build: Build,
   base: number,
-  edits: Patches[],
+  mergeOnto: (onto: Build) => Build | null,
   label: string,
   db: Database = database,
 ): Promise<SaveResult> {
@@ -50,7 +52,7 @@ export async function saveBuild(
     let next = plain(build);
     let rebased = false;
     if (now && now.revision !== base) {
-      const merged = mergeEdits(now.build, edits);
+      const merged = mergeOnto(now.build);
       if (!merged) return { kind: 'conflict', stored: now };
       next = merged;
       rebased = true;
@@ -71,16 +73,6 @@ export async function saveBuild(
       .delete();
     return { kind: 'saved', stored, rebased };
   });
-}
-
-function mergeEdits(onto: Build, edits: Patches[]): Build | null {
-  try {
-    let merged = onto;
-    for (const patches of edits) merged = apply(merged, patches);
-    return buildSchema.isValidSync(merged, { strict: true }) ? plain(merged) : null;
-  } catch {
-    return null;
-  }
 }
 
 export async function removeBuild(

@@ -2,8 +2,12 @@ import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import {
   buildFrom2,
   buildFrom3,
+  buildFrom4,
+  buildFrom5,
+  buildFrom6,
   rowFrom2,
   rowFrom3,
+  rowFrom4,
   startingKitchen,
   type Build,
   type PantryTable,
@@ -74,6 +78,8 @@ export class Database extends Dexie {
   revisions!: EntityTable<Revision, 'key'>;
   pantry!: Table<OwnRow, string>;
   settings!: Table<{ key: string; value: unknown }, string>;
+  /** What the solids said of carvings, by the key of the question. */
+  carvings!: Table<{ key: string; result: unknown }, string>;
 
   constructor(name = 'pyrgotect') {
     // strict: what is shown as saved is on the disk, even when the browser is killed
@@ -89,6 +95,14 @@ export class Database extends Dexie {
     this.version(2).upgrade((work) => renewAll(work, buildFrom2, rowFrom2));
     // and again when bowls learnt colours and recipes their ingredients
     this.version(3).upgrade((work) => renewAll(work, buildFrom3, rowFrom3));
+    // and when cakes were finished with drips, borders and toppings
+    this.version(4).upgrade((work) => renewAll(work, buildFrom4, rowFrom4));
+    // and when tiers were carved; what a carving comes to is kept beside, by what it was asked of
+    this.version(5)
+      .stores({ carvings: 'key' })
+      .upgrade((work) => renewAll(work, buildFrom5, (_table, row) => row as Renew));
+    // and when tiers stood on boards and dowels
+    this.version(6).upgrade((work) => renewAll(work, buildFrom6, (_table, row) => row as Renew));
   }
 }
 

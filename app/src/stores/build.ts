@@ -1,10 +1,12 @@
 import { planBuild, type Build, type Plan } from '@pyrgotect/core';
 import { apply, create, type Patches } from 'mutative';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { saveBuild } from '../storage/builds.ts';
+import { mergeEdits } from '../storage/merge-edits.ts';
 import { listen, tell } from '../storage/channel.ts';
 import { database } from '../storage/database.ts';
+import { useCarvings } from './carvings.ts';
 import { usePantry } from './pantry.ts';
 
 interface Edit {
@@ -20,6 +22,7 @@ const saveAfterMs = 120;
 /** The open build: its document, its plan, and undo, redo and saving of every edit. */
 export const useBuild = defineStore('build', () => {
   const pantry = usePantry();
+  const carvings = useCarvings();
   const build = shallowRef<Build | null>(null);
   const missing = ref(false);
   const selected = ref<string | null>(null);
@@ -28,7 +31,13 @@ export const useBuild = defineStore('build', () => {
   const undoStack = shallowRef<Edit[]>([]);
   const redoStack = shallowRef<Edit[]>([]);
   const plan = computed<Plan | null>(() =>
-    build.value ? planBuild(build.value, pantry.pantry) : null,
+    build.value ? planBuild(build.value, pantry.pantry, true, carvings.answerTo) : null,
+  );
+  watch(
+    () => [plan.value, carvings.loaded] as const,
+    ([now]) => {
+      if (now) carvings.need(now);
+    },
   );
 
   let revision = 0;
@@ -131,7 +140,7 @@ export const useBuild = defineStore('build', () => {
     unsaved = [];
     const from = build.value!;
     try {
-      const result = await saveBuild(from, revision, edits, lastLabel);
+      const result = await saveBuild(from, revision, (onto) => mergeEdits(onto, edits), lastLabel);
       if (result.kind === 'gone') {
         missing.value = true;
         return;

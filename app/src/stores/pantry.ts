@@ -1,7 +1,5 @@
 import {
-  kitchenSchema,
   pantryTables,
-  rowSchemas,
   startingPantry,
   type CarriedRows,
   type Kitchen,
@@ -17,6 +15,9 @@ import { database, type OwnRow } from '../storage/database.ts';
 export type RowOf<T extends PantryTable> = Pantry[T][number];
 type AnyRow = RowOf<PantryTable>;
 
+/** What is checked at the door is checked by this, which a kitchen without rows of its own never asks for. */
+const checks = () => import('../pantry/checks.ts');
+
 const keyOf = (table: PantryTable, id: string): string => `${table}/${id}`;
 
 /** The built-in rows with the user's own changes on top. */
@@ -31,6 +32,8 @@ export const usePantry = defineStore('pantry', () => {
   async function load(): Promise<void> {
     const next = startingPantry();
     const own = await database.pantry.toArray();
+    const kitchen = (await database.settings.get('kitchen'))?.value;
+    const schemas = own.length > 0 || kitchen ? await checks() : null;
     for (const entry of own) {
       if (!pantryTables.includes(entry.table)) continue;
       const rows = next[entry.table] as AnyRow[];
@@ -38,13 +41,12 @@ export const usePantry = defineStore('pantry', () => {
       const at = rows.findIndex((row) => row.id === id);
       if (entry.removed) {
         if (at >= 0) rows.splice(at, 1);
-      } else if (rowSchemas[entry.table].isValidSync(entry.row, { strict: true })) {
+      } else if (schemas?.rowSchemas[entry.table].isValidSync(entry.row, { strict: true })) {
         if (at >= 0) rows[at] = entry.row;
         else rows.push(entry.row);
       }
     }
-    const kitchen = (await database.settings.get('kitchen'))?.value;
-    if (kitchenSchema.isValidSync(kitchen, { strict: true })) next.kitchen = kitchen;
+    if (schemas?.kitchenSchema.isValidSync(kitchen, { strict: true })) next.kitchen = kitchen;
     pantry.value = next;
     loaded.value = true;
   }
@@ -57,6 +59,7 @@ export const usePantry = defineStore('pantry', () => {
   /** Saves a row; throws yup's error when it is not valid. */
   async function saveRow<T extends PantryTable>(table: T, row: RowOf<T>): Promise<void> {
     const copy = plain(row);
+    const { rowSchemas } = await checks();
     rowSchemas[table].validateSync(copy, { strict: true, abortEarly: false });
     await write([{ key: keyOf(table, row.id), table, row: copy, removed: false }]);
   }
@@ -86,6 +89,7 @@ export const usePantry = defineStore('pantry', () => {
     );
   async function saveKitchen(kitchen: Kitchen): Promise<void> {
     const copy = plain(kitchen);
+    const { kitchenSchema } = await checks();
     kitchenSchema.validateSync(copy, { strict: true, abortEarly: false });
     await database.settings.put({ key: 'kitchen', value: copy });
     await load();

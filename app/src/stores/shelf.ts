@@ -1,7 +1,7 @@
 import { newBuild, type Build, type FileProblem } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
-import { removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
+import { mergesNothing, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
 import { listen, tell } from '../storage/channel.ts';
 import { database, type ShelfEntry, type StoredBuild } from '../storage/database.ts';
 import { usePantry } from './pantry.ts';
@@ -38,7 +38,7 @@ export const useShelf = defineStore('shelf', () => {
     tell({ kind: 'shelf' });
   }
   async function put(build: Build, label: string): Promise<void> {
-    await saveBuild(build, 0, [], label);
+    await saveBuild(build, 0, mergesNothing, label);
     await changed();
   }
   async function create(): Promise<Build> {
@@ -92,13 +92,20 @@ export const useShelf = defineStore('shelf', () => {
 
   /** The demo builds, on the first opening of a demo. */
   async function seedDemo(): Promise<void> {
-    if ((await database.settings.get('seeded')) || (await database.builds.count()) > 0) return;
+    if (await database.settings.get('seeded')) return;
+    // begun, and left before all of it lay there: the rest is laid now
+    const begun = await database.settings.get('seeding');
+    if (!begun && (await database.builds.count()) > 0) return;
     const answer = await fetch('/api/start')
       .then((r) => (r.ok ? (r.json() as Promise<{ demo?: boolean }>) : { demo: false }))
       .catch(() => ({ demo: false }));
     if (!answer.demo) return;
     const { demoFiles } = await import('../storage/demo.ts');
-    for (const text of await demoFiles()) await importText(text);
+    await database.settings.put({ key: 'seeding', value: true });
+    for (const text of await demoFiles()) {
+      const { build } = JSON.parse(text) as { build: { id: string } };
+      if (!(await database.builds.get(build.id))) await importText(text);
+    }
     await database.settings.put({ key: 'seeded', value: true });
   }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Step } from '@pyrgotect/core';
+import { openCounts, type Step } from '@pyrgotect/core';
 import { useElementSize, useEventListener, useTitle, useWakeLock } from '@vueuse/core';
 import { computed, onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -117,7 +117,13 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
       </p>
     </main>
 
-    <BenchFoot :step="step" :all-done="allDone" :bench="bench" @notes="dialog = 'notes'" />
+    <BenchFoot
+      :open-counts="openCounts(store.plan.nonFood).length"
+      :step="step"
+      :all-done="allDone"
+      :bench="bench"
+      @notes="dialog = 'notes'"
+    />
 
     <BenchNotes
       v-if="dialog === 'notes' && step"

@@ -29,8 +29,74 @@ const props = defineProps<{ id: string; stage: string }>();
 const store = useBuild();
 const router = useRouter();
 const dialog = ref<'history' | 'keys' | 'find' | null>(null);
-const sheets = { brief: BriefSheet, stack: StackSheet, bake: BakeSheet, coat: CoatSheet } as const;
+const ElevationDrawing = defineAsyncComponent(() => import('../section/ElevationDrawing.vue'));
+const SolidView = defineAsyncComponent(() => import('../solid/SolidView.vue'));
+const StillDrawing = defineAsyncComponent(() => import('../section/StillDrawing.vue'));
+const CarveSheet = defineAsyncComponent(() => import('../sheets/CarveSheet.vue'));
+const SupportSheet = defineAsyncComponent(() => import('../sheets/SupportSheet.vue'));
+const DaySheet = defineAsyncComponent(() => import('../sheets/DaySheet.vue'));
+const DayChart = defineAsyncComponent(() => import('../day/DayChart.vue'));
+const SupportPlan = defineAsyncComponent(() => import('../support/SupportPlan.vue'));
+const TippingDrawing = defineAsyncComponent(() => import('../support/TippingDrawing.vue'));
+const FinishSheet = defineAsyncComponent(() => import('../sheets/FinishSheet.vue'));
+const sheets = {
+  brief: BriefSheet,
+  stack: StackSheet,
+  bake: BakeSheet,
+  carve: CarveSheet,
+  coat: CoatSheet,
+  finish: FinishSheet,
+  support: SupportSheet,
+  day: DaySheet,
+} as const;
+/** Ways to see the cake: as a solid or in still drawings, from the front, from above, tipping; or cut. */
+const drawings = {
+  carve: [
+    { id: 'solid', text: 'Solid' },
+    { id: 'still', text: 'Two lines' },
+    { id: 'section', text: 'Section' },
+  ],
+  finish: [
+    { id: 'front', text: 'From the front' },
+    { id: 'section', text: 'Section' },
+  ],
+  support: [
+    { id: 'above', text: 'From above' },
+    { id: 'tipping', text: 'Tipping' },
+    { id: 'section', text: 'Section' },
+  ],
+} as const;
+const views = ref<{
+  carve: 'solid' | 'still' | 'section';
+  finish: 'front' | 'section';
+  support: 'above' | 'tipping' | 'section';
+}>({
+  carve: 'solid',
+  finish: 'front',
+  support: 'above',
+});
 const stage = computed<SheetStage>(() => (isStage(props.stage) ? props.stage : 'stack'));
+
+const viewed = computed(() =>
+  stage.value === 'carve' || stage.value === 'finish' || stage.value === 'support'
+    ? stage.value
+    : null,
+);
+const view = computed(() => (viewed.value ? views.value[viewed.value] : 'section'));
+const setView = (id: string): void => {
+  if (viewed.value) (views.value as Record<string, string>)[viewed.value] = id;
+};
+/** The carved tier the views are of: the chosen one. */
+const carved = computed(() => {
+  if (stage.value !== 'carve' || !store.plan) return null;
+  const chosen = store.selected?.split('/')[0];
+  const tier = store.plan.tiers.find((t) => t.tierId === chosen) ?? store.plan.tiers[0]!;
+  return tier.carve ? { tierId: tier.tierId, ...tier.carve } : null;
+});
+const cutId = computed(() => {
+  const [, kind, id] = store.selected?.split('/') ?? [];
+  return kind === 'cut' ? (id ?? null) : null;
+});
 
 watch(
   () => props.id,
@@ -48,6 +114,8 @@ const toBench = (): void => void router.push(`/build/${props.id}/bench`);
 const toPrint = (): void => void router.push(`/build/${props.id}/print`);
 function select(id: string): void {
   store.selected = id;
+  // a tier is chosen where one is, without leaving
+  if (stage.value === 'support' && !id.includes('/')) return;
   if (stage.value !== stageOf(id)) go(stageOf(id));
 }
 function goTo(caution: Caution): void {
@@ -132,12 +200,68 @@ const saveText = computed(
     </header>
     <main>
       <div class="draw">
-        <SectionDrawing
+        <ElevationDrawing
+          v-if="stage === 'finish' && view === 'front'"
           :build="store.build"
           :plan="store.plan"
           :selected="store.selected"
           @select="select"
         />
+        <DayChart v-else-if="stage === 'day'" />
+        <SupportPlan
+          v-else-if="view === 'above'"
+          :build="store.build"
+          :plan="store.plan"
+          :selected="store.selected"
+          @select="select"
+        />
+        <TippingDrawing
+          v-else-if="view === 'tipping'"
+          :build="store.build"
+          :plan="store.plan"
+          :selected="store.selected"
+        />
+        <SolidView
+          v-else-if="view === 'solid' && carved"
+          :key="carved.tierId"
+          :build="store.build"
+          :plan="store.plan"
+          :tier-id="carved.tierId"
+          :question="carved.question"
+          :cut-id="cutId"
+        />
+        <StillDrawing
+          v-else-if="view === 'still' && carved?.result"
+          :result="carved.result"
+          :cover="carved.question.cover"
+        />
+        <SectionDrawing
+          v-else
+          :build="store.build"
+          :plan="store.plan"
+          :selected="store.selected"
+          :loads="stage === 'support'"
+          @select="select"
+        />
+        <div
+          v-if="viewed && (viewed !== 'carve' || carved)"
+          class="views"
+          role="group"
+          aria-label="Drawing"
+        >
+          <button
+            v-for="each in drawings[viewed]"
+            :key="each.id"
+            type="button"
+            class="key small"
+            :class="{ solid: view === each.id }"
+            :aria-pressed="view === each.id"
+            :data-test="`view-${each.id}`"
+            @click="setView(each.id)"
+          >
+            {{ each.text }}
+          </button>
+        </div>
       </div>
       <StageRail :stage="stage" :plan="store.plan" @go="go" @bench="toBench" />
       <section class="sheet" :aria-label="`${stage} sheet`">
@@ -235,6 +359,13 @@ main {
 .draw {
   position: relative;
   min-width: 0;
+}
+.views {
+  position: absolute;
+  right: 18px;
+  top: 18px;
+  display: flex;
+  gap: 6px;
 }
 .sheet {
   background: var(--milk);

@@ -3,6 +3,7 @@ import { say, showText, type Step } from '@pyrgotect/core';
 import { computed, watch } from 'vue';
 import { servedText } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
+import PlacesTable from '../support/PlacesTable.vue';
 import CuttingMap from '../sheets/CuttingMap.vue';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -64,6 +65,10 @@ const print = (): void => window.print();
         <p v-if="store.plan.allergens.length > 0">
           <b>Holds {{ store.plan.allergens.join(', ') }}.</b>
         </p>
+        <p v-if="store.plan.nonFood.length > 0">
+          <b>Not food in it:</b>
+          {{ store.plan.nonFood.reduce((sum, each) => sum + each.count, 0) }} parts, listed below.
+        </p>
         <p v-if="store.build.brief.notes">{{ store.build.brief.notes }}</p>
       </div>
       <SectionThumb :section="store.plan.section" :width="230" :height="140" />
@@ -74,6 +79,7 @@ const print = (): void => window.print();
         :size="140"
       />
     </header>
+    <PlacesTable v-if="store.plan.nonFood.length > 0" :build="store.build" :plan="store.plan" />
     <section v-for="chapter in chapters" :key="chapter.title + chapter.steps[0]!.key">
       <h2>{{ chapter.title }}</h2>
       <div v-for="step in chapter.steps" :key="step.key" class="step">

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import {
+  isCarved,
+  planShape,
+  type CarveResult,
   showText,
   writeTable,
   type Build,
@@ -13,6 +16,7 @@ import QuantityField from '../figures/QuantityField.vue';
 import { download } from '../parts/download.ts';
 import TopBar from '../parts/TopBar.vue';
 import { database } from '../storage/database.ts';
+import { useCarvings } from '../stores/carvings.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -20,6 +24,7 @@ import { useAnswer } from '../workers/useAnswer.ts';
 
 /** What to buy for one or several cakes, and when. */
 const pantry = usePantry();
+const carvings = useCarvings();
 const settings = useSettings();
 const shelf = useShelf();
 const today = format(new Date(), 'yyyy-MM-dd');
@@ -50,6 +55,17 @@ interface Question {
   builds: Build[];
   pantry: Pantry;
   leadDays: number;
+  carved: CarveResult[];
+}
+/** What is known of the carved tiers among some cakes; what is not yet is asked for. */
+function carvedOf(some: readonly Build[]): CarveResult[] {
+  return some
+    .filter((build) => build.tiers.some((tier) => isCarved(tier.carving)))
+    .flatMap((build) => {
+      const shape = planShape(build, pantry.pantry, carvings.answerTo);
+      carvings.need(shape);
+      return shape.tiers.flatMap(({ carve }) => carve?.result ?? []);
+    });
 }
 const question = computed<Question | null>(() =>
   builds.value.length === 0 || wanted.value.length === 0
@@ -58,11 +74,12 @@ const question = computed<Question | null>(() =>
         builds: builds.value.filter((build) => wanted.value.includes(build.id)),
         pantry: pantry.pantry,
         leadDays: leadDays.value,
+        carved: carvedOf(builds.value.filter((build) => wanted.value.includes(build.id))),
       },
 );
 const { answer, current } = useAnswer<Question, ShoppingPlan>(
   () => question.value,
-  (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays),
+  (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays, q.carved),
 );
 const rows = computed(() => answer.value?.rows.filter((row) => row.needG >= 0.05) ?? []);
 const toBuy = computed(() => rows.value.filter((row) => row.buyG > 0 && row.cost !== 0).length);

@@ -1,19 +1,31 @@
 import {
   drawChance,
   planHeat,
+  replanFrom,
+  runDrips,
+  scheduleDay,
   planShopping,
   solveHeight,
   solveLevel,
+  tempsForLooks,
   type BowlChance,
   type Build,
+  type CarveResult,
   type ChanceQuestion,
+  type DayAnswer,
+  type DayQuestion,
+  type DripLook,
+  type DripRun,
+  type DripsQuestion,
   type HeatPlan,
   type HeatQuestion,
   type HeightAnswer,
   type HeightQuestion,
   type LevelLayer,
   type LevelResult,
+  type LooksQuestion,
   type Pantry,
+  type Replan,
   type ShoppingPlan,
 } from '@pyrgotect/core';
 import { expose } from 'comlink';
@@ -24,9 +36,18 @@ const solver = {
     solveHeight(question, progress),
   level: (layers: LevelLayer[]): LevelResult => solveLevel(layers),
   heat: (question: HeatQuestion): HeatPlan => planHeat(question),
-  shopping: (builds: Build[], pantry: Pantry, leadDays: number): ShoppingPlan =>
-    planShopping(builds, pantry, leadDays),
+  shopping: (
+    builds: Build[],
+    pantry: Pantry,
+    leadDays: number,
+    carved: CarveResult[],
+  ): ShoppingPlan =>
+    planShopping(builds, pantry, leadDays, (key) => carved.find((each) => each.key === key)),
+  day: (question: DayQuestion): DayAnswer => scheduleDay(question),
+  replan: (question: DayQuestion, nowMin: number): Replan => replanFrom(question, nowMin),
   chance: (question: ChanceQuestion): BowlChance[] => drawChance(question),
+  drips: (question: DripsQuestion): DripRun[] => runDrips(question),
+  looks: (question: LooksQuestion): Record<DripLook, number | null> => tempsForLooks(question),
 };
 export type Solver = typeof solver;
 expose(solver);

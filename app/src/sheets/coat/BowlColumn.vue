@@ -34,7 +34,14 @@ const bands = computed<Band[]>(() => {
     gap: 'fillings',
     crumb: 'crumb coat',
     coat: 'coat',
+    pour: 'veil',
+    tray: 'back in the tray',
+    drip: 'drips and rim',
+    flood: 'top',
+    drizzle: 'drizzle',
     piping: 'piping',
+    glue: 'between carved pieces',
+    inlay: 'inlays',
     reserve: 'patching',
   };
   for (const use of props.bowl.uses) {

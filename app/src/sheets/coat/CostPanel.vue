@@ -38,7 +38,8 @@ const setRate = (value: number | null): void => {
         >
       </h2>
       <p class="sentence">
-        {{ money(price.ingredients) }} of ingredients, {{ money(price.board) }} for the board, and
+        {{ money(price.ingredients) }} of ingredients, {{ money(price.board) }} for board and
+        dowels, and
         <template v-if="plan.tally.handsOnMin !== null">
           {{ showText(plan.tally.handsOnMin, 'minutes', settings.system) }} of hands at
         </template>

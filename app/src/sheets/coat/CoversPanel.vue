@@ -4,19 +4,16 @@ import {
   showText,
   type Build,
   type Fondant,
-  type PipingJob,
   type Plan,
   type Pressed,
-  newPiping,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
-import PipingJobs from './PipingJobs.vue';
 
-/** Fondant over the coat, pieces pressed into it, the board, and what is piped. */
+/** Fondant over the coat, pieces pressed into it, and the board. */
 const props = defineProps<{ build: Build; plan: Plan }>();
 const settings = useSettings();
 const { store, pantry, tier, tierPlan, editTier } = useSheet(props);
@@ -44,9 +41,6 @@ const chooseFood = (id: string): void => {
 };
 const text = (mm: number): string => showText(mm, 'size', settings.system);
 const mass = (g: number): string => showText(g, 'bowl', settings.system);
-const editPiping = (label: string, recipe: (jobs: PipingJob[]) => void): void =>
-  store.edit(label, (draft) => recipe(draft.piping));
-const freshId = (): string => `piping-${crypto.randomUUID().slice(0, 8)}`;
 </script>
 
 <template>
@@ -181,20 +175,6 @@ const freshId = (): string => `piping-${crypto.randomUUID().slice(0, 8)}`;
         {{ text(plan.boardCover.ribbonMm) }} of ribbon for its edge</template
       >. {{ plan.strips.count }} strips of paper, {{ text(plan.strips.lengthMm) }} by
       {{ text(plan.strips.wideMm) }}, keep it clean while it is coated.
-    </p>
-
-    <h2>Piped</h2>
-    <PipingJobs :build="build" @edit="editPiping" />
-    <p>
-      <button
-        v-if="build.piping.length < limits.pipingJobs.max"
-        type="button"
-        class="key small"
-        data-test="add-piping"
-        @click="editPiping('Piping', (jobs) => void jobs.push(newPiping(freshId(), 120)))"
-      >
-        Something to pipe
-      </button>
     </p>
   </div>
 </template>

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { countAt, noteCount, type Build, type Recordable } from '@pyrgotect/core';
+import { computed } from 'vue';
+import { useBuild } from '../stores/build.ts';
+
+/** A count of parts that are no food, in two touches: as planned, or one more or less. */
+const props = defineProps<{ build: Build; stepKey: string; record: Recordable }>();
+const store = useBuild();
+const counted = computed(() => countAt(props.build, props.stepKey));
+const set = (value: number): void =>
+  store.edit('Count', (draft) =>
+    noteCount(draft, props.stepKey, Math.max(0, value), {
+      id: crypto.randomUUID(),
+      at: new Date().toISOString(),
+      text: props.record.label,
+    }),
+  );
+</script>
+
+<template>
+  <div class="count" data-test="count">
+    <button
+      type="button"
+      class="key"
+      aria-label="One less"
+      @click="set((counted ?? record.planned) - 1)"
+    >
+      −
+    </button>
+    <b aria-live="polite">{{ counted ?? '–' }}</b>
+    <button
+      type="button"
+      class="key"
+      aria-label="One more"
+      @click="set((counted ?? record.planned - 1) + 1)"
+    >
+      +
+    </button>
+    <button
+      v-if="counted === null"
+      type="button"
+      class="key solid"
+      data-test="count-all"
+      @click="set(record.planned)"
+    >
+      All {{ record.planned }}
+    </button>
+    <span :class="{ off: counted !== null && counted !== record.planned }">
+      {{ record.label }}; {{ record.planned }} planned
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.count {
+  display: flex;
+  align-items: center;
+  flex-wrap: wrap;
+  gap: 14px;
+  margin: 12px 0;
+  font-size: 20px;
+}
+.key {
+  min-width: 60px;
+  min-height: 56px;
+  font-size: 24px;
+  text-align: center;
+  justify-content: center;
+}
+b {
+  font: 700 40px var(--heading);
+  min-width: 1.4em;
+  text-align: center;
+}
+.off {
+  color: var(--stop);
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { polygon, type Build, type Plan, type Point, type Tone } from '@pyrgotect/core';
+import { computed } from 'vue';
+import { usePantry } from '../stores/pantry.ts';
+import { fillOf } from './tones.ts';
+
+/** The finished cake from above, over its elevation and to the same scale: tiers, borders, toppings. */
+const props = defineProps<{
+  build: Build;
+  plan: Plan;
+  x: number;
+  y: number;
+  pxPerMm: number;
+}>();
+const pantry = usePantry();
+const X = (mm: number): number => props.x + mm * props.pxPerMm;
+const Y = (mm: number): number => props.y - mm * props.pxPerMm;
+const text = (points: Point[]): string =>
+  points.map((p) => `${X(p.x).toFixed(1)},${Y(p.y).toFixed(1)}`).join(' ');
+const toneOf = (id: string): Tone =>
+  pantry.pantry.spreads.find((row) => row.id === id)?.tone ?? 'ivory';
+const board = computed(() => (props.plan.board ? text(polygon(props.plan.board.outline)) : ''));
+const tiers = computed(() =>
+  props.plan.tiers.map((tierPlan, i) => {
+    const tier = props.build.tiers[i]!;
+    return {
+      id: tier.id,
+      outline: text(polygon(tierPlan.finished)),
+      tone: toneOf(tier.coat.topSpreadId ?? tier.coat.spreadId),
+      piping: props.plan.piping
+        .filter((job) => job.piped?.tierId === tier.id)
+        .map((job) => ({ job, tone: toneOf(job.spread), r: (job.acrossMm / 2) * props.pxPerMm })),
+      pieces: tierPlan.finish.toppings.flatMap(({ topping, places }) =>
+        (topping.kind === 'heap' ? [{ x: 0, y: 0 }] : places).map((place) => ({
+          ...place,
+          tone: topping.tone,
+          r: Math.max(1.5, (topping.acrossMm / 2) * props.pxPerMm),
+        })),
+      ),
+    };
+  }),
+);
+</script>
+
+<template>
+  <g aria-hidden="true">
+    <polygon v-if="board" :points="board" class="board" />
+    <template v-for="tier in tiers" :key="tier.id">
+      <polygon :points="tier.outline" :fill="fillOf(tier.tone)" class="tier" />
+      <template v-for="{ job, tone, r } in tier.piping" :key="job.id">
+        <circle
+          v-for="(mark, k) in job.marks"
+          :key="k"
+          :cx="X(mark.x)"
+          :cy="Y(mark.y)"
+          :r="r"
+          :fill="fillOf(tone)"
+          :class="job.pieces > 0 ? 'piece' : 'line'"
+        />
+      </template>
+      <circle
+        v-for="(piece, k) in tier.pieces"
+        :key="k"
+        :cx="X(piece.x)"
+        :cy="Y(piece.y)"
+        :r="piece.r"
+        :fill="fillOf(piece.tone)"
+        class="piece"
+      />
+    </template>
+  </g>
+</template>
+
+<style scoped>
+.board {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+.tier {
+  stroke: #2a1f35;
+  stroke-width: 1.2;
+}
+.piece {
+  stroke: #2a1f35;
+  stroke-width: 0.7;
+}
+</style>

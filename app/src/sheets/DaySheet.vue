@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { showText, type Build, type Caution, type Plan } from '@pyrgotect/core';
+import { format } from 'date-fns';
+import { computed, ref, watch } from 'vue';
+import SheetTabs from '../parts/SheetTabs.vue';
+import { useDay } from '../stores/day.ts';
+import { useSettings } from '../stores/settings.ts';
+import HoursPanel from './day/HoursPanel.vue';
+import KeepingPanel from './day/KeepingPanel.vue';
+import LogPanel from './day/LogPanel.vue';
+import NowPanel from './day/NowPanel.vue';
+import TasksPanel from './day/TasksPanel.vue';
+
+defineProps<{ build: Build; plan: Plan }>();
+defineEmits<{ goTo: [caution: Caution] }>();
+const day = useDay();
+const settings = useSettings();
+const tabs = [
+  { id: 'hours', text: 'Hours' },
+  { id: 'tasks', text: 'Tasks' },
+  { id: 'keeping', text: 'Keeping' },
+  { id: 'now', text: 'From now' },
+  { id: 'log', text: 'Log' },
+] as const;
+type Tab = (typeof tabs)[number]['id'];
+const tab = ref<Tab>('hours');
+const panels = {
+  hours: HoursPanel,
+  tasks: TasksPanel,
+  keeping: KeepingPanel,
+  now: NowPanel,
+  log: LogPanel,
+};
+// what is chosen in the chart is shown in the list
+watch(
+  () => day.chosen,
+  (id) => {
+    if (id) tab.value = 'tasks';
+  },
+);
+const title = computed(() => {
+  if (!day.deadline) return 'When is it served? Brief says it';
+  if (!day.answer) return 'Planning the days…';
+  if (!day.answer.ok) return 'There is no plan of the days';
+  const first = day.plan!.placed[0];
+  if (!first) return 'Nothing to do';
+  return `Begin ${format(day.dateOf(first.startMin), 'EEEE d MMMM, HH:mm')}`;
+});
+const problem = computed(() => {
+  const { answer } = day;
+  if (!answer || answer.ok) return null;
+  switch (answer.why) {
+    case 'loop':
+      return `These wait for each other in a loop: ${answer.ids.map((id) => day.taskOf(id)?.title ?? id).join(', ')}. Take one of the waits out under Tasks.`;
+    case 'no hours':
+      return 'No hours of work before it is served: give some below.';
+    case 'too little time':
+      return `“${day.taskOf(answer.id)?.title ?? answer.id}” finds no place: ${showText(answer.neededMin, 'minutes', settings.system)} of hands in all, within two weeks. Longer hours, another pair of hands, or a simpler cake.`;
+    case 'no room':
+      return `“${day.taskOf(answer.id)?.title ?? answer.id}” has no room in the ${answer.resource}.`;
+  }
+});
+</script>
+
+<template>
+  <div>
+    <h1 data-test="sheet-title">{{ title }}</h1>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <SheetTabs v-model="tab" :tabs="[...tabs]" label="Day" />
+    <component :is="panels[tab]" :build="build" :plan="plan" />
+  </div>
+</template>
+
+<style scoped>
+.problem {
+  border-left: 4px solid var(--stop);
+  background: var(--stop-wash);
+  padding: 8px 12px;
+}
+</style>

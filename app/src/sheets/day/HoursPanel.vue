@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import { limits, showText, type Build, type DaySettings, type Plan } from '@pyrgotect/core';
+import { format } from 'date-fns';
+import { computed } from 'vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useBuild } from '../../stores/build.ts';
+import { useDay } from '../../stores/day.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { download } from '../../parts/download.ts';
+
+/** Who works when, and what that comes to: the start, how good the plan is, calendar and table to take along. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const store = useBuild();
+const day = useDay();
+const settings = useSettings();
+const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
+  showText(n, kind, settings.system);
+const names = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const set = (to: Partial<DaySettings>): void =>
+  store.edit('Hours', (draft) => void Object.assign(draft.day, to));
+const clock = (minutes: number): string =>
+  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`;
+function setClock(i: number, end: 'from' | 'to', value: string): void {
+  const found = /^(\d\d):(\d\d)$/.exec(value);
+  if (!found) return;
+  const minutes = Number(found[1]) * 60 + Number(found[2]);
+  store.edit('Hours', (draft) => {
+    const own = draft.day.hours[i];
+    if (own) own[end] = minutes;
+  });
+}
+const setWorks = (i: number, works: boolean): void =>
+  store.edit('Hours', (draft) => {
+    draft.day.hours[i] = works ? { from: 18 * 60, to: 22 * 60 } : null;
+  });
+const backwards = computed(() =>
+  props.build.day.hours.map((own) => own !== null && own.to <= own.from),
+);
+const fileName = computed(() => props.build.name.replace(/[^\p{L}\p{N}]+/gu, '-'));
+async function saveCalendar(): Promise<void> {
+  const { calendarText } = await import('../../day/calendar.ts');
+  download(
+    `${fileName.value}.ics`,
+    calendarText(props.build, day.rows, day.dateOf),
+    'text/calendar',
+  );
+}
+async function saveTable(): Promise<void> {
+  const { tableText } = await import('../../day/table.ts');
+  download(`${fileName.value}-days.csv`, tableText(day.rows, day.dateOf), 'text/csv');
+}
+</script>
+
+<template>
+  <div data-test="hours">
+    <p class="sentence">
+      <QuantityField
+        :model-value="build.day.people"
+        kind="count"
+        label="How many people work on it"
+        :min="limits.people.min"
+        :max="limits.people.max"
+        @update:model-value="(n) => n !== null && set({ people: Math.round(n) })"
+      />
+      {{ build.day.people === 1 ? 'person works' : 'people work' }} on it, with
+      <QuantityField
+        :model-value="build.day.fridgeMm"
+        kind="span"
+        label="Height of the fridge’s shelves together"
+        :min="limits.fridgeMm.min"
+        :max="limits.fridgeMm.max"
+        @update:model-value="(mm) => mm !== null && set({ fridgeMm: mm })"
+      />
+      of fridge to stand tiers in, and
+      <QuantityField
+        :model-value="build.day.spareMin"
+        kind="minutes"
+        label="Minutes in hand before it is served"
+        :min="limits.spareMin.min"
+        :max="limits.spareMin.max"
+        @update:model-value="(n) => n !== null && set({ spareMin: n })"
+      />
+      in hand before it is served.
+    </p>
+    <table class="ledger">
+      <tbody>
+        <tr v-for="(own, i) in build.day.hours" :key="i">
+          <th>
+            <label
+              ><input
+                type="checkbox"
+                :checked="own !== null"
+                :aria-label="`Work on ${names[i]}`"
+                @change="setWorks(i, ($event.target as HTMLInputElement).checked)"
+              />
+              {{ names[i] }}</label
+            >
+          </th>
+          <td v-if="own">
+            <input
+              type="time"
+              :value="clock(own.from)"
+              :aria-label="`${names[i]}, from`"
+              @change="setClock(i, 'from', ($event.target as HTMLInputElement).value)"
+            />
+            to
+            <input
+              type="time"
+              :value="clock(own.to)"
+              :aria-label="`${names[i]}, to`"
+              @change="setClock(i, 'to', ($event.target as HTMLInputElement).value)"
+            />
+            <span v-if="backwards[i]" class="wrong">ends before it begins: not counted</span>
+          </td>
+          <td v-else class="soft">off</td>
+        </tr>
+      </tbody>
+    </table>
+    <template v-if="day.plan && day.plan.placed.length > 0">
+      <p class="sentence" data-test="result">
+        {{ day.tasks.length }} tasks, <b>{{ text(day.plan.handsMin, 'minutes') }}</b> of hands, from
+        <b>{{ format(day.dateOf(-day.plan.spanMin), 'EEE d MMM, HH:mm') }}</b> to
+        {{ format(day.dateOf(0), 'EEE d MMM, HH:mm') }}. No plan can begin later than
+        {{ format(day.dateOf(-day.plan.boundMin), 'EEE d MMM, HH:mm') }}: this one is at most
+        {{ text(day.plan.gapShare, 'share') }} longer than the best there is.
+      </p>
+      <p v-if="day.plan.late.length > 0" class="wrong" role="alert">
+        <template v-for="late in day.plan.late" :key="late.id + late.after">
+          {{ day.taskOf(late.after)?.title }} waits {{ text(late.byMin, 'minutes') }} longer than it
+          keeps.
+        </template>
+      </p>
+      <p class="row">
+        <button type="button" class="key" data-test="save-calendar" @click="saveCalendar">
+          Calendar file
+        </button>
+        <button type="button" class="key" data-test="save-table" @click="saveTable">Table</button>
+      </p>
+      <p class="soft">
+        Planned backward, each task as late as hands, oven, mixer, fridge and your hours let it, so
+        that everything is fresh. A tin comes out the moment it is done, so baking ends within your
+        hours; other waits go through the night.
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  gap: 10px;
+}
+input[type='time'] {
+  font: inherit;
+  color: var(--accent);
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  padding: 2px 4px;
+}
+.wrong {
+  color: var(--stop);
+  font-weight: 600;
+}
+th {
+  min-width: 9em;
+}
+</style>

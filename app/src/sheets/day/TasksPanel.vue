@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import {
+  limits,
+  showText,
+  type Build,
+  type DayTask,
+  type OwnTask,
+  type Plan,
+} from '@pyrgotect/core';
+import { format } from 'date-fns';
+import { computed } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useBuild } from '../../stores/build.ts';
+import { useDay } from '../../stores/day.ts';
+import { useSettings } from '../../stores/settings.ts';
+
+/** Every task in its place, with minutes by one's own clock, slack, and tasks of one's own. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const store = useBuild();
+const day = useDay();
+const settings = useSettings();
+const text = (n: number): string => showText(n, 'minutes', settings.system);
+const own = computed(
+  () => new Map(props.build.day.minutes.map(({ taskId, handsMin }) => [taskId, handsMin])),
+);
+const isOwn = (task: DayTask): boolean => props.build.day.own.some((one) => one.id === task.id);
+function setMinutes(task: DayTask, handsMin: number | null): void {
+  store.edit('Minutes of a task', (draft) => {
+    const mine = draft.day.own.find((one) => one.id === task.id);
+    if (mine) {
+      if (handsMin !== null) mine.handsMin = handsMin;
+      return;
+    }
+    draft.day.minutes = draft.day.minutes.filter((one) => one.taskId !== task.id);
+    if (handsMin !== null) draft.day.minutes.push({ taskId: task.id, handsMin });
+  });
+}
+const addOwn = (): void =>
+  store.edit('Own task', (draft) => {
+    draft.day.own.push({
+      id: crypto.randomUUID(),
+      title: 'Something of my own',
+      handsMin: 15,
+      waitMin: 0,
+      after: null,
+      before: null,
+    });
+  });
+const editOwn = (id: string, to: Partial<OwnTask>): void =>
+  store.edit('Own task', (draft) => {
+    const one = draft.day.own.find((task) => task.id === id);
+    if (one) Object.assign(one, to);
+  });
+const choices = (not: string) => [
+  { value: '', text: 'whenever' },
+  ...day.tasks
+    .filter((task) => task.id !== not)
+    .map((task) => ({ value: task.id, text: task.title.slice(0, 50) })),
+];
+const rename = (id: string, event: Event): void => {
+  const title = (event.target as HTMLInputElement).value.trim().slice(0, 80);
+  if (title) editOwn(id, { title });
+};
+</script>
+
+<template>
+  <div data-test="tasks">
+    <div v-for="task in build.day.own" :key="task.id" class="own" data-test="own-task">
+      <input
+        class="name"
+        :value="task.title"
+        aria-label="What it is"
+        maxlength="80"
+        @change="rename(task.id, $event)"
+      />
+      <p class="sentence">
+        <QuantityField
+          :model-value="task.handsMin"
+          kind="minutes"
+          label="Minutes of hands"
+          :min="0"
+          :max="limits.taskMin.max"
+          @update:model-value="(n) => n !== null && editOwn(task.id, { handsMin: n })"
+        />
+        of hands, after
+        <ChoiceField
+          :model-value="task.after ?? ''"
+          label="After which task"
+          :options="choices(task.id)"
+          @update:model-value="(id) => editOwn(task.id, { after: id || null })"
+        />, before
+        <ChoiceField
+          :model-value="task.before ?? ''"
+          label="Before which task"
+          :options="choices(task.id)"
+          @update:model-value="(id) => editOwn(task.id, { before: id || null })"
+        />
+        <button
+          type="button"
+          class="key small quiet"
+          @click="
+            store.edit(
+              'Own task taken out',
+              (draft) => void (draft.day.own = draft.day.own.filter((one) => one.id !== task.id)),
+            )
+          "
+        >
+          take it out
+        </button>
+      </p>
+    </div>
+    <p>
+      <button type="button" class="key small" data-test="add-own" @click="addOwn">
+        A task of my own
+      </button>
+    </p>
+    <table v-if="day.rows.length > 0" class="ledger">
+      <thead>
+        <tr>
+          <th>Begin</th>
+          <th>Task</th>
+          <th class="end">Hands</th>
+          <th class="end">Wait</th>
+          <th class="end">Earlier</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr
+          v-for="{ at, task, isCritical } in day.rows"
+          :key="task.id"
+          :class="{ chosen: day.chosen === task.id }"
+          @click="day.chosen = task.id"
+        >
+          <td class="when">{{ format(day.dateOf(at.startMin), 'EEE HH:mm') }}</td>
+          <td>
+            {{ task.title
+            }}<span v-if="isCritical" class="mark" title="If it takes longer, you begin earlier">
+              ◆</span
+            >
+          </td>
+          <td class="end">
+            <QuantityField
+              :model-value="isOwn(task) ? task.handsMin : (own.get(task.id) ?? null)"
+              kind="minutes"
+              :label="`Minutes of hands: ${task.title}`"
+              :min="0"
+              :max="limits.taskMin.max"
+              nullable
+              :auto="text(task.handsMin)"
+              @update:model-value="(n) => setMinutes(task, n)"
+            />
+          </td>
+          <td class="end">
+            {{
+              task.waitMin + (task.again?.waitMin ?? 0) > 0
+                ? text(task.waitMin + (task.again?.waitMin ?? 0))
+                : ''
+            }}
+          </td>
+          <td class="end">
+            {{
+              (day.plan?.slack[task.id]?.earlierMin ?? 0) > 0
+                ? text(day.plan!.slack[task.id]!.earlierMin)
+                : ''
+            }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="soft">
+      ◆ sets the start: if it takes a quarter of an hour longer, you begin earlier. Earlier: how
+      much sooner it can be done by itself. Clear a field of minutes to go back to the plan’s.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.ledger {
+  width: 100%;
+}
+.when {
+  white-space: nowrap;
+  font-variant-numeric: tabular-nums;
+}
+.chosen td {
+  background: var(--lift);
+}
+.mark {
+  color: var(--accent);
+}
+.own {
+  border-left: 3px solid var(--line);
+  padding-left: 10px;
+  margin-bottom: 8px;
+}
+.name {
+  font: 600 16px var(--heading);
+  color: inherit;
+  background: none;
+  border: 0;
+  border-bottom: 1.5px solid var(--line);
+  width: 100%;
+}
+</style>

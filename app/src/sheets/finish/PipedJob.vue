@@ -1,0 +1,337 @@
+<script setup lang="ts">
+import {
+  lengthForms,
+  limits,
+  newPiped,
+  nozzleForms,
+  pipedForms,
+  pipedPlaces,
+  pipingMin,
+  showText,
+  type Build,
+  type Piped,
+  type PipedForm,
+  type PipedPlace,
+  type PipingJob,
+  type PlannedPiping,
+} from '@pyrgotect/core';
+import { computed } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { usePantry } from '../../stores/pantry.ts';
+import { useSettings } from '../../stores/settings.ts';
+
+/** One thing that is piped: of what, how, where, and what that comes to. */
+const props = defineProps<{
+  job: PipingJob;
+  build: Build;
+  planned: PlannedPiping | null;
+  /** The tier that is worked on, for a job that begins to be fitted. */
+  tierId: string;
+}>();
+const emit = defineEmits<{ change: [to: Partial<PipingJob>]; drop: [] }>();
+const settings = useSettings();
+const pantry = usePantry();
+const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
+  showText(n, kind, settings.system);
+const word = (event: Event, most: number): string =>
+  (event.target as HTMLInputElement).value.trim().slice(0, most);
+const piped = computed(() => props.job.piped);
+const set = (to: Partial<Piped>): void => {
+  if (piped.value) emit('change', { piped: { ...piped.value, ...to } });
+};
+
+const spreads = computed(() => [
+  { value: '', text: 'the coat’s frosting' },
+  ...pantry.pantry.spreads.filter((s) => s.canCoat).map((s) => ({ value: s.id, text: s.name })),
+]);
+const formWords: Partial<Record<PipedForm, string>> = {
+  shell: 'shells',
+  star: 'stars',
+  kiss: 'kisses',
+  rosette: 'rosettes',
+  dollop: 'dollops',
+  ruffle: 'ruffles',
+  leaf: 'leaves',
+  rope: 'a rope',
+  line: 'a line',
+  vine: 'a vine',
+};
+const forms = pipedForms.map((value) => ({ value, text: formWords[value] ?? value }));
+const nozzles = nozzleForms.map((value) => ({ value, text: value }));
+const placeWords: Record<PipedPlace, string> = {
+  'top edge': 'round the edge of the top',
+  foot: 'round the foot',
+  side: 'round the side',
+  'on top': 'in a ring on the top',
+  apart: 'apart, by its length',
+};
+const places = pipedPlaces.map((value) => ({ value, text: placeWords[value] }));
+const tiers = computed(() => props.build.tiers.map((t) => ({ value: t.id, text: t.name })));
+const isLength = computed(() => piped.value && lengthForms.includes(piped.value.form));
+/** A form begins with the nozzle that makes it. */
+function setForm(form: PipedForm): void {
+  const nozzle: Partial<Record<PipedForm, Piped['nozzle']>> = {
+    rosette: 'closed star',
+    kiss: 'round',
+    dollop: 'round',
+    line: 'round',
+    vine: 'round',
+    writing: 'round',
+    leaf: 'leaf',
+    ruffle: 'petal',
+    shell: 'open star',
+    star: 'open star',
+    rope: 'open star',
+  };
+  const fine = form === 'writing' || form === 'line' || form === 'vine';
+  set({
+    form,
+    nozzle: nozzle[form] ?? 'round',
+    ...(fine ? { wideMm: 2 } : piped.value!.wideMm < 4 ? { wideMm: 8 } : {}),
+    ...(form === 'writing' ? { where: 'on top', text: piped.value!.text || 'Jubilee' } : {}),
+  });
+}
+const minutes = computed(() =>
+  text(pipingMin(props.planned ?? props.job, pantry.pantry.kitchen), 'minutes'),
+);
+function fit(): void {
+  emit('change', { piped: newPiped(props.tierId) });
+}
+function byWeight(): void {
+  const { massG = 0, pieces = 0, lineMm = 0 } = props.planned ?? {};
+  emit('change', { piped: null, massG: Math.round(massG), pieces, lineMm: Math.round(lineMm) });
+}
+</script>
+
+<template>
+  <section class="job" :data-test="`job-${job.name}`">
+    <p class="sentence">
+      <input
+        class="word"
+        type="text"
+        maxlength="80"
+        aria-label="What is piped"
+        :value="job.name"
+        @change="emit('change', { name: word($event, 80) || 'piping' })"
+      />
+      of
+      <ChoiceField
+        :model-value="job.spreadId ?? ''"
+        label="Frosting for piping"
+        :options="spreads"
+        @update:model-value="(id) => emit('change', { spreadId: id || null })"
+      />,
+      <input
+        class="word short"
+        type="text"
+        maxlength="40"
+        aria-label="Colour of the piping"
+        placeholder="as it is"
+        :value="job.tint"
+        @change="emit('change', { tint: word($event, 40) })"
+      />:
+      <template v-if="!piped">
+        <QuantityField
+          :model-value="job.massG"
+          kind="bowl"
+          label="Amount for piping"
+          :min="0"
+          :max="limits.pipingG.max"
+          @update:model-value="(g) => g !== null && emit('change', { massG: g })"
+        />
+        in
+        <QuantityField
+          :model-value="job.pieces"
+          kind="count"
+          label="Pieces piped"
+          :min="0"
+          :max="limits.pipedPieces.max"
+          @update:model-value="(n) => n !== null && emit('change', { pieces: n })"
+        />
+        pieces and
+        <QuantityField
+          :model-value="job.lineMm"
+          kind="size"
+          label="Length piped"
+          :min="0"
+          :max="limits.pipedMm.max"
+          @update:model-value="(mm) => mm !== null && emit('change', { lineMm: mm })"
+        />
+        of line.
+        <button type="button" class="key small" @click="fit">Fit it round instead</button>
+      </template>
+      <template v-else>
+        <ChoiceField
+          :model-value="piped.form"
+          label="Form that is piped"
+          :options="forms"
+          @update:model-value="setForm"
+        />
+        <template v-if="piped.form === 'writing'">
+          “<input
+            class="word"
+            type="text"
+            maxlength="80"
+            aria-label="What is written"
+            :value="piped.text"
+            @change="set({ text: word($event, 80) })"
+          />” with letters
+          <QuantityField
+            :model-value="piped.letterMm"
+            kind="thickness"
+            label="Height of the letters"
+            :min="limits.letterMm.min"
+            :max="limits.letterMm.max"
+            @update:model-value="(mm) => mm !== null && set({ letterMm: mm })"
+          />
+          high,
+        </template>
+        from
+        <ChoiceField
+          :model-value="piped.nozzle"
+          label="Nozzle"
+          :options="nozzles"
+          @update:model-value="(nozzle) => set({ nozzle })"
+        />
+        nozzle,
+        <QuantityField
+          :model-value="piped.wideMm"
+          kind="thickness"
+          label="Width of the nozzle"
+          :min="limits.nozzleWideMm.min"
+          :max="limits.nozzleWideMm.max"
+          @update:model-value="(mm) => mm !== null && set({ wideMm: mm })"
+        />
+        wide<template v-if="piped.form === 'rosette'"
+          >,
+          <QuantityField
+            :model-value="2 * piped.radiusMm"
+            kind="thickness"
+            label="Across a rosette"
+            :min="2 * limits.rosetteMm.min"
+            :max="2 * limits.rosetteMm.max"
+            @update:model-value="(mm) => mm !== null && set({ radiusMm: mm / 2 })"
+          />
+          across</template
+        >,
+        <ChoiceField
+          :model-value="piped.where"
+          label="Where it is piped"
+          :options="places"
+          @update:model-value="(where) => set({ where })"
+        /><template v-if="piped.where === 'apart'"
+          >:
+          <QuantityField
+            :model-value="piped.lengthMm"
+            kind="size"
+            label="Length piped apart"
+            :min="0"
+            :max="limits.apartMm.max"
+            @update:model-value="(mm) => mm !== null && set({ lengthMm: mm })" /></template
+        ><template v-if="piped.where === 'side'">
+          at
+          <QuantityField
+            :model-value="piped.upMm"
+            kind="span"
+            label="Height of the line above the foot"
+            :min="0"
+            :max="limits.upMm.max"
+            @update:model-value="(mm) => mm !== null && set({ upMm: mm })" /></template
+        ><template v-if="piped.where === 'on top'"
+          >,
+          <QuantityField
+            :model-value="piped.insetMm"
+            kind="thickness"
+            label="In from the rim"
+            :min="0"
+            :max="limits.insetFromRimMm.max"
+            @update:model-value="(mm) => mm !== null && set({ insetMm: mm })"
+          />
+          in</template
+        ><template v-if="build.tiers.length > 1">
+          of
+          <ChoiceField
+            :model-value="piped.tierId"
+            label="Tier it is piped on"
+            :options="tiers"
+            @update:model-value="(tierId) => set({ tierId })" /></template
+        >.
+      </template>
+    </p>
+    <p v-if="piped && planned" class="sentence comes">
+      <template v-if="!isLength">
+        <QuantityField
+          :model-value="piped.count"
+          kind="count"
+          label="Pieces round it"
+          :auto="`${planned.pieces}, as fit`"
+          nullable
+          :min="0"
+          :max="limits.pipedPieces.max"
+          @update:model-value="(n) => set({ count: n })"
+        />
+        pieces<label class="check">
+          <input type="checkbox" :checked="piped.odd" @change="set({ odd: !piped!.odd })" />
+          an odd number</label
+        >,
+      </template>
+      <template v-else>{{ text(planned.lineMm, 'size') }} of it, </template>
+      <b>{{ text(planned.massG, 'bowl') }}</b>, about {{ minutes }}. One
+      {{ isLength ? '10 cm piece' : 'piece' }} weighs
+      <QuantityField
+        :model-value="piped.weighedG"
+        kind="fineMass"
+        :label="isLength ? 'Ten centimetres of it, weighed' : 'One piece, weighed'"
+        :auto="isLength ? 'by the table' : `${text(planned.pieceG ?? 0, 'fineMass')} by the table`"
+        nullable
+        :min="limits.weighedG.min"
+        :max="limits.weighedG.max"
+        @update:model-value="(g) => set({ weighedG: g })"
+      />; try the hand on a strip of {{ text(planned.practiceMm, 'span') }} first.
+      <button type="button" class="key small quiet" @click="byWeight">by weight alone</button>
+    </p>
+    <p v-else class="sentence comes">About {{ minutes }}.</p>
+    <button
+      type="button"
+      class="key small quiet off"
+      :aria-label="`Leave off ${job.name}`"
+      @click="emit('drop')"
+    >
+      ×
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.job {
+  position: relative;
+  padding: 6px 34px 8px 0;
+  border-top: 1px solid var(--line);
+}
+.off {
+  position: absolute;
+  right: 0;
+  top: 8px;
+}
+.comes {
+  font-size: 15.5px;
+}
+.check {
+  white-space: nowrap;
+  margin-left: 8px;
+}
+.word {
+  font: inherit;
+  font-weight: 600;
+  color: var(--accent);
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  padding: 1px 6px;
+  width: 13em;
+}
+.short {
+  width: 6.5em;
+}
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import {
+  limits,
+  newPiped,
+  newPiping,
+  type Build,
+  type PipingJob,
+  type Plan,
+} from '@pyrgotect/core';
+import { useSheet } from '../useSheet.ts';
+import PipedJob from './PipedJob.vue';
+
+/** Everything that is piped: fitted round its line, or by weight alone. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const { store, tier } = useSheet(props);
+const edit = (label: string, recipe: (jobs: PipingJob[]) => void): void =>
+  store.edit(label, (draft) => recipe(draft.piping));
+function add(): void {
+  const id = `piping-${crypto.randomUUID().slice(0, 8)}`;
+  edit('Piping', (jobs) => {
+    jobs.push({ ...newPiping(id, 0), name: 'border', piped: newPiped(tier.value.id) });
+  });
+}
+const change = (id: string, to: Partial<PipingJob>): void =>
+  edit('Piping', (jobs) => {
+    const job = jobs.find((each) => each.id === id);
+    if (job) Object.assign(job, to);
+  });
+const drop = (id: string): void =>
+  edit('Piping left off', (jobs) => {
+    const at = jobs.findIndex((each) => each.id === id);
+    if (at >= 0) jobs.splice(at, 1);
+  });
+</script>
+
+<template>
+  <div data-test="piping">
+    <p v-if="build.piping.length === 0" class="lead">
+      Nothing is piped yet. A border is fitted evenly round the outline it goes along, whatever its
+      shape; drips of the same tier end above it.
+    </p>
+    <PipedJob
+      v-for="job in build.piping"
+      :key="job.id"
+      :job="job"
+      :build="build"
+      :planned="plan.piping.find((each) => each.id === job.id) ?? null"
+      :tier-id="tier.id"
+      @change="(to) => change(job.id, to)"
+      @drop="drop(job.id)"
+    />
+    <p>
+      <button
+        v-if="build.piping.length < limits.pipingJobs.max"
+        type="button"
+        class="key small"
+        data-test="add-piping"
+        @click="add"
+      >
+        Something to pipe
+      </button>
+    </p>
+  </div>
+</template>

@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { limits, newPour, showText, type Build, type Plan, type Pour } from '@pyrgotect/core';
+import { computed } from 'vue';
+import FigureValue from '../../figures/FigureValue.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useSettings } from '../../stores/settings.ts';
+import { useSheet } from '../useSheet.ts';
+import PouredFields from './PouredFields.vue';
+
+/** Ganache poured over a whole tier on a rack: what stays, what to pour, what comes back. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const settings = useSettings();
+const { pantry, tier, tierPlan, editTier } = useSheet(props);
+const pour = computed(() => tier.value.pour);
+const staged = computed(() => tierPlan.value.finish.pour);
+const planned = computed(() => (staged.value.ok ? staged.value.value : null));
+const set = (to: Partial<Pour>, label = 'Pour'): void =>
+  editTier(label, (t) => void (t.pour && Object.assign(t.pour, to)));
+const begin = (): void =>
+  editTier('Pour', (t) => void (t.pour = newPour(pantry.pantry.ganaches[0]?.id ?? 'dark-equal')));
+const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
+  showText(n, kind, settings.system);
+const studs = { cover: 0.3, highMm: 5, acrossMm: 8 };
+/* The picture: what is poured as a bar, shared into what stays and what comes back. */
+const stays = computed(() =>
+  planned.value ? (100 * planned.value.staysG) / planned.value.pourG : 0,
+);
+</script>
+
+<template>
+  <div data-test="pour">
+    <p v-if="!pour">
+      <button type="button" class="key" data-test="add-pour" @click="begin">
+        Pour a veil over {{ build.tiers.length > 1 ? tier.name : 'the whole cake' }}
+      </button>
+    </p>
+    <template v-else>
+      <p class="sentence"><PouredFields :poured="pour" @change="set" />, poured on a rack.</p>
+      <template v-if="planned">
+        <p class="sentence">
+          The side keeps a veil of <b>{{ text(planned.veilMm, 'fine') }}</b>; nothing moves any more
+          after about {{ Math.max(5, Math.round(planned.standsS)) }} s. Pour
+          <FigureValue :figure="`${tier.id}/pour`" :value="planned.pourG" kind="bowl" />.
+        </p>
+        <div class="bar" role="img" :aria-label="`${text(planned.staysG, 'bowl')} stays`">
+          <span class="stays" :style="{ width: `${stays}%` }">
+            <b>{{ text(planned.staysG, 'bowl') }}</b> stays on the cake
+          </span>
+          <span class="back"
+            ><b>{{ text(planned.trayG, 'bowl') }}</b> back in the tray</span
+          >
+        </div>
+        <p v-if="planned.shares" class="sentence">
+          That is <b>{{ text(planned.shares.chocolateG, 'small') }}</b>
+          {{ planned.ganache!.chocolate.name }} and
+          <b>{{ text(planned.shares.creamG, 'small') }}</b> {{ planned.ganache!.cream.name }}.
+        </p>
+        <p class="sentence">
+          <template v-if="pour.studded">
+            The side is studded over
+            <QuantityField
+              :model-value="pour.studded.cover"
+              kind="share"
+              label="Share of the side that is studded"
+              :min="limits.cover.min"
+              :max="1"
+              @update:model-value="
+                (n) => n !== null && set({ studded: { ...pour!.studded!, cover: n } })
+              "
+            />
+            with pieces
+            <QuantityField
+              :model-value="pour.studded.highMm"
+              kind="thickness"
+              label="How far the pieces stand out"
+              :min="limits.studMm.min"
+              :max="limits.studMm.max"
+              @update:model-value="
+                (mm) => mm !== null && set({ studded: { ...pour!.studded!, highMm: mm } })
+              "
+            />
+            high and
+            <QuantityField
+              :model-value="pour.studded.acrossMm"
+              kind="thickness"
+              label="Across the pieces"
+              :min="limits.studMm.min"
+              :max="limits.studMm.max"
+              @update:model-value="
+                (mm) => mm !== null && set({ studded: { ...pour!.studded!, acrossMm: mm } })
+              "
+            />
+            across: a veil over it takes {{ text(planned.sideFactor, 'factor') }} times as much.
+            <button type="button" class="key small quiet" @click="set({ studded: null })">
+              smooth
+            </button>
+          </template>
+          <button
+            v-else
+            type="button"
+            class="key small"
+            @click="set({ studded: { ...studs } }, 'Studded side')"
+          >
+            The side is studded with nuts or pieces
+          </button>
+        </p>
+        <p class="lead">
+          What comes back can be strained, warmed and poured again while it has touched nothing but
+          the cake; crumbs in it make it dull. Onto the rack and off again it takes a wide spatula
+          and, from {{ text(8000, 'weight') }} on, two people.
+        </p>
+      </template>
+      <p v-else-if="!staged.ok" class="lead">{{ staged.problem }}</p>
+      <p>
+        <button
+          type="button"
+          class="key small quiet"
+          @click="editTier('Pour left off', (t) => void (t.pour = null))"
+        >
+          do not pour
+        </button>
+      </p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  height: 38px;
+  border: 1.5px solid var(--ink);
+  margin: 10px 0;
+}
+.bar span {
+  padding: 7px 10px;
+  overflow: hidden;
+  white-space: nowrap;
+}
+.stays {
+  background: #54362c;
+  color: #fdf6e8;
+}
+.back {
+  flex: 1;
+  background: repeating-linear-gradient(-45deg, var(--lift) 0 6px, var(--line) 6px 7px);
+}
+</style>

@@ -1,0 +1,431 @@
+<script setup lang="ts">
+import {
+  allergens,
+  arrangements,
+  limits,
+  picks,
+  showText,
+  tones,
+  type Arrangement,
+  type Build,
+  type Pick,
+  type Tier,
+  type Topping,
+  type ToppingPlan,
+} from '@pyrgotect/core';
+import { computed } from 'vue';
+import { formatISO, parseISO, subMinutes } from 'date-fns';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import AllergenPick from '../../pantry/AllergenPick.vue';
+import { servedText } from '../../parts/when.ts';
+import { usePantry } from '../../stores/pantry.ts';
+import { useSettings } from '../../stores/settings.ts';
+
+/** One topping in sentences: what, how many, where, held by what, when. */
+const props = defineProps<{ plan: ToppingPlan; build: Build; tier: Tier; on: boolean }>();
+const emit = defineEmits<{ change: [to: Partial<Topping>]; drop: [] }>();
+const settings = useSettings();
+const pantry = usePantry();
+const topping = computed(() => props.plan.topping);
+const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
+  showText(n, kind, settings.system);
+const set = (to: Partial<Topping>): void => emit('change', to);
+const word = (event: Event): string =>
+  (event.target as HTMLInputElement).value.trim().slice(0, 80) || topping.value.name;
+
+const arrangementWords: Record<Arrangement, string> = {
+  round: 'evenly round the rim',
+  clusters: 'in clusters',
+  crescent: 'in a crescent',
+  scattered: 'strewn',
+  free: 'where I set them',
+};
+const ways = arrangements.map((value) => ({ value, text: arrangementWords[value] }));
+const pickWords: Record<Pick, string> = {
+  none: 'on its own',
+  pick: 'by a pick each',
+  stick: 'by a stick each',
+  wire: 'by a wire each',
+};
+const pickChoices = picks.map((value) => ({ value, text: pickWords[value] }));
+const toneChoices = tones.map((value) => ({ value, text: `drawn as ${value}` }));
+const foods = computed(() => [
+  { value: '', text: 'not among the ingredients' },
+  ...pantry.pantry.foods.map((food) => ({ value: food.id, text: food.name })),
+]);
+const ganaches = computed(() =>
+  pantry.pantry.ganaches.map((row) => ({ value: row.id, text: row.name })),
+);
+const links = computed(() => [
+  { value: '', text: 'counted by themselves' },
+  ...props.build.piping
+    .filter((job) => job.piped)
+    .map((job) => ({ value: job.id, text: job.name })),
+  ...props.tier.toppings
+    .filter((other) => other.id !== topping.value.id && other.kind === 'pieces')
+    .map((other) => ({ value: other.id, text: other.name })),
+]);
+/** When a crisp piece may go on so that it is still crisp when the cake is served. */
+const onFrom = computed(() => {
+  const { serveAt } = props.build.brief;
+  if (!serveAt || props.plan.crispH === null) return '';
+  return servedText(formatISO(subMinutes(parseISO(serveAt), props.plan.crispH * 60)));
+});
+const isPieces = computed(() => topping.value.kind === 'pieces');
+</script>
+
+<template>
+  <section class="topping" :class="{ on }" :data-test="`topping-${topping.name}`">
+    <p class="sentence">
+      <input
+        class="word"
+        type="text"
+        maxlength="80"
+        aria-label="Topping"
+        :value="topping.name"
+        @change="set({ name: word($event) })"
+      />
+      <template v-if="isPieces">
+        of
+        <template v-if="topping.tray">{{ text(plan.pieceG, 'fineMass') }}</template>
+        <QuantityField
+          v-else
+          :model-value="topping.pieceG"
+          kind="fineMass"
+          label="One piece weighs"
+          :min="limits.pieceG.min"
+          :max="limits.pieceG.max"
+          @update:model-value="(g) => g !== null && set({ pieceG: g })"
+        />,
+        <QuantityField
+          :model-value="topping.acrossMm"
+          kind="thickness"
+          label="Across a piece"
+          :min="limits.pieceMm.min"
+          :max="limits.pieceMm.max"
+          @update:model-value="(mm) => mm !== null && set({ acrossMm: mm })"
+        />
+        across and
+        <QuantityField
+          :model-value="topping.highMm"
+          kind="thickness"
+          label="Height of a piece"
+          :min="limits.pieceMm.min"
+          :max="limits.pieceMm.max"
+          @update:model-value="(mm) => mm !== null && set({ highMm: mm })"
+        />
+        high:
+        <template v-if="topping.linkedTo === null">
+          <QuantityField
+            :model-value="topping.count"
+            kind="count"
+            label="How many pieces"
+            :min="0"
+            :max="limits.toppingCount.max"
+            @update:model-value="(n) => n !== null && set({ count: n })"
+          />
+          <label class="check">
+            <input type="checkbox" :checked="topping.odd" @change="set({ odd: !topping.odd })" />
+            an odd number</label
+          >,
+        </template>
+        <template v-else>
+          {{ plan.count }}, one for every
+          <QuantityField
+            :model-value="topping.every"
+            kind="count"
+            label="One for every"
+            :min="1"
+            :max="limits.every.max"
+            @update:model-value="(n) => n !== null && set({ every: n })"
+          />
+          of
+        </template>
+        <ChoiceField
+          :model-value="topping.linkedTo ?? ''"
+          label="Counted by"
+          :options="links"
+          @update:model-value="(id) => set({ linkedTo: id || null })"
+        />,
+        <ChoiceField
+          :model-value="topping.arrangement"
+          label="Arrangement"
+          :options="ways"
+          @update:model-value="(arrangement) => set({ arrangement })"
+        /><template v-if="topping.arrangement === 'clusters'">
+          of
+          <QuantityField
+            :model-value="topping.clusterOf"
+            kind="count"
+            label="Pieces to a cluster"
+            :min="1"
+            :max="limits.clusterOf.max"
+            @update:model-value="(n) => n !== null && set({ clusterOf: n })" /></template
+        ><template v-if="topping.arrangement === 'crescent'">
+          along
+          <QuantityField
+            :model-value="topping.share"
+            kind="share"
+            label="Share of the rim"
+            :min="limits.crescent.min"
+            :max="1"
+            @update:model-value="(n) => n !== null && set({ share: n })"
+          />
+          of the rim</template
+        ><template v-if="topping.arrangement !== 'free'"
+          >,
+          <QuantityField
+            :model-value="topping.insetMm"
+            kind="thickness"
+            label="In from the rim"
+            :min="0"
+            :max="limits.insetFromRimMm.max"
+            @update:model-value="(mm) => mm !== null && set({ insetMm: mm })"
+          />
+          in</template
+        ><template v-if="topping.arrangement === 'round' || topping.arrangement === 'crescent'"
+          >, turned by
+          <QuantityField
+            :model-value="topping.shift"
+            kind="share"
+            label="Turned by a share of the room between two"
+            :min="0"
+            :max="1"
+            @update:model-value="(n) => n !== null && set({ shift: n })"
+          />
+          of the room between two</template
+        >
+        <button
+          v-if="topping.arrangement === 'scattered'"
+          type="button"
+          class="key small"
+          @click="set({ seed: (topping.seed + 1) % 10000 })"
+        >
+          Throw again</button
+        >; held
+        <ChoiceField
+          :model-value="topping.pick"
+          label="Held by"
+          :options="pickChoices"
+          @update:model-value="(pick) => set({ pick })"
+        />.
+      </template>
+      <template v-else-if="topping.kind === 'drizzle'">
+        of
+        <ChoiceField
+          :model-value="topping.ganacheId ?? ''"
+          label="What is drizzled"
+          :options="ganaches"
+          @update:model-value="(id) => set({ ganacheId: id })"
+        />,
+        <QuantityField
+          :model-value="topping.lengthMm"
+          kind="size"
+          label="Length of the drizzle"
+          :min="0"
+          :max="limits.apartMm.max"
+          @update:model-value="(mm) => mm !== null && set({ lengthMm: mm })"
+        />
+        in a bead
+        <QuantityField
+          :model-value="topping.acrossMm"
+          kind="thickness"
+          label="Width of the bead"
+          :min="limits.pieceMm.min"
+          :max="20"
+          @update:model-value="(mm) => mm !== null && set({ acrossMm: mm })"
+        />
+        wide.
+      </template>
+      <template v-else>
+        {{ topping.kind === 'heap' ? 'heaped' : 'in a roll along the rim' }}
+        <QuantityField
+          :model-value="topping.acrossMm"
+          kind="span"
+          :label="topping.kind === 'heap' ? 'Across the heap' : 'Width of the roll'"
+          :min="limits.pieceMm.min"
+          :max="limits.pieceMm.max"
+          @update:model-value="(mm) => mm !== null && set({ acrossMm: mm })"
+        />
+        wide<template v-if="topping.kind === 'heap'">
+          and
+          <QuantityField
+            :model-value="topping.highMm"
+            kind="span"
+            label="Height of the heap"
+            :min="limits.pieceMm.min"
+            :max="limits.pieceMm.max"
+            @update:model-value="(mm) => mm !== null && set({ highMm: mm })"
+          />
+          high</template
+        >, {{ text(topping.packing, 'share') }} of it no air, at
+        <QuantityField
+          :model-value="topping.densityGPerMl"
+          kind="density"
+          label="Density of the pieces"
+          :min="limits.inclusionDensity.min"
+          :max="limits.inclusionDensity.max"
+          @update:model-value="(n) => n !== null && set({ densityGPerMl: n })"
+        />.
+      </template>
+    </p>
+    <p class="sentence comes">
+      <b>{{ text(plan.massG, 'small') }}</b><template v-if="isPieces">
+        for {{ plan.count }}</template
+      ><template v-if="plan.sinks">, <b class="mind">too heavy for the soft top</b></template
+      ><template v-if="isPieces && plan.steepestDegrees < 89.5 && topping.pick === 'none'"
+        >; on a slope of more than {{ Math.round(plan.steepestDegrees) }}° they slide</template
+      >.
+      <label class="check">
+        <input type="checkbox" :checked="topping.last" @change="set({ last: !topping.last })" />
+        on at the last moment</label
+      >
+      <label class="check">
+        <input
+          type="checkbox"
+          :checked="topping.crisp !== null"
+          @change="set({ crisp: topping.crisp ? null : { thickMm: 4, filmed: false } })"
+        />
+        crisp</label
+      >
+      <template v-if="topping.crisp">
+        for about <b>{{ text((plan.crispH ?? 0) * 60, 'minutes') }}</b> at
+        <QuantityField
+          :model-value="topping.crisp.thickMm"
+          kind="thickness"
+          label="Thickness of the crisp piece"
+          :min="limits.crispMm.min"
+          :max="limits.crispMm.max"
+          @update:model-value="
+            (mm) => mm !== null && set({ crisp: { ...topping.crisp!, thickMm: mm } })
+          "
+        />,
+        <label class="check">
+          <input
+            type="checkbox"
+            :checked="topping.crisp.filmed"
+            @change="set({ crisp: { ...topping.crisp!, filmed: !topping.crisp!.filmed } })"
+          />
+          under a film of chocolate or fat</label
+        ><template v-if="onFrom"
+          >: on no earlier than <b>{{ onFrom }}</b></template
+        >
+      </template>
+    </p>
+    <p v-if="isPieces" class="sentence comes">
+      <label class="check">
+        <input
+          type="checkbox"
+          :checked="topping.tray !== null"
+          @change="set({ tray: topping.tray ? null : { thickMm: 4, wholeShare: 0.6, spreads: 1 } })"
+        />
+        broken from a slab</label
+      >
+      <template v-if="topping.tray && plan.tray">
+        <QuantityField
+          :model-value="topping.tray.thickMm"
+          kind="fine"
+          label="Thickness of the slab"
+          :min="limits.slabMm.min"
+          :max="limits.slabMm.max"
+          @update:model-value="
+            (mm) => mm !== null && set({ tray: { ...topping.tray!, thickMm: mm } })
+          "
+        />
+        thick, of which
+        <QuantityField
+          :model-value="topping.tray.wholeShare"
+          kind="share"
+          label="Share that breaks whole"
+          :min="limits.wholeShare.min"
+          :max="1"
+          @update:model-value="
+            (n) => n !== null && set({ tray: { ...topping.tray!, wholeShare: n } })
+          "
+        />
+        breaks whole and that spreads in the oven by
+        <QuantityField
+          :model-value="topping.tray.spreads"
+          kind="factor"
+          label="Area after over before"
+          :min="limits.slabSpreads.min"
+          :max="limits.slabSpreads.max"
+          @update:model-value="(n) => n !== null && set({ tray: { ...topping.tray!, spreads: n } })"
+        />: <b>{{ text(plan.tray.massG, 'small') }}</b> on
+        {{ text(plan.tray.sideMm, 'size') }} square, {{ text(plan.tray.crushedG, 'small') }} of it
+        crushed.
+      </template>
+    </p>
+    <p class="sentence comes">
+      <ChoiceField
+        v-if="topping.kind !== 'drizzle'"
+        :model-value="topping.tone"
+        label="Hatch in drawings"
+        :options="toneChoices"
+        @update:model-value="(tone) => set({ tone })"
+      />
+      <ChoiceField
+        v-if="topping.kind !== 'drizzle'"
+        :model-value="topping.foodId ?? ''"
+        label="Ingredient"
+        :options="foods"
+        @update:model-value="(id) => set({ foodId: id || null })"
+      />
+      <AllergenPick
+        v-if="topping.kind !== 'drizzle' && topping.foodId === null"
+        :model-value="topping.allergens"
+        :of="allergens"
+        none="no allergen"
+        label="Allergens it holds"
+        @update:model-value="(chosen) => set({ allergens: chosen })"
+      />
+    </p>
+    <button
+      type="button"
+      class="key small quiet off"
+      :aria-label="`Leave off ${topping.name}`"
+      @click="emit('drop')"
+    >
+      ×
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.topping {
+  position: relative;
+  padding: 6px 34px 8px 10px;
+  border-top: 1px solid var(--line);
+  border-left: 3px solid transparent;
+}
+.topping.on {
+  border-left-color: var(--accent);
+}
+.off {
+  position: absolute;
+  right: 0;
+  top: 8px;
+}
+.comes {
+  font-size: 15.5px;
+  line-height: 1.8;
+}
+.check {
+  white-space: nowrap;
+  margin-right: 8px;
+}
+.mind {
+  color: var(--warn);
+}
+.word {
+  font: inherit;
+  font-weight: 600;
+  color: var(--accent);
+  background: var(--lift);
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  padding: 1px 6px;
+  width: 13em;
+}
+</style>

@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import {
+  limits,
+  newTopping,
+  showText,
+  toneOfPoured,
+  type Build,
+  type Plan,
+  type Tone,
+  type Topping,
+} from '@pyrgotect/core';
+import { computed, ref } from 'vue';
+import { useSettings } from '../../stores/settings.ts';
+import { useSheet } from '../useSheet.ts';
+import ToppingFields from './ToppingFields.vue';
+import TopView from './TopView.vue';
+
+/** What is put on a tier's top: where it stands, what it weighs, whether the top bears it. */
+const props = defineProps<{ build: Build; plan: Plan }>();
+const settings = useSettings();
+const { pantry, tier, tierPlan, editTier } = useSheet(props);
+const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
+  showText(n, kind, settings.system);
+const plans = computed(() => tierPlan.value.finish.toppings);
+const chosen = ref(0);
+const above = computed(() => {
+  const i = props.plan.tiers.findIndex((t) => t.tierId === tier.value.id);
+  return props.plan.tiers[i + 1]?.finished ?? null;
+});
+const toneOf = (spreadId: string): Tone =>
+  pantry.pantry.spreads.find((row) => row.id === spreadId)?.tone ?? 'ivory';
+const topTone = computed<Tone>(() => {
+  const { drip } = tierPlan.value.finish;
+  if (drip.ok && drip.value && (tier.value.drip?.floodMm ?? 0) > 0)
+    return toneOfPoured(drip.value.row, pantry.pantry.foods);
+  return toneOf(tier.value.coat.topSpreadId ?? tier.value.coat.spreadId);
+});
+const piping = computed(() =>
+  props.plan.piping
+    .filter(({ piped }) => piped?.tierId === tier.value.id && piped.where !== 'side')
+    .map((job) => ({ job, tone: toneOf(job.spread) })),
+);
+const change = (i: number, to: Partial<Topping>): void =>
+  editTier('Topping', (t) => void Object.assign(t.toppings[i]!, to));
+const starters: { text: string; of: Partial<Topping> }[] = [
+  { text: 'Berries or fruit', of: {} },
+  {
+    text: 'Brittle or shards from a tray',
+    of: {
+      name: 'almond brittle',
+      tone: 'caramel',
+      foodId: null,
+      pieceG: 8,
+      acrossMm: 30,
+      highMm: 40,
+      count: 7,
+      last: false,
+      crisp: { thickMm: 4, filmed: false },
+      tray: { thickMm: 4, wholeShare: 0.6, spreads: 1.3 },
+      allergens: ['tree nuts'],
+    },
+  },
+  {
+    text: 'A topper on a stick',
+    of: {
+      name: 'topper',
+      tone: 'pale',
+      foodId: null,
+      pieceG: 15,
+      acrossMm: 60,
+      highMm: 80,
+      count: 1,
+      arrangement: 'free',
+      spots: [[0, 0]],
+      pick: 'stick',
+      last: false,
+    },
+  },
+  {
+    text: 'A heap',
+    of: {
+      name: 'meringue crumbs',
+      tone: 'ivory',
+      kind: 'heap',
+      foodId: null,
+      acrossMm: 90,
+      highMm: 25,
+      packing: 0.5,
+      densityGPerMl: 0.3,
+      last: false,
+    },
+  },
+  {
+    text: 'A wreath',
+    of: {
+      name: 'wreath of leaves and fruit',
+      tone: 'leaf',
+      kind: 'wreath',
+      foodId: null,
+      acrossMm: 30,
+      highMm: 20,
+    },
+  },
+  {
+    text: 'A drizzle',
+    of: {
+      name: 'caramel drizzle',
+      tone: 'caramel',
+      kind: 'drizzle',
+      foodId: null,
+      ganacheId: 'caramel-drip',
+      acrossMm: 4,
+      highMm: 2,
+      densityGPerMl: 1.3,
+      lengthMm: 900,
+      last: false,
+    },
+  },
+];
+function add(of: Partial<Topping>): void {
+  chosen.value = plans.value.length;
+  editTier('Topping', (t) => {
+    t.toppings.push({ ...newTopping(`topping-${crypto.randomUUID().slice(0, 8)}`), ...of });
+  });
+}
+const drop = (i: number): void => editTier('Topping left off', (t) => void t.toppings.splice(i, 1));
+const place = (i: number, spots: [number, number][]): void =>
+  change(i, { arrangement: 'free', spots, count: spots.length, linkedTo: null, odd: false });
+const allG = computed(() => plans.value.reduce((sum, one) => sum + one.massG, 0));
+</script>
+
+<template>
+  <div data-test="toppings">
+    <TopView
+      :finished="tierPlan.finished"
+      :above="above"
+      :toppings="plans"
+      :piping="piping"
+      :top-tone="topTone"
+      :chosen="chosen"
+      @choose="(i) => (chosen = i)"
+      @place="place"
+    />
+    <p v-if="plans.length > 0" class="lead">
+      {{ text(allG, 'bowl') }} on this top. A piece can be dragged, or moved with the arrow keys;
+      its kind then stays where it lies.
+    </p>
+    <ToppingFields
+      v-for="(one, i) in plans"
+      :key="one.topping.id"
+      :plan="one"
+      :build="build"
+      :tier="tier"
+      :on="i === chosen"
+      @change="(to) => change(i, to)"
+      @drop="drop(i)"
+      @focusin="chosen = i"
+    />
+    <p v-if="plans.length < limits.toppings.max" class="add">
+      <button
+        v-for="starter in starters"
+        :key="starter.text"
+        type="button"
+        class="key small"
+        @click="add(starter.of)"
+      >
+        {{ starter.text }}
+      </button>
+    </p>
+    <template v-if="plan.nonFood.length > 0">
+      <h2>Not food, counted out before it is cut</h2>
+      <ul data-test="non-food">
+        <li v-for="each in plan.nonFood" :key="each.name">
+          <b>{{ each.count }}</b> × {{ each.name }}
+        </li>
+      </ul>
+    </template>
+    <p class="sentence">
+      <label
+        ><input
+          type="checkbox"
+          :checked="tier.torched"
+          data-test="torched"
+          @change="editTier('Torch', (t) => void (t.torched = !t.torched))"
+        />
+        Brown {{ build.tiers.length > 1 ? tier.name : 'it' }} with a torch</label
+      ><template v-if="tier.torched"
+        >: after the piping, before anything that weeps or burns; flame only over a bare
+        worktop.</template
+      >
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin: 12px 0;
+}
+ul {
+  margin: 4px 0;
+  padding-left: 18px;
+}
+</style>

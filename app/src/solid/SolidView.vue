@@ -1,0 +1,269 @@
+<script setup lang="ts">
+import {
+  showText,
+  tierOf,
+  type Build,
+  type CarveQuestion,
+  type Plan,
+  type PlaneCut,
+  type Tone,
+} from '@pyrgotect/core';
+import type { CarveView } from '@pyrgotect/core/solids';
+import { useElementSize } from '@vueuse/core';
+import { computed, onScopeDispose, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { hatches } from '../section/tones.ts';
+import StillDrawing from '../section/StillDrawing.vue';
+import { useBuild } from '../stores/build.ts';
+import { usePantry } from '../stores/pantry.ts';
+import { useSettings } from '../stores/settings.ts';
+import { solids } from '../workers/solids.ts';
+import { SolidScene, type SceneColours, type ShownPlane } from './scene.ts';
+
+/** The carved tier as a solid: turned, opened, its flat cut taken hold of, its offcuts beside it. */
+const props = defineProps<{
+  build: Build;
+  plan: Plan;
+  tierId: string;
+  question: CarveQuestion;
+  cutId: string | null;
+}>();
+const store = useBuild();
+const pantry = usePantry();
+const settings = useSettings();
+const canvas = useTemplateRef<HTMLCanvasElement>('canvas');
+const box = useTemplateRef<HTMLElement>('box');
+const { width, height } = useElementSize(box);
+const noWebGl = ref(false);
+const busy = ref(true);
+const openShare = ref(0);
+const offcuts = ref(true);
+const view = shallowRef<CarveView | null>(null);
+let scene: SolidScene | null = null;
+
+const tier = computed(() => tierOf(props.build, props.tierId));
+const tierPlan = computed(() => props.plan.tiers.find((t) => t.tierId === props.tierId)!);
+const groundOf = (tone: Tone): string => hatches[tone].ground;
+function toneOf(part: string): string {
+  const [kind, n] = part.split('/');
+  const spread = (id: string): Tone =>
+    pantry.pantry.spreads.find((s) => s.id === id)?.tone ?? 'cream';
+  if (kind === 'gap') return groundOf(spread(tier.value.gaps[Number(n)]?.spreadId ?? ''));
+  if (kind === 'centre') return groundOf(spread(tier.value.centre?.spreadId ?? ''));
+  const other = tier.value.layers[Number(n)]?.otherId;
+  const row = other
+    ? pantry.pantry.others.find((o) => o.id === other)
+    : pantry.pantry.sponges.find((s) => s.id === tier.value.spongeId);
+  return groundOf(row?.tone ?? 'butter');
+}
+function colours(): SceneColours {
+  const style = getComputedStyle(document.documentElement);
+  const of = (name: string): string => style.getPropertyValue(name).trim();
+  return {
+    ink: of('--ink'),
+    accent: of('--accent'),
+    board: of('--milk'),
+    ground: of('--line'),
+    parts: toneOf,
+  };
+}
+
+const chosen = computed(
+  () => tier.value.carving?.cuts.find((cut) => cut.id === props.cutId) ?? null,
+);
+const plane = computed<ShownPlane | null>(() => {
+  const cut = chosen.value;
+  if (!cut || !cut.on) return null;
+  if (cut.kind === 'groove' || cut.kind === 'halves')
+    return { normal: [0, 0, 1], at: [0, 0, cut.upMm] };
+  if (cut.kind !== 'plane' && cut.kind !== 'step') return null;
+  const b = (cut.bearingDeg * Math.PI) / 180;
+  const s = (cut.slopeDeg * Math.PI) / 180;
+  return {
+    normal: [Math.sin(b) * Math.sin(s), Math.cos(b) * Math.sin(s), Math.cos(s)],
+    at: [Math.sin(b) * cut.outMm, Math.cos(b) * cut.outMm, cut.upMm],
+  };
+});
+/** The cut's sheet was moved by hand: the cut goes with it. */
+function dragged([dx, dy, dz]: [number, number, number]): void {
+  store.edit('Cut moved', (draft) => {
+    const cut = tierOf(draft, props.tierId).carving?.cuts.find((each) => each.id === props.cutId);
+    if (!cut || !('upMm' in cut)) return;
+    const round = (mm: number): number => Math.round(mm * 2) / 2;
+    cut.upMm = round(cut.upMm + dz);
+    if (cut.kind !== 'plane' && cut.kind !== 'step') return;
+    const b = (cut.bearingDeg * Math.PI) / 180;
+    (cut as PlaneCut).outMm = round(cut.outMm + dx * Math.sin(b) + dy * Math.cos(b));
+  });
+}
+
+const openMm = computed(() => {
+  if (openShare.value === 0 || !view.value) return null;
+  return (openShare.value * 2 - 1) * view.value.reachMm;
+});
+let latest = 0;
+watch(
+  () => [JSON.stringify(props.question), openMm.value] as const,
+  async ([text, open]) => {
+    const mine = ++latest;
+    busy.value = true;
+    try {
+      const found = await solids().view(JSON.parse(text) as CarveQuestion, 'rough', open);
+      if (mine !== latest) return;
+      view.value = found;
+    } finally {
+      if (mine === latest) busy.value = false;
+    }
+  },
+  { immediate: true },
+);
+watch(
+  [canvas, view, offcuts, () => settings.scheme],
+  () => {
+    if (!canvas.value || !view.value || noWebGl.value) return;
+    try {
+      scene ??= new SolidScene(canvas.value, colours(), dragged);
+    } catch {
+      noWebGl.value = true;
+      return;
+    }
+    scene.recolour(colours());
+    scene.show(view.value, offcuts.value);
+    scene.showPlane(plane.value);
+  },
+  { flush: 'post' },
+);
+watch(plane, (now) => scene?.showPlane(now));
+watch([width, height], () => scene?.size());
+onScopeDispose(() => scene?.end());
+
+const views = [
+  { id: 'corner', text: 'Corner' },
+  { id: 'front', text: 'Front' },
+  { id: 'right', text: 'Right' },
+  { id: 'above', text: 'Above' },
+] as const;
+function key(event: KeyboardEvent): void {
+  const by: Record<string, () => void> = {
+    ArrowLeft: () => scene?.turn(-10, 0),
+    ArrowRight: () => scene?.turn(10, 0),
+    ArrowUp: () => scene?.turn(0, 10),
+    ArrowDown: () => scene?.turn(0, -10),
+    '+': () => scene?.zoom(1.15),
+    '-': () => scene?.zoom(1 / 1.15),
+  };
+  const act = by[event.key];
+  if (!act) return;
+  event.preventDefault();
+  event.stopPropagation();
+  act();
+}
+const said = computed(() => {
+  const { carve, stack } = tierPlan.value;
+  const result = carve?.result;
+  if (!result) return '';
+  const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
+    showText(n, kind, settings.system);
+  return `${text(result.leftG, 'bowl')} of ${text(result.stackG, 'bowl')} left, ${text(result.topMm, 'span')} high under its coat, ${text(stack.finishedMm, 'span')} with it`;
+});
+</script>
+
+<template>
+  <div ref="box" class="solid" data-test="solid">
+    <StillDrawing
+      v-if="noWebGl && tierPlan.carve?.result"
+      :result="tierPlan.carve.result"
+      :cover="tierPlan.carve.question.cover"
+    />
+    <canvas
+      v-else
+      ref="canvas"
+      tabindex="0"
+      role="img"
+      :aria-label="`The carved ${tier.name} as a solid. ${said}. Arrow keys turn it, plus and minus come nearer.`"
+      data-test="solid-canvas"
+      @keydown="key"
+    />
+    <p class="head">
+      <b>{{ tier.name }}</b><span>{{ said }}</span>
+    </p>
+    <p v-if="busy" class="busy" role="status">Cutting…</p>
+    <p v-if="noWebGl" class="busy" role="status">
+      This browser shows no solids: front, side and plan instead.
+    </p>
+    <div v-else class="tools">
+      <span role="group" aria-label="Look from" class="group">
+        <button
+          v-for="each in views"
+          :key="each.id"
+          type="button"
+          class="key small"
+          @click="scene?.look(each.id)"
+        >
+          {{ each.text }}
+        </button>
+      </span>
+      <label class="open"
+        >Open it from the front
+        <input v-model.number="openShare" type="range" min="0" max="0.98" step="0.02" />
+      </label>
+      <label><input v-model="offcuts" type="checkbox" /> offcuts beside it</label>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.solid {
+  position: absolute;
+  inset: 0;
+  display: flex;
+  flex-direction: column;
+}
+canvas {
+  width: 100%;
+  flex: 1;
+  min-height: 0;
+  touch-action: none;
+  cursor: grab;
+}
+.head {
+  position: absolute;
+  left: 18px;
+  top: 16px;
+  right: 250px;
+  margin: 0;
+  font-size: 13.5px;
+  display: flex;
+  flex-direction: column;
+  pointer-events: none;
+}
+.busy {
+  position: absolute;
+  left: 18px;
+  bottom: 54px;
+  margin: 0;
+  font-size: 13.5px;
+  color: var(--soft);
+}
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 16px;
+  align-items: center;
+  padding: 8px 18px 12px;
+  font-size: 13.5px;
+  border-top: 1.5px solid var(--line);
+}
+.group {
+  display: inline-flex;
+  gap: 5px;
+}
+.open {
+  display: inline-flex;
+  gap: 8px;
+  align-items: center;
+}
+.open input {
+  width: 110px;
+  accent-color: var(--accent);
+}
+</style>

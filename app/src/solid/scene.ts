@@ -1,0 +1,313 @@
+import type { CarveView, Shown } from '@pyrgotect/core/solids';
+import {
+  AmbientLight,
+  Box3,
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  GridHelper,
+  Group,
+  LineBasicMaterial,
+  LineSegments,
+  Mesh,
+  MeshBasicMaterial,
+  MeshLambertMaterial,
+  OrthographicCamera,
+  PlaneGeometry,
+  Raycaster,
+  Scene,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+} from 'three';
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+
+/** A flat cut shown in the view, which can be taken hold of. */
+export interface ShownPlane {
+  normal: [number, number, number];
+  /** A point it goes through. */
+  at: [number, number, number];
+}
+export interface SceneColours {
+  ink: string;
+  accent: string;
+  board: string;
+  ground: string;
+  parts: (part: string) => string;
+}
+
+/** The cake's z is up; so is the view's. */
+export class SolidScene {
+  private readonly renderer: WebGLRenderer;
+  private readonly scene = new Scene();
+  private readonly camera = new OrthographicCamera();
+  private readonly controls: OrbitControls;
+  private cake = new Group();
+  private plane: Mesh | null = null;
+  private room = new Box3(new Vector3(-100, -100, 0), new Vector3(100, 100, 100));
+  private sheetMm = 300;
+  private bounds = { x: [-100, 100], y: [-100, 100] };
+  private asked = false;
+  private frame = '';
+
+  /** @throws when the browser has no WebGL */
+  constructor(
+    private readonly canvas: HTMLCanvasElement,
+    private colours: SceneColours,
+    private readonly dragged: (delta: [number, number, number]) => void,
+  ) {
+    if (!canvas.getContext('webgl2')) throw new Error('no WebGL');
+    this.renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
+    this.camera.up.set(0, 0, 1);
+    this.controls = new OrbitControls(this.camera, canvas);
+    this.controls.enableDamping = false;
+    this.controls.addEventListener('change', () => this.draw());
+    const sun = new DirectionalLight(0xffffff, 1.5);
+    sun.position.set(-300, -500, 700);
+    this.scene.add(new AmbientLight(0xffffff, 1.9), sun, this.cake);
+    canvas.addEventListener('pointerdown', this.press);
+    this.look('corner');
+  }
+
+  /** Shows the cake anew. */
+  show(view: CarveView, offcuts: boolean): void {
+    this.empty(this.cake);
+    for (const piece of view.pieces) this.cake.add(this.meshOf(piece));
+    this.cake.add(this.inkOf(view.edges));
+    const beside = offcuts ? view.offcuts : [];
+    for (const { shown, edges, at } of beside)
+      for (const each of [this.meshOf(shown), this.inkOf(edges)]) {
+        each.position.set(...at);
+        this.cake.add(each);
+      }
+    const wide = view.reachMm * 2 + 60;
+    const board = new Mesh(
+      new PlaneGeometry(wide, wide),
+      new MeshBasicMaterial({ color: this.colours.board, side: DoubleSide }),
+    );
+    board.position.z = -0.6;
+    const grid = new GridHelper(wide, Math.round(wide / 20), this.colours.ink, this.colours.ground);
+    grid.rotateX(Math.PI / 2);
+    grid.position.z = -0.3;
+    this.cake.add(board, grid);
+    const { reachMm, topMm } = view;
+    const over = (k: 'x0' | 'x1' | 'y0' | 'y1', pick: typeof Math.min, own: number): number =>
+      pick(own, ...beside.map(({ box }) => box[k]));
+    this.room = new Box3(
+      new Vector3(over('x0', Math.min, -reachMm), over('y0', Math.min, -reachMm), 0),
+      new Vector3(over('x1', Math.max, reachMm), over('y1', Math.max, reachMm), topMm),
+    );
+    this.sheetMm = reachMm * 2.6;
+    this.controls.target.set(0, 0, topMm * 0.45);
+    // a change of the cut leaves the view as it was turned; another cake, or offcuts, do not
+    const frame = `${Math.round(reachMm / 10)}/${Math.round(topMm / 10)}/${beside.length > 0}`;
+    if (this.frame !== frame) this.look('corner');
+    this.frame = frame;
+    this.size();
+  }
+
+  /** Shows a flat cut as a see-through sheet, or none. */
+  showPlane(plane: ShownPlane | null): void {
+    if (this.plane) {
+      this.scene.remove(this.plane);
+      this.plane.geometry.dispose();
+      this.plane = null;
+    }
+    if (plane) {
+      const wide = this.sheetMm;
+      this.plane = new Mesh(
+        new PlaneGeometry(wide, wide),
+        new MeshBasicMaterial({
+          color: this.colours.accent,
+          transparent: true,
+          opacity: 0.28,
+          side: DoubleSide,
+          depthWrite: false,
+        }),
+      );
+      this.plane.position.set(...plane.at);
+      this.plane.lookAt(new Vector3(...plane.at).add(new Vector3(...plane.normal)));
+      this.scene.add(this.plane);
+    }
+    this.draw();
+  }
+
+  look(from: 'corner' | 'front' | 'right' | 'above'): void {
+    const way = {
+      corner: new Vector3(-0.55, -1.35, 0.8),
+      front: new Vector3(0, -1, 0.0001),
+      right: new Vector3(1, 0, 0.0001),
+      above: new Vector3(0, -0.0001, 1),
+    }[from];
+    this.camera.position.copy(this.controls.target).addScaledVector(way.normalize(), 1500);
+    this.camera.near = 10;
+    this.camera.far = 4000;
+    this.controls.update();
+    this.camera.zoom = 1;
+    this.measure();
+    this.size();
+  }
+
+  /** What the room of cake and offcuts takes up on the screen, from where it is looked at now. */
+  private measure(): void {
+    this.camera.updateMatrixWorld();
+    const { min, max } = this.room;
+    const seen = [min.x, max.x].flatMap((x) =>
+      [min.y, max.y].flatMap((y) =>
+        [min.z, max.z].map((z) =>
+          new Vector3(x, y, z).applyMatrix4(this.camera.matrixWorldInverse),
+        ),
+      ),
+    );
+    const span = (k: 'x' | 'y'): [number, number] => [
+      Math.min(...seen.map((v) => v[k])) - 12,
+      Math.max(...seen.map((v) => v[k])) + 12,
+    ];
+    this.bounds = { x: span('x'), y: span('y') };
+  }
+
+  /** Turns the view by degrees, as the arrow keys do. */
+  turn(round: number, up: number): void {
+    const offset = this.camera.position.clone().sub(this.controls.target);
+    const flat = Math.hypot(offset.x, offset.y);
+    const bearing = Math.atan2(offset.y, offset.x) + (round * Math.PI) / 180;
+    const rise = Math.max(-1.5, Math.min(1.55, Math.atan2(offset.z, flat) + (up * Math.PI) / 180));
+    const far = offset.length();
+    this.camera.position
+      .copy(this.controls.target)
+      .add(
+        new Vector3(
+          far * Math.cos(rise) * Math.cos(bearing),
+          far * Math.cos(rise) * Math.sin(bearing),
+          far * Math.sin(rise),
+        ),
+      );
+    this.controls.update();
+    this.draw();
+  }
+  zoom(by: number): void {
+    this.camera.zoom = Math.max(0.3, Math.min(8, this.camera.zoom * by));
+    this.camera.updateProjectionMatrix();
+    this.draw();
+  }
+
+  recolour(colours: SceneColours): void {
+    this.colours = colours;
+  }
+
+  size(): void {
+    const { clientWidth: w, clientHeight: h } = this.canvas;
+    if (w === 0 || h === 0) return;
+    this.renderer.setPixelRatio(Math.min(2, devicePixelRatio));
+    this.renderer.setSize(w, h, false);
+    const [x0, x1] = this.bounds.x as [number, number];
+    const [y0, y1] = this.bounds.y as [number, number];
+    // as large as fits both ways, in the middle
+    const mmPerPx = Math.max((x1 - x0) / w, (y1 - y0) / h);
+    const [cx, cy] = [(x0 + x1) / 2, (y0 + y1) / 2];
+    Object.assign(this.camera, {
+      left: cx - (mmPerPx * w) / 2,
+      right: cx + (mmPerPx * w) / 2,
+      bottom: cy - (mmPerPx * h) / 2,
+      top: cy + (mmPerPx * h) / 2,
+    });
+    this.camera.updateProjectionMatrix();
+    this.draw();
+  }
+
+  end(): void {
+    this.canvas.removeEventListener('pointerdown', this.press);
+    this.empty(this.cake);
+    this.controls.dispose();
+    this.renderer.dispose();
+  }
+
+  private draw(): void {
+    if (this.asked) return;
+    this.asked = true;
+    requestAnimationFrame(() => {
+      this.asked = false;
+      this.renderer.render(this.scene, this.camera);
+    });
+  }
+
+  private meshOf({ corners, partOf, parts }: Shown): Mesh {
+    const geometry = new BufferGeometry();
+    geometry.setAttribute('position', new BufferAttribute(corners, 3));
+    const colours = new Float32Array(corners.length);
+    const tones = parts.map((part) => new Color(this.colours.parts(part)));
+    partOf.forEach((part, t) => {
+      const { r, g, b } = tones[part]!;
+      for (let v = 0; v < 3; v++) colours.set([r, g, b], t * 9 + v * 3);
+    });
+    geometry.setAttribute('color', new BufferAttribute(colours, 3));
+    geometry.computeVertexNormals();
+    return new Mesh(
+      geometry,
+      new MeshLambertMaterial({
+        vertexColors: true,
+        side: DoubleSide,
+        polygonOffset: true,
+        polygonOffsetFactor: 1,
+        polygonOffsetUnits: 1,
+      }),
+    );
+  }
+
+  private inkOf(edges: Float32Array): LineSegments {
+    const lines = new BufferGeometry();
+    lines.setAttribute('position', new BufferAttribute(edges, 3));
+    return new LineSegments(lines, new LineBasicMaterial({ color: this.colours.ink }));
+  }
+
+  private empty(group: Group): void {
+    for (const child of [...group.children]) {
+      group.remove(child);
+      const { geometry, material } = child as Mesh<BufferGeometry, MeshBasicMaterial>;
+      geometry.dispose();
+      material.dispose();
+    }
+  }
+
+  /** Taking hold of the cut's sheet moves it along its own normal; anything else turns the view. */
+  private readonly press = (event: PointerEvent): void => {
+    if (!this.plane || event.button !== 0) return;
+    const box = this.canvas.getBoundingClientRect();
+    const at = new Vector2(
+      ((event.clientX - box.left) / box.width) * 2 - 1,
+      1 - ((event.clientY - box.top) / box.height) * 2,
+    );
+    const ray = new Raycaster();
+    ray.setFromCamera(at, this.camera);
+    const [hit] = ray.intersectObject(this.plane);
+    if (!hit) return;
+    this.controls.enabled = false;
+    this.canvas.setPointerCapture(event.pointerId);
+    const normal = new Vector3(0, 0, 1).applyQuaternion(this.plane.quaternion);
+    // how the normal lies on the screen, in pixels to the millimetre
+    const from = this.plane.position.clone().project(this.camera);
+    const to = this.plane.position.clone().add(normal).project(this.camera);
+    const way = new Vector2(((to.x - from.x) * box.width) / 2, (-(to.y - from.y) * box.height) / 2);
+    const perMm = way.length();
+    const start = this.plane.position.clone();
+    let moved = 0;
+    const move = (now: PointerEvent): void => {
+      if (perMm < 0.05) return;
+      const along =
+        ((now.clientX - event.clientX) * way.x + (now.clientY - event.clientY) * way.y) / perMm;
+      moved = Math.round(along / perMm);
+      this.plane?.position.copy(start).addScaledVector(normal, moved);
+      this.draw();
+    };
+    const up = (): void => {
+      this.canvas.removeEventListener('pointermove', move);
+      this.controls.enabled = true;
+      if (moved !== 0) this.dragged([normal.x * moved, normal.y * moved, normal.z * moved]);
+    };
+    this.canvas.addEventListener('pointermove', move);
+    this.canvas.addEventListener('pointerup', up, { once: true });
+    event.stopPropagation();
+  };
+}

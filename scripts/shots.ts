@@ -43,6 +43,11 @@ const turn = (tab: string, wait?: string) => async (p: Page) => {
   await p.getByTestId(`tab-${tab}`).click();
   if (wait) await p.locator(`${wait}[data-ready="true"]`).waitFor();
 };
+/** The solids have answered, and what they measured is shown. */
+const carved = async (p: Page): Promise<void> => {
+  await p.getByText(/ cuts? take .* stand$/).waitFor({ timeout: 60_000 });
+  await p.waitForTimeout(4000);
+};
 const views: View[] = [
   { name: 'shelf', path: '/' },
   { name: 'brief', path: '/build/meridian/brief' },
@@ -69,12 +74,60 @@ const views: View[] = [
     },
   },
   { name: 'bake', path: '/build/meridian/bake' },
-  { name: 'bake-oven', path: '/build/jubilee/bake', before: turn('oven') },
   { name: 'bake-heat', path: '/build/meridian/bake', before: turn('heat', '.chart') },
-  { name: 'bake-cut', path: '/build/meridian/bake', before: turn('cut') },
+  {
+    name: 'carve',
+    path: '/build/harbour-light/carve',
+    before: async (p) => {
+      await carved(p);
+      await p.getByTestId('cut-tower').locator('.name').click();
+    },
+  },
+  {
+    name: 'carve-guides',
+    path: '/build/harbour-light/carve',
+    before: async (p) => {
+      await carved(p);
+      await p.getByTestId('view-still').click();
+      await turn('guides')(p);
+      await p.getByRole('combobox', { name: 'Height of the section' }).selectOption({ index: 5 });
+    },
+  },
   { name: 'coat', path: '/build/meridian/coat' },
   { name: 'coat-bowls', path: '/build/meridian/coat', before: turn('bowls') },
-  { name: 'coat-chance', path: '/build/meridian/coat', before: turn('chance', '.chart') },
+  {
+    name: 'finish',
+    path: '/build/jubilee/finish',
+    before: async (p) => {
+      await p.getByTestId('drip-time').getByText('all at rest').waitFor();
+      await p.getByTestId('scrub').fill('120');
+    },
+  },
+  {
+    name: 'support',
+    path: '/build/jubilee/support',
+    before: async (p) => {
+      await p.getByText('0.9 kg').first().waitFor({ timeout: 60_000 });
+      await turn('dowels')(p);
+    },
+  },
+  {
+    name: 'support-road',
+    path: '/build/jubilee/support',
+    before: async (p) => {
+      await p.getByText('0.9 kg').first().waitFor({ timeout: 60_000 });
+      await p.getByTestId('view-tipping').click();
+      await turn('road')(p);
+    },
+  },
+  {
+    name: 'day',
+    path: '/build/jubilee/day',
+    before: async (p) => {
+      await p.getByText('Begin Thursday 17 June, 18:16').waitFor({ timeout: 60_000 });
+      await turn('tasks')(p);
+    },
+  },
   {
     name: 'bench',
     path: '/build/meridian/bench',
@@ -85,20 +138,6 @@ const views: View[] = [
     name: 'pantry',
     path: '/pantry',
     before: (p) => p.getByRole('tab', { name: 'Ingredients' }).click(),
-  },
-  {
-    name: 'pantry-paste',
-    path: '/pantry',
-    before: async (p) => {
-      await p.getByRole('tab', { name: 'Recipes' }).click();
-      await p.getByTestId('import').click();
-      await p.getByLabel('Name of the recipe').fill('Meteor frosting');
-      await p
-        .getByTestId('paste')
-        .fill(
-          '2 cups cream cheese, room temperature\n100 g butter, softened\n3 tbsp honey\n1 1/4 cups icing sugar, sifted\n1 tsp vanilla\na pinch of salt\n1 tub of moon dust\nBeat until smooth',
-        );
-    },
   },
   { name: 'shopping', path: '/shopping', before: (p) => p.locator('tbody tr').first().waitFor() },
 ];

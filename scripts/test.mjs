@@ -35,7 +35,7 @@ async function count(name, command, args, env, file, read) {
   failed += ran.failed;
   // a runner that fails without a failed test, or runs none, has failed all the same
   if ((code !== 0 && ran.failed === 0) || ran.passed + ran.failed === 0) failed += 1;
-  if (code !== 0 || ran.passed === 0) broken.push(name);
+  if (code !== 0 || ran.passed === 0) broken.push([name, ...(ran.names ?? [])].join(': '));
 }
 
 const reports = mkdtempSync(join(tmpdir(), 'pyrgotect-'));
@@ -52,7 +52,16 @@ try {
     ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${unit}`],
     {},
     unit,
-    (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
+    (report) => ({
+      passed: report.numPassedTests,
+      failed: report.numFailedTests,
+      names: report.testResults.flatMap((file) => [
+        ...file.assertionResults
+          .filter((one) => one.status === 'failed')
+          .map((one) => one.fullName),
+        ...(file.status === 'failed' && file.assertionResults.length === 0 ? [file.name] : []),
+      ]),
+    }),
   );
   if (await check('build', 'npm', ['run', '-s', 'build'])) {
     const e2e = join(reports, 'e2e.json');

@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import {
-  planBuild,
   readBuildFile,
   startingPantry,
   mergeRows,
@@ -8,6 +7,7 @@ import {
   inchesAndOunces,
   metric,
 } from '@pyrgotect/core';
+import { planCarved } from '@pyrgotect/core/solids';
 import { planTable } from './table.ts';
 
 const usage = `plan [--table] [--inches] FILE
@@ -17,11 +17,11 @@ Prints the plan of a build file as JSON.
   --inches  the table in inches, ounces and cups`;
 
 /** Runs the command and returns its exit code: 0 planned, 1 the file is wrong, 2 the call is wrong. */
-export function main(
+export async function main(
   args: string[],
   out: (line: string) => void,
   complain: (line: string) => void,
-): number {
+): Promise<number> {
   const flags = new Set(args.filter((arg) => arg.startsWith('-')));
   const files = args.filter((arg) => !arg.startsWith('-'));
   if (flags.has('--help') || flags.has('-h')) {
@@ -50,7 +50,7 @@ export function main(
   }
   const { build, added } = mergeRows(read.build, read.rows, startingPantry());
   const pantry = withRows(startingPantry(), added);
-  const plan = planBuild(build, pantry);
+  const plan = await planCarved(build, pantry);
   out(
     flags.has('--table')
       ? planTable(build, plan, pantry, flags.has('--inches') ? inchesAndOunces : metric)
@@ -60,7 +60,7 @@ export function main(
 }
 
 if (process.argv[1]?.endsWith('main.ts'))
-  process.exitCode = main(
+  process.exitCode = await main(
     process.argv.slice(2),
     (line) => process.stdout.write(`${line}\n`),
     (line) => process.stderr.write(`${line}\n`),

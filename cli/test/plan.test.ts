@@ -7,10 +7,10 @@ import type { Plan } from '@pyrgotect/core';
 import { main } from '../src/main.ts';
 
 const demo = fileURLToPath(new URL('../../demo/', import.meta.url));
-const call = (...args: string[]) => {
+const call = async (...args: string[]) => {
   const out: string[] = [];
   const complaints: string[] = [];
-  const code = main(
+  const code = await main(
     args,
     (line) => out.push(line),
     (line) => complaints.push(line),
@@ -19,33 +19,33 @@ const call = (...args: string[]) => {
 };
 
 describe('plan', () => {
-  it.each(readdirSync(demo))('plans the demo build %s without a stop', (name) => {
-    const { code, out } = call(join(demo, name));
+  it.each(readdirSync(demo))('plans the demo build %s without a stop', async (name) => {
+    const { code, out } = await call(join(demo, name));
     expect(code).toBe(0);
     const plan = JSON.parse(out) as Plan;
     expect(plan.tally.massG).toBeGreaterThan(500);
     expect(plan.cautions.filter((c) => c.severity === 'stop')).toEqual([]);
   });
-  it('prints a table in either units', () => {
-    const metricTable = call('--table', join(demo, 'meridian.json')).out;
+  it('prints a table in either units', async () => {
+    const metricTable = (await call('--table', join(demo, 'meridian.json'))).out;
     expect(metricTable).toMatch(/finished height +11\.5 cm/);
     expect(metricTable).toContain('Blackcurrant compote');
-    expect(call('--table', '--inches', join(demo, 'meridian.json')).out).toMatch(
+    expect((await call('--table', '--inches', join(demo, 'meridian.json'))).out).toMatch(
       /finished height +4 1\/2 in/,
     );
   });
-  it('names file, line and field of a bad file', () => {
+  it('names file, line and field of a bad file', async () => {
     const file = join(mkdtempSync(join(tmpdir(), 'plan-')), 'bad.json');
     const text = readFileSync(join(demo, 'meridian.json'), 'utf8');
     writeFileSync(file, text.replace('"servings": 40', '"servings": "forty"'));
-    const { code, complaints } = call(file);
+    const { code, complaints } = await call(file);
     expect(code).toBe(1);
     expect(complaints).toMatch(/bad\.json:\d+: Line \d+: build\.brief\.servings must be a number/);
   });
-  it('explains a wrong call', () => {
-    expect(call().code).toBe(2);
-    expect(call('--colour', 'x.json').complaints).toContain('no such option: --colour');
-    expect(call('/none.json').code).toBe(1);
-    expect(call('--help').out).toContain('--table');
+  it('explains a wrong call', async () => {
+    expect((await call()).code).toBe(2);
+    expect((await call('--colour', 'x.json')).complaints).toContain('no such option: --colour');
+    expect((await call('/none.json')).code).toBe(1);
+    expect((await call('--help')).out).toContain('--table');
   });
 });

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, openDemo, saved, tally, test } from './support.ts';
+import { demoCount, expect, openDemo, saved, tally, test } from './support.ts';
 import type { Page } from '@playwright/test';
 
 const turn = (page: Page, name: string) => page.getByTestId(`tab-${name}`).click();
@@ -56,6 +56,7 @@ test('an own recipe, pasted: it coats the demo cake, and bowls, shopping and cos
   page,
 }) => {
   await page.goto('/');
+  await expect(page.getByRole('article')).toHaveCount(demoCount);
   await page.goto('/shopping');
   await expect(page.getByTestId('shopping-title')).toContainText('for 8 cakes');
   await expect(page.getByRole('row', { name: /^honey/ })).toHaveCount(0);
@@ -104,7 +105,7 @@ test('the list takes what is in stock, says when, and is saved as a table', asyn
   await page.goto('/pantry');
   await page.getByRole('tab', { name: 'Ingredients' }).click();
   await type(page, 'in stock: caster sugar', '20 kg');
-  await page.goto('/shopping');
+  await page.getByRole('link', { name: 'Shopping' }).click();
   const row = page.getByRole('row', { name: /^caster sugar/ });
   await expect(row).toContainText('in stock');
   const title = page.getByTestId('shopping-title');
@@ -169,6 +170,8 @@ test('an ingredient is swapped with its mass worked out, and the diet follows', 
   }
   await expect(dialog).toContainText('It is: vegetarian, vegan');
   await page.getByTestId('save-row').click();
+  // the dialog closes once the row is stored
+  await expect(dialog).toBeHidden();
   await page.goto('/build/harbour-light/coat');
   await turn(page, 'cost');
   // the sponge still holds butter and eggs
@@ -212,6 +215,11 @@ test('fondant, pressed nuts and piping weigh in, raise the cake and reach the be
   await expect(page.getByTestId('covers')).toContainText('a disc of');
   await page.getByRole('button', { name: 'Press nuts, sprinkles or shavings on' }).click();
   await expect(page.getByText('Fondant does not take pistachios')).toBeVisible();
+  await page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('button', { name: /^Finish/ })
+    .click();
+  await turn(page, 'piping');
   await page.getByTestId('add-piping').click();
   await page.getByLabel('What is piped').last().fill('shells');
   await page.getByLabel('What is piped').last().press('Enter');

@@ -20,7 +20,7 @@ test('from a brief to a drawn build that serves everyone', async ({ page }) => {
   await expect(tally(page, 'servings')).toHaveText('48');
   await page.keyboard.press('3');
   await expect(page.getByTestId('sheet-title')).toContainText('of batter in');
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await expect(page.getByTestId('sheet-title')).toContainText('to make, in one bowl');
   await saved(page);
 });
@@ -39,7 +39,7 @@ test('a filling dragged thicker moves section, tally and bowls, and is undone in
   expect(thick).toBeGreaterThan(14);
   await expect(tally(page, 'frosting')).not.toHaveText(before);
   expect((await cake.boundingBox())!.height).toBeGreaterThan(heightBefore + 5);
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await expect(page.getByRole('img', { name: /^Meringue buttercream, \d/ })).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(filling).toHaveAttribute('aria-valuenow', '7');

@@ -108,7 +108,17 @@ test('nothing on any page breaks the content policy', async ({ page }) => {
     });
   });
   await openDemo(page);
-  for (const stage of ['brief', 'stack', 'bake', 'coat', 'bench', 'print']) {
+  for (const stage of [
+    'brief',
+    'stack',
+    'bake',
+    'carve',
+    'coat',
+    'support',
+    'day',
+    'bench',
+    'print',
+  ]) {
     await page.goto(`/build/meridian/${stage}`);
     await expect(page.locator('h1').first()).toBeVisible();
   }

@@ -23,7 +23,7 @@ test('a cake is exported, taken off, put back, taken off again and imported', as
   expect((await download).suggestedFilename()).toBe('Meridian.json');
   expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({
     format: 'pyrgotect-build',
-    version: 4,
+    version: 7,
   });
 
   const card = page.getByRole('link', { name: 'Open Meridian', exact: true });
@@ -51,7 +51,7 @@ test('a copy is a cake of its own', async ({ page }) => {
 const whole = readFileSync(new URL('../../demo/meridian.json', import.meta.url), 'utf8');
 const bad: [string, string | Buffer, RegExp][] = [
   ['cut short', whole.slice(0, 900), /ends too early, in line \d+/],
-  ['newer', whole.replace('"version": 4', '"version": 7'), /made by a newer Pyrgotect \(version 7/],
+  ['newer', whole.replace('"version": 7', '"version": 8'), /made by a newer Pyrgotect \(version 8/],
   ['another format', '{"format": "recipe-book", "version": 1}', /its format is "recipe-book"/],
   ['a picture', Buffer.from([137, 80, 78, 71, 0, 1, 2]), /not JSON/],
   [

@@ -110,7 +110,7 @@ test('tiers: one more on top adds up, is worked on, and is taken away again', as
   const before = await tally(page, 'servings').innerText();
   await page.getByTestId('add-tier').click();
   await expect(page.getByTestId('sheet-title')).toContainText('Tier 2');
-  await expect(tally(page, 'height')).toHaveText('23 cm');
+  await expect(tally(page, 'height')).toHaveText('23.5 cm');
   expect(Number(await tally(page, 'servings').innerText())).toBeGreaterThan(Number(before));
   await page.getByRole('textbox', { name: 'Name of this tier' }).fill('Lantern');
   await page.keyboard.press('Enter');

@@ -5,6 +5,10 @@ const turns = {
   stack: ['height', 'level', 'fillings', 'centre'],
   bake: ['oven', 'heat', 'cut', 'bowl'],
   coat: ['covers', 'bowls', 'chance', 'right', 'cost'],
+  carve: ['carved', 'offcuts', 'guides', 'stackfor'],
+  finish: ['ganache', 'pour', 'piping', 'toppings', 'right'],
+  support: ['dowels', 'cut', 'road', 'count'],
+  day: ['tasks', 'keeping', 'now', 'log'],
 } as const;
 
 for (const [stage, tabs] of Object.entries(turns))
@@ -14,6 +18,8 @@ for (const [stage, tabs] of Object.entries(turns))
       await page.goto('/');
       await expect(page.getByRole('article')).toHaveCount(demoCount);
       await page.goto(`/build/jubilee/${stage}`);
+      if (stage === 'carve')
+        await expect(page.getByTestId('sheet-title')).toContainText('stand', { timeout: 40_000 });
       for (const tab of tabs) {
         await page.getByTestId(`tab-${tab}`).click();
         await expect(page.getByTestId(`tab-${tab}`)).toHaveAttribute('aria-selected', 'true');
@@ -28,10 +34,33 @@ for (const [stage, tabs] of Object.entries(turns))
 
 for (const [stage, tabs] of Object.entries(turns))
   test(`no turn of ${stage} runs off its sheet, in either unit system`, async ({ page }) => {
-    await openDemo(page, 'Jubilee', { stack: 'stack', bake: 'Bake', coat: 'Coat' }[stage]);
+    await openDemo(
+      page,
+      'Jubilee',
+      {
+        stack: 'stack',
+        bake: 'Bake',
+        carve: 'Carve',
+        coat: 'Coat',
+        finish: 'Finish',
+        support: 'Support',
+        day: 'Day',
+      }[stage],
+    );
     for (const units of ['metric', 'inches']) {
       if (units === 'inches') await page.getByTestId('units').click();
-      for (const tab of [{ stack: 'layers', bake: 'tins', coat: 'coat' }[stage], ...tabs]) {
+      for (const tab of [
+        {
+          stack: 'layers',
+          bake: 'tins',
+          carve: 'cuts',
+          coat: 'coat',
+          finish: 'drips',
+          support: 'stand',
+          day: 'hours',
+        }[stage],
+        ...tabs,
+      ]) {
         await page.getByTestId(`tab-${tab}`).click();
         await page.waitForTimeout(150);
         const [wide, room] = await page

@@ -28,6 +28,17 @@ export const contentPolicy: Record<string, string[]> = {
   frameAncestors: ["'none'"],
 };
 
+const workerPolicy: Record<string, string[]> = {
+  ...contentPolicy,
+  scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+};
+const policyText = (policy: Record<string, string[]>): string =>
+  Object.entries(policy)
+    .map(([name, values]) =>
+      [name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`), ...values].join(' '),
+    )
+    .join(';');
+
 /** The server of the built application: static files, a health check, and how it was started. */
 export async function buildServer({
   root,
@@ -55,6 +66,9 @@ export async function buildServer({
         'cache-control',
         path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
       );
+      // the solids' worker runs WebAssembly; no page may
+      if (/\/assets\/carve\.worker-[^/]*\.js$/.test(path))
+        reply.header('content-security-policy', policyText(workerPolicy));
     },
   });
   app.setNotFoundHandler((request, reply) => {

@@ -1,0 +1,95 @@
+import { readFileSync } from 'node:fs';
+import { expect, openDemo, saved, test } from './support.ts';
+
+test('the days of the three-tier cake, planned backward within the hours', async ({
+  page,
+}, info) => {
+  await openDemo(page, 'Jubilee', 'Day');
+  const title = page.getByTestId('sheet-title');
+  // the dome is carved by then
+  await expect(title).toContainText('Begin Thursday 17 June, 18:16');
+  await expect(page.getByTestId('result')).toContainText(/No plan can begin later than/);
+  await expect(page.locator('[data-day="2027-06-19"]')).toBeVisible();
+  // another pair of hands begins later
+  const before = await title.innerText();
+  const people = page.getByRole('textbox', { name: 'How many people work on it' });
+  await people.fill('2');
+  await people.press('Enter');
+  await expect(title).not.toHaveText(before);
+  const download = page.waitForEvent('download');
+  await page.getByTestId('save-calendar').click();
+  const path = info.outputPath('days.ics');
+  await (await download).saveAs(path);
+  const text = readFileSync(path, 'utf8');
+  expect(text).toContain('BEGIN:VCALENDAR');
+  expect(text.match(/BEGIN:VEVENT/g)!.length).toBeGreaterThan(20);
+  expect(text).toContain('Out of the oven');
+  const table = page.waitForEvent('download');
+  await page.getByTestId('save-table').click();
+  await (await table).saveAs(info.outputPath('days.csv'));
+  expect(readFileSync(info.outputPath('days.csv'), 'utf8')).toContain('Foundation');
+});
+
+test('own tasks, own minutes, days off; what cannot be is said', async ({ page }) => {
+  await openDemo(page, 'Fig and walnut', 'Day');
+  const title = page.getByTestId('sheet-title');
+  await expect(title).toContainText('Begin');
+  const before = await title.innerText();
+  await page.getByTestId('tab-tasks').click();
+  await page.getByTestId('add-own').click();
+  await page.getByRole('textbox', { name: 'What it is' }).fill('Fetch the flowers');
+  await page.getByRole('textbox', { name: 'What it is' }).press('Enter');
+  await expect(page.getByRole('row').filter({ hasText: 'Fetch the flowers' })).toBeVisible();
+  const minutes = page.getByRole('textbox', { name: /^Minutes of hands: Mix and bake/i });
+  await minutes.fill('3 h');
+  await minutes.press('Enter');
+  await expect(title).not.toHaveText(before);
+  await page.getByRole('combobox', { name: 'After which task' }).selectOption({ index: 2 });
+  await page.getByRole('combobox', { name: 'Before which task' }).selectOption({ index: 1 });
+  await expect(page.getByRole('alert')).toContainText('wait for each other in a loop');
+  await page.getByTestId('own-task').getByRole('button', { name: 'take it out' }).click();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByTestId('tab-hours').click();
+  for (const name of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'])
+    await page.getByRole('checkbox', { name: `Work on ${name}` }).uncheck();
+  await expect(page.getByRole('alert')).toContainText('No hours of work');
+  await saved(page);
+});
+
+test('two hours late on Thursday: what is missing, and what would save it', async ({ page }) => {
+  await page.clock.install({ time: new Date('2027-06-17T20:30:00') });
+  await openDemo(page, 'Jubilee', 'Day');
+  await expect(page.getByTestId('sheet-title')).toContainText('Begin Thursday 17 June');
+  await page.getByTestId('tab-now').click();
+  await expect(page.getByTestId('now')).toContainText('of working time are missing');
+  await expect(page.getByTestId('now').getByRole('listitem').first()).toContainText('min');
+  await page.getByTestId('tab-keeping').click();
+  await expect(page.getByTestId('keeping')).toContainText('lemon curd');
+  await expect(page.getByTestId('keeping')).toContainText('your local food code decides');
+});
+
+test('what was weighed at the bench stands in the log beside what was planned', async ({
+  page,
+}) => {
+  await openDemo(page, 'Fig and walnut', 'Day');
+  await page.getByTestId('tab-log').click();
+  await expect(page.getByTestId('log')).toContainText('Nothing has been noted yet');
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.getByTestId('all-steps').click();
+  await page.getByText('Fill layer 1 and set layer 2 on it').click();
+  await page.getByTestId('note').click();
+  const field = page.getByTestId('notes').getByRole('textbox').first();
+  await field.fill('400 g');
+  await field.press('Enter');
+  await page.getByTestId('add-note').click();
+  await page.getByRole('link', { name: 'Back to the desk' }).click();
+  await page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('button', { name: /^Day/ })
+    .click();
+  await page.getByTestId('tab-log').click();
+  const row = page.getByTestId('log').getByRole('row').nth(1);
+  await expect(row).toContainText('Fill layer 1 and set layer 2 on it');
+  await expect(row).toContainText('400 g');
+  await expect(row).toContainText(/[+−]\d+ %/);
+});

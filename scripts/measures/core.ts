@@ -1,0 +1,252 @@
+import {
+  chancePartsOf,
+  drawChance,
+  gramsForLength,
+  newBuild,
+  newDrip,
+  planBuild,
+  planHeat,
+  planShopping,
+  runDrips,
+  settingOf,
+  solveHeight,
+  solveLevel,
+  startingPantry,
+  addTier,
+  dayTasks,
+  findRow,
+  replanFrom,
+  scheduleDay,
+  windowsBefore,
+  type DayQuestion,
+  type DayTask,
+  planSupport,
+  type DripSpec,
+} from '../../core/src/index.ts';
+import { beginWork, nothingCarved, shapeOf } from '../../core/src/plan-shape.ts';
+import { demo, measure, timed, type Measure } from './measure.ts';
+
+/* What the core computes, without a page. */
+
+/** The whole plan of the three-tier demo cake, after warming up. */
+export function plan(): Measure {
+  const build = demo('jubilee');
+  const pantry = startingPantry();
+  const samples = timed(1200, 600, (run) => {
+    // another layer each time, so that nothing can be kept from the last plan
+    build.tiers[0]!.layers[1]!.heightMm = 20 + (run % 211) / 40;
+    planBuild(build, pantry);
+  });
+  return measure('plan', 'ms', samples, 4, 'median');
+}
+
+/** Every way to a height from 12 tins, up to 8 layers. */
+export function heightSolver(): Measure {
+  const pantry = startingPantry();
+  const sponge = pantry.sponges.find((row) => row.id === 'butter')!;
+  const spread = pantry.spreads.find((row) => row.id === 'cream')!;
+  const tin = pantry.tins.find((row) => row.id === 'round-20')!;
+  // twelve that are all large enough, of different depths
+  const tins = Array.from({ length: 12 }, (_, i) => ({
+    ...tin,
+    id: `tin-${i}`,
+    depthMm: 45 + 5 * i,
+  }));
+  const tier = newBuild('b', 'Bench', '2027-05-03T09:30:00Z').tiers[0]!;
+  const samples = timed(40, 8, (run) => {
+    solveHeight({
+      heightMm: 100 + run,
+      tier,
+      layerMm: [10, 50],
+      gapMm: [3, 15],
+      fillingShare: 0.25,
+      stepMm: 1,
+      maxLayers: 8,
+      sponge,
+      spread,
+      coatSpread: spread,
+      tins,
+      kitchen: pantry.kitchen,
+      onlyOwned: true,
+    });
+  });
+  return measure('height-solver', 'ms', samples, 150, 'median');
+}
+
+/** The exact turns of 8 layers, other tilts each time. */
+export function levelSolver(): Measure {
+  const samples = timed(30, 6, (run) => {
+    solveLevel(
+      Array.from({ length: 8 }, (_, i) => {
+        const [a, b] = [3 * Math.sin(7 * run + 3 * i), 3 * Math.cos(5 * run + 11 * i)];
+        return {
+          fit: { meanMm: 25, a, b, tiltMm: Math.hypot(a, b), highAt: 0, roughMm: 0.2 },
+          radiusMm: 100,
+          flipped: false,
+        };
+      }),
+    );
+  });
+  return measure('level-solver', 'ms', samples, 50, 'median');
+}
+
+/** One cake from the oven to the table, with its curves. */
+export function heatCurve(): Measure {
+  const { kitchen } = startingPantry();
+  const samples = timed(60, 12, (run) => {
+    const outline = { kind: 'round', diameterMm: 200 + run } as const;
+    planHeat({
+      baking: { outline, depthMm: 50, ovenC: 175, startC: 20 },
+      rule: { ovenC: 175, minutes: 30, tinMm: 200, depthMm: 50 },
+      slower: 1,
+      cake: { outline, heightMm: 50, densityGPerMl: 0.44 },
+      layer: { outline, heightMm: 24, densityGPerMl: 0.44 },
+      tier: { outline, heightMm: 110, densityGPerMl: 0.6 },
+      kitchen,
+    });
+  });
+  return measure('heat-curve', 'ms', samples, 30, 'median');
+}
+
+/** 5,000 simulated cakes for all bowls of the three-tier demo. */
+export function chance(): Measure {
+  const plan = planBuild(demo('jubilee'), startingPantry());
+  if (!plan.bowls.ok) throw new Error(plan.bowls.problem);
+  const bowls = plan.bowls.value.map((bowl) => ({
+    id: bowl.id,
+    parts: chancePartsOf(bowl),
+    madeG: bowl.makeG,
+  }));
+  const samples = timed(30, 5, (seed) => {
+    drawChance({ bowls, draws: 5000, seed, short: 0.05 });
+  });
+  return measure('chance-5000', 'ms', samples, 500, 'median');
+}
+
+/** The shopping for 50 cakes, each planned from scratch. */
+export function shopping(): Measure {
+  const names = ['meridian', 'jubilee', 'harbour-light', 'fig-and-walnut', 'star-party'];
+  const pantry = startingPantry();
+  const builds = Array.from({ length: 50 }, (_, i) => ({
+    ...demo(names[i % names.length]!),
+    id: `cake-${i}`,
+  }));
+  const samples = timed(20, 5, (run) => {
+    for (const build of builds) build.tiers[0]!.layers[0]!.heightMm = 20 + (run % 97) / 40;
+    planShopping(builds, pantry, 2);
+  });
+  return measure('shopping-50', 'ms', samples, 100, 'median');
+}
+
+/** Equal parts of dark chocolate at 32 C over a cold coat; a little other each time. */
+const dripSpec = (run: number): DripSpec => {
+  const { fluidC, coatC, widthMm, feedS } = newDrip('dark-equal');
+  return {
+    fluid: { kind: 'ganache', firmness: 1.64 + run / 1e4, stiffer: 1, coatEffusivity: 0.6 },
+    fluidC,
+    coatC,
+    widthMm,
+    feedS,
+  };
+};
+
+/** 60 drips, each with its own amount, over five minutes. */
+export function drips(): Measure {
+  const samples = timed(30, 6, (run) => {
+    runDrips({
+      spec: dripSpec(run),
+      sideMm: 150,
+      grams: Array.from({ length: 60 }, (_, i) => 0.6 + 0.025 * i),
+      seconds: 300,
+      everyS: 0.5,
+    });
+  });
+  return measure('drips-60', 'ms', samples, 150, 'median');
+}
+
+/** The amount for one length. */
+export function dripInverse(): Measure {
+  const samples = timed(60, 12, (run) => {
+    gramsForLength(30 + run, settingOf(dripSpec(run), 150));
+  });
+  return measure('drip-inverse', 'ms', samples, 30, 'median');
+}
+
+/** A hundred and twenty tasks over three days, to a good plan; and how far that is from the bound. */
+export function schedule(): Measure {
+  const question = (rounds: number, seed: number): DayQuestion => ({
+    tasks: Array.from({ length: 120 }, (_, i): DayTask => {
+      const lane = i % 6;
+      const isFirst = i < 6;
+      return {
+        id: `t${i}`,
+        stepKeys: [],
+        title: `Task ${i}`,
+        chapter: 'Bake',
+        tierId: null,
+        handsMin: 5 + ((i * 7 + seed) % 4) * 5,
+        waitMin: i % 5 === 0 ? 30 : 0,
+        again: null,
+        uses:
+          i % 5 === 0
+            ? [{ resource: lane % 2 === 0 ? 'oven' : 'fridge', amount: 1, when: 'wait' }]
+            : [],
+        after: isFirst ? [] : [{ id: `t${i - 6}`, leastMin: 0, mostMin: null }],
+      };
+    }),
+    windows: Array.from({ length: 5 }, (_, back) => ({
+      fromMin: -600 - 1440 * back,
+      toMin: -1440 * back,
+    })),
+    capacity: { hands: 1, oven: 1, mixer: 1, fridge: 4 },
+    seed,
+    rounds,
+  });
+  const samples = timed(8, 2, (run) => void scheduleDay(question(20, run)));
+  const answer = scheduleDay(question(1500, 1));
+  if (!answer.ok || answer.plan.spanMin > 1.05 * answer.plan.boundMin)
+    throw new Error('schedule-120: more than 5 % over the bound');
+  return measure('schedule-120', 'ms', samples, 200, 'median');
+}
+
+/** What is left of a three-tier cake, from now on, with what would help. */
+export function replan(): Measure {
+  const build = demo('jubilee');
+  const pantry = startingPantry();
+  const plan = planBuild(build, pantry);
+  const tasks = dayTasks(build, plan, (id) => findRow(pantry, 'spreads', id));
+  const deadline = new Date(2027, 5, 19, 15, 30);
+  const question: DayQuestion = {
+    tasks,
+    windows: windowsBefore(deadline, build.day.hours),
+    capacity: { hands: 1, oven: 1, mixer: 1, fridge: 900 },
+    seed: 1,
+    rounds: 60,
+  };
+  const samples = timed(8, 2, (run) => void replanFrom(question, -2400 + 30 * run));
+  return measure('replan', 'ms', samples, 150, 'median');
+}
+
+/** Layout and shares of every dowel under four of five tiers, each time under other loads. */
+export function supportLayout(): Measure {
+  const build = newBuild('b', 'Bench', '2027-05-03T09:30:00Z');
+  build.tiers[0]!.outline = { kind: 'round', diameterMm: 350 };
+  while (build.tiers.length < 5) {
+    addTier(build);
+    const diameterMm = 420 - 70 * build.tiers.length;
+    build.tiers.at(-1)!.outline = { kind: 'round', diameterMm };
+  }
+  const pantry = startingPantry();
+  // off to another side each time, so that no ring is known from the run before
+  const asked = Array.from({ length: 120 }, (_, run) => {
+    const own = structuredClone(build);
+    own.tiers[4]!.stand.offsetMm = [run / 6, (run % 37) / 3];
+    const work = beginWork(own, pantry, false, nothingCarved);
+    return { shape: shapeOf(work), work };
+  });
+  const samples = timed(asked.length, 20, (run) => {
+    const { shape, work } = asked[run]!;
+    planSupport(shape, work);
+  });
+  return measure('support-layout', 'ms', samples, 50, 'p95');
+}

@@ -5,6 +5,7 @@ import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { usePantry } from '../stores/pantry.ts';
 import AllergenPick from './AllergenPick.vue';
+import WordField from '../figures/WordField.vue';
 
 /** What an ingredient holds and what it is called elsewhere. Changes the row that is being edited. */
 const props = defineProps<{ food: Food }>();
@@ -41,8 +42,8 @@ function setChocolate(): void {
     ? null
     : { butter: 0.34, nonFat: 0.2, milkSolids: 0, milkFat: 0, otherFat: 0 };
 }
-const names = (event: Event): string[] =>
-  (event.target as HTMLInputElement).value
+const names = (words: string): string[] =>
+  words
     .split(',')
     .map((name) => name.trim().slice(0, 80))
     .filter(Boolean)
@@ -103,11 +104,10 @@ const names = (event: Event): string[] =>
     </template>
     <label class="line">
       <span>also called, with commas between</span>
-      <input
-        type="text"
-        maxlength="800"
-        :value="food.aliases.join(', ')"
-        @change="food.aliases = names($event)"
+      <WordField
+        :most="800"
+        :model-value="food.aliases.join(', ')"
+        @update:model-value="food.aliases = names($event)"
       />
     </label>
   </div>
@@ -122,7 +122,7 @@ const names = (event: Event): string[] =>
   padding: 6px 0;
   border-top: 1px solid var(--line);
 }
-.line input[type='text'] {
+.line input {
   font: inherit;
   color: var(--ink);
   background: var(--lift);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useSettings, type Scheme } from '../stores/settings.ts';
+import WordField from '../figures/WordField.vue';
 
 /** Units and colours, under the button that opened it. */
 defineProps<{ under: HTMLElement }>();
@@ -93,15 +94,12 @@ const temperatures = ['C', 'F'] as const;
       </fieldset>
       <fieldset>
         <legend>prices in</legend>
-        <input
+        <WordField
           class="sign"
-          type="text"
-          maxlength="4"
+          :most="4"
           aria-label="Sign before prices"
-          :value="settings.system.currency"
-          @change="
-            settings.setUnits({ currency: ($event.target as HTMLInputElement).value.trim() })
-          "
+          :model-value="settings.system.currency"
+          @update:model-value="settings.setUnits({ currency: $event })"
         />
       </fieldset>
       <h2>Colours</h2>

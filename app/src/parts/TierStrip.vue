@@ -3,6 +3,7 @@ import { addTier, limits, removeTier, type Build } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useBuild } from '../stores/build.ts';
 import { fitTinToTier } from './part-edits.ts';
+import WordField from '../figures/WordField.vue';
 
 /** The tiers from the bottom up: choose one, name it, set another on top, take one away. */
 const props = defineProps<{ build: Build; tierId: string; mayAdd: boolean }>();
@@ -22,14 +23,10 @@ function remove(): void {
   store.edit(`${tier.value.name} taken away`, (draft) => removeTier(draft, props.tierId));
   store.selected = props.build.tiers[0]!.id;
 }
-function rename(event: Event): void {
-  const input = event.target as HTMLInputElement;
-  const name = input.value.trim().slice(0, limits.nameLength.max);
-  if (!name) input.value = tier.value.name;
-  else
-    store.edit('Name of the tier', (draft) => {
-      draft.tiers.find((t) => t.id === props.tierId)!.name = name;
-    });
+function rename(name: string): void {
+  store.edit('Name of the tier', (draft) => {
+    draft.tiers.find((t) => t.id === props.tierId)!.name = name;
+  });
 }
 </script>
 
@@ -37,13 +34,14 @@ function rename(event: Event): void {
   <div v-if="several || mayAdd" class="strip" data-test="tiers">
     <template v-if="several">
       <template v-for="each in build.tiers" :key="each.id">
-        <input
+        <WordField
           v-if="each.id === tierId"
           class="name"
-          :value="each.name"
-          maxlength="80"
+          :model-value="each.name"
+          :most="limits.nameLength.max"
+          needed
           aria-label="Name of this tier"
-          @change="rename"
+          @update:model-value="rename"
         />
         <button v-else type="button" @click="store.selected = each.id">{{ each.name }}</button>
       </template>

@@ -26,6 +26,7 @@ import DraftDialog from './DraftDialog.vue';
 import TierStrip from '../parts/TierStrip.vue';
 import { useSheet } from './useSheet.ts';
 import WeightOrder from './WeightOrder.vue';
+import WordField from '../figures/WordField.vue';
 
 const props = defineProps<{ build: Build; plan: Plan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
@@ -93,7 +94,6 @@ function toggleDiet(diet: Diet): void {
   if (!kept.delete(diet)) kept.add(diet);
   edit('Diets', { diets: [...kept] });
 }
-const input = (event: Event): string => (event.target as HTMLInputElement).value;
 </script>
 
 <template>
@@ -129,12 +129,12 @@ const input = (event: Event): string => (event.target as HTMLInputElement).value
         @update:model-value="setLook"
       />
       and be served
-      <input
+      <WordField
         class="date"
         type="datetime-local"
         aria-label="Date and time of serving"
-        :value="brief.serveAt?.slice(0, 16) ?? ''"
-        @change="edit('Serving time', { serveAt: input($event) || null })"
+        :model-value="brief.serveAt?.slice(0, 16) ?? ''"
+        @update:model-value="edit('Serving time', { serveAt: $event || null })"
       />
     </p>
     <p class="start">
@@ -180,27 +180,24 @@ const input = (event: Event): string => (event.target as HTMLInputElement).value
     <div class="words">
       <label
         >occasion
-        <input
-          type="text"
-          maxlength="80"
-          :value="brief.occasion"
-          @change="edit('Occasion', { occasion: input($event) })"
+        <WordField
+          :most="80"
+          :model-value="brief.occasion"
+          @update:model-value="edit('Occasion', { occasion: $event })"
       /></label>
       <label
         >place and way there
-        <input
-          type="text"
-          maxlength="80"
-          :value="brief.place"
-          @change="edit('Place', { place: input($event) })"
+        <WordField
+          :most="80"
+          :model-value="brief.place"
+          @update:model-value="edit('Place', { place: $event })"
       /></label>
       <label class="all"
         >notes
-        <input
-          type="text"
-          maxlength="2000"
-          :value="brief.notes"
-          @change="edit('Notes', { notes: input($event) })"
+        <WordField
+          :most="2000"
+          :model-value="brief.notes"
+          @update:model-value="edit('Notes', { notes: $event })"
       /></label>
     </div>
 

@@ -20,6 +20,7 @@ import BriefSheet from '../sheets/BriefSheet.vue';
 import CoatSheet from '../sheets/CoatSheet.vue';
 import StackSheet from '../sheets/StackSheet.vue';
 import { useBuild } from '../stores/build.ts';
+import WordField from '../figures/WordField.vue';
 
 const HistoryDialog = defineAsyncComponent(() => import('../parts/HistoryDialog.vue'));
 const KeysDialog = defineAsyncComponent(() => import('../parts/KeysDialog.vue'));
@@ -122,11 +123,7 @@ function goTo(caution: Caution): void {
   if (caution.part) store.selected = caution.part;
   if (isStage(caution.stage)) go(caution.stage);
 }
-const rename = (event: Event): void => {
-  const name = (event.target as HTMLInputElement).value.trim().slice(0, 80);
-  if (name) store.edit('Name', (draft) => void (draft.name = name));
-  else (event.target as HTMLInputElement).value = store.build?.name ?? '';
-};
+const rename = (name: string): void => store.edit('Name', (draft) => void (draft.name = name));
 
 useEventListener('keydown', (event: KeyboardEvent) =>
   buildKeys(event, {
@@ -147,13 +144,14 @@ const saveText = computed(
   <div v-if="store.build && store.plan" class="build">
     <header>
       <BrandMark />
-      <input
+      <WordField
         class="title"
-        :value="store.build.name"
+        :model-value="store.build.name"
         aria-label="Name of the cake"
-        maxlength="80"
+        :most="80"
+        needed
         :size="Math.min(34, Math.max(6, store.build.name.length))"
-        @change="rename"
+        @update:model-value="rename"
         @keydown.enter="($event.target as HTMLInputElement).blur()"
       />
       <span class="sub soft">

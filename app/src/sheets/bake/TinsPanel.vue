@@ -8,6 +8,7 @@ import { useSettings } from '../../stores/settings.ts';
 import IngredientList from '../IngredientList.vue';
 import TinDrawing from '../TinDrawing.vue';
 import { useBakeSheet } from './useBakeSheet.ts';
+import WordField from '../../figures/WordField.vue';
 
 /** Grams of batter to each tin, drawn in it, and what the batter is made of. */
 const props = defineProps<{ build: Build; plan: Plan }>();
@@ -92,14 +93,13 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
           @update:model-value="(n) => n !== null && setInclusion({ gPerKg: n })"
         />
         of
-        <input
+        <WordField
           class="text"
           aria-label="What is folded in"
-          maxlength="80"
-          :value="tier.inclusion.name"
-          @change="
-            setInclusion({ name: ($event.target as HTMLInputElement).value.trim() || pieces.name })
-          "
+          :most="80"
+          needed
+          :model-value="tier.inclusion.name"
+          @update:model-value="setInclusion({ name: $event })"
         />
         for each {{ settings.system.mass === 'g' ? 'kilogram' : '2 lb 3 oz' }} of batter,
         <QuantityField

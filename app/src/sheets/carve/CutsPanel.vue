@@ -27,6 +27,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 import CutFields from './CutFields.vue';
 import LineEditor from './LineEditor.vue';
+import WordField from '../../figures/WordField.vue';
 
 /** The cuts of a tier in their order: each can be set, moved, switched off, taken out. */
 const props = defineProps<{ build: Build; plan: Plan }>();
@@ -251,15 +252,13 @@ const firm = computed(() => {
           </button>
         </div>
         <div v-if="cut.id === chosenId" class="body">
-          <input
+          <WordField
             class="word"
-            type="text"
-            maxlength="80"
+            :most="80"
+            needed
             aria-label="Name of the cut"
-            :value="cut.name"
-            @change="
-              setKey(cut.id, 'name', ($event.target as HTMLInputElement).value.trim() || cut.name)
-            "
+            :model-value="cut.name"
+            @update:model-value="setKey(cut.id, 'name', $event)"
           />
           <LineEditor
             v-if="cut.kind === 'profile' || cut.kind === 'silhouette'"
@@ -283,16 +282,13 @@ const firm = computed(() => {
               :options="spreads"
               @update:model-value="(id) => setKey(cut.id, 'inlaySpreadId', id || null)"
             />,
-            <input
+            <WordField
               class="word"
-              type="text"
-              maxlength="40"
+              :most="40"
               aria-label="Colour of the inlay"
               placeholder="as it is"
-              :value="cut.inlayTint"
-              @change="
-                setKey(cut.id, 'inlayTint', ($event.target as HTMLInputElement).value.trim())
-              "
+              :model-value="cut.inlayTint"
+              @update:model-value="setKey(cut.id, 'inlayTint', $event)"
             />.
           </p>
           <p class="words">{{ wordsOf(cut) }}</p>

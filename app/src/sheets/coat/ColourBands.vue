@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSheet } from '../useSheet.ts';
+import WordField from '../../figures/WordField.vue';
 
 /** One colour, or bands of colour by height: each becomes a bowl of its own. */
 const props = defineProps<{ build: Build; plan: Plan }>();
@@ -41,7 +42,6 @@ const add = (): void =>
   });
 const drop = (index: number): void =>
   editTier('A band less', (t) => void t.coat.bands.splice(index, 1));
-const text = (event: Event): string => (event.target as HTMLInputElement).value.trim().slice(0, 40);
 </script>
 
 <template>
@@ -55,26 +55,24 @@ const text = (event: Event): string => (event.target as HTMLInputElement).value.
         @update:model-value="setWay"
       /><template v-if="way === 'one'">
         :
-        <input
+        <WordField
           class="tint"
-          type="text"
-          maxlength="40"
+          :most="40"
           aria-label="Colour of the coat"
           placeholder="as it is"
-          :value="coat.tint"
-          @change="change('Colour', { tint: text($event) })" /></template
+          :model-value="coat.tint"
+          @update:model-value="change('Colour', { tint: $event })" /></template
       ><template v-else>, from the top down:</template>
     </p>
     <ul v-if="way !== 'one'">
       <li v-for="{ band, i } in coat.bands.map((band, i) => ({ band, i })).reverse()" :key="i">
-        <input
+        <WordField
           class="tint"
-          type="text"
-          maxlength="40"
+          :most="40"
           :aria-label="`Colour of band ${i + 1} from below`"
           placeholder="as it is"
-          :value="band.tint"
-          @change="setBand(i, { tint: text($event) })"
+          :model-value="band.tint"
+          @update:model-value="setBand(i, { tint: $event })"
         />
         <span>over</span>
         <QuantityField

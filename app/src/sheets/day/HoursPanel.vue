@@ -7,6 +7,7 @@ import { useBuild } from '../../stores/build.ts';
 import { useDay } from '../../stores/day.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { download } from '../../parts/download.ts';
+import WordField from '../../figures/WordField.vue';
 
 /** Who works when, and what that comes to: the start, how good the plan is, calendar and table to take along. */
 const props = defineProps<{ build: Build; plan: Plan }>();
@@ -97,18 +98,18 @@ async function saveTable(): Promise<void> {
             >
           </th>
           <td v-if="own">
-            <input
+            <WordField
               type="time"
-              :value="clock(own.from)"
+              :model-value="clock(own.from)"
               :aria-label="`${names[i]}, from`"
-              @change="setClock(i, 'from', ($event.target as HTMLInputElement).value)"
+              @update:model-value="setClock(i, 'from', $event)"
             />
             to
-            <input
+            <WordField
               type="time"
-              :value="clock(own.to)"
+              :model-value="clock(own.to)"
               :aria-label="`${names[i]}, to`"
-              @change="setClock(i, 'to', ($event.target as HTMLInputElement).value)"
+              @update:model-value="setClock(i, 'to', $event)"
             />
             <span v-if="backwards[i]" class="wrong">ends before it begins: not counted</span>
           </td>

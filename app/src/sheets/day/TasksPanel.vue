@@ -14,6 +14,7 @@ import QuantityField from '../../figures/QuantityField.vue';
 import { useBuild } from '../../stores/build.ts';
 import { useDay } from '../../stores/day.ts';
 import { useSettings } from '../../stores/settings.ts';
+import WordField from '../../figures/WordField.vue';
 
 /** Every task in its place, with minutes by one's own clock, slack, and tasks of one's own. */
 const props = defineProps<{ build: Build; plan: Plan }>();
@@ -58,21 +59,18 @@ const choices = (not: string) => [
     .filter((task) => task.id !== not)
     .map((task) => ({ value: task.id, text: task.title.slice(0, 50) })),
 ];
-const rename = (id: string, event: Event): void => {
-  const title = (event.target as HTMLInputElement).value.trim().slice(0, 80);
-  if (title) editOwn(id, { title });
-};
 </script>
 
 <template>
   <div data-test="tasks">
     <div v-for="task in build.day.own" :key="task.id" class="own" data-test="own-task">
-      <input
+      <WordField
         class="name"
-        :value="task.title"
+        :model-value="task.title"
         aria-label="What it is"
-        maxlength="80"
-        @change="rename(task.id, $event)"
+        :most="80"
+        needed
+        @update:model-value="editOwn(task.id, { title: $event })"
       />
       <p class="sentence">
         <QuantityField

@@ -20,6 +20,7 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { usePantry } from '../../stores/pantry.ts';
 import { useSettings } from '../../stores/settings.ts';
+import WordField from '../../figures/WordField.vue';
 
 /** One thing that is piped: of what, how, where, and what that comes to. */
 const props = defineProps<{
@@ -34,8 +35,6 @@ const settings = useSettings();
 const pantry = usePantry();
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
   showText(n, kind, settings.system);
-const word = (event: Event, most: number): string =>
-  (event.target as HTMLInputElement).value.trim().slice(0, most);
 const piped = computed(() => props.job.piped);
 const set = (to: Partial<Piped>): void => {
   if (piped.value) emit('change', { piped: { ...piped.value, ...to } });
@@ -107,13 +106,12 @@ function byWeight(): void {
 <template>
   <section class="job" :data-test="`job-${job.name}`">
     <p class="sentence">
-      <input
+      <WordField
         class="word"
-        type="text"
-        maxlength="80"
+        :most="80"
         aria-label="What is piped"
-        :value="job.name"
-        @change="emit('change', { name: word($event, 80) || 'piping' })"
+        :model-value="job.name"
+        @update:model-value="emit('change', { name: $event || 'piping' })"
       />
       of
       <ChoiceField
@@ -122,14 +120,13 @@ function byWeight(): void {
         :options="spreads"
         @update:model-value="(id) => emit('change', { spreadId: id || null })"
       />,
-      <input
+      <WordField
         class="word short"
-        type="text"
-        maxlength="40"
+        :most="40"
         aria-label="Colour of the piping"
         placeholder="as it is"
-        :value="job.tint"
-        @change="emit('change', { tint: word($event, 40) })"
+        :model-value="job.tint"
+        @update:model-value="emit('change', { tint: $event })"
       />:
       <template v-if="!piped">
         <QuantityField
@@ -169,13 +166,12 @@ function byWeight(): void {
           @update:model-value="setForm"
         />
         <template v-if="piped.form === 'writing'">
-          “<input
+          “<WordField
             class="word"
-            type="text"
-            maxlength="80"
+            :most="80"
             aria-label="What is written"
-            :value="piped.text"
-            @change="set({ text: word($event, 80) })"
+            :model-value="piped.text"
+            @update:model-value="set({ text: $event })"
           />” with letters
           <QuantityField
             :model-value="piped.letterMm"

@@ -21,6 +21,7 @@ import AllergenPick from '../../pantry/AllergenPick.vue';
 import { servedText } from '../../parts/when.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useSettings } from '../../stores/settings.ts';
+import WordField from '../../figures/WordField.vue';
 
 /** One topping in sentences: what, how many, where, held by what, when. */
 const props = defineProps<{ plan: ToppingPlan; build: Build; tier: Tier; on: boolean }>();
@@ -31,8 +32,6 @@ const topping = computed(() => props.plan.topping);
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
   showText(n, kind, settings.system);
 const set = (to: Partial<Topping>): void => emit('change', to);
-const word = (event: Event): string =>
-  (event.target as HTMLInputElement).value.trim().slice(0, 80) || topping.value.name;
 
 const arrangementWords: Record<Arrangement, string> = {
   round: 'evenly round the rim',
@@ -78,13 +77,13 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
 <template>
   <section class="topping" :class="{ on }" :data-test="`topping-${topping.name}`">
     <p class="sentence">
-      <input
+      <WordField
         class="word"
-        type="text"
-        maxlength="80"
+        :most="80"
+        needed
         aria-label="Topping"
-        :value="topping.name"
-        @change="set({ name: word($event) })"
+        :model-value="topping.name"
+        @update:model-value="set({ name: $event })"
       />
       <template v-if="isPieces">
         of

@@ -14,6 +14,7 @@ import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
+import WordField from '../../figures/WordField.vue';
 
 /** Each filling under what rests on it: how it settles, what lies in it, what keeps it in place. */
 const props = defineProps<{ build: Build; plan: Plan }>();
@@ -129,14 +130,15 @@ const summary = computed(() => {
           </button>
           <template v-if="gap.pieces">
             with
-            <input
+            <WordField
               class="text"
               :aria-label="`Pieces in filling ${index + 1}`"
-              maxlength="80"
-              :value="gap.pieces.name"
-              @change="
+              :most="80"
+              needed
+              :model-value="gap.pieces.name"
+              @update:model-value="
                 setPieces(index, {
-                  name: ($event.target as HTMLInputElement).value.trim() || berries.name,
+                  name: $event,
                 })
               "
             />,

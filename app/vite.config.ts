@@ -25,7 +25,7 @@ export default defineConfig({
       },
     }),
   ],
-  server: { proxy: { '/api': 'http://127.0.0.1:4173' } },
+  server: { proxy: { '/api': { target: 'http://127.0.0.1:4173', ws: true } } },
   worker: { format: 'es' },
   build: { target: 'es2022', manifest: true, reportCompressedSize: false },
 });

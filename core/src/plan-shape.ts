@@ -11,6 +11,7 @@ import { paperStrips, planBoardCover } from './covers/fondant.ts';
 import { gapMassG } from './fill/gaps.ts';
 import { planFinish } from './finish/finish.ts';
 import { withGanaches } from './finish/ganache-recipe.ts';
+import type { HandMoves } from './hand/moves.ts';
 import type { PlannedPiping } from './finish/piping.ts';
 import { pouredNeeds } from './finish/poured-needs.ts';
 import { perimeterMm } from './outline/outline.ts';
@@ -41,11 +42,13 @@ export const beginWork = (
   withTimes: boolean,
   carved: CarveAnswers,
   workings: Workings | null = null,
+  moves: HandMoves = {},
 ): Work => {
   const pantry = withGanaches(build, own);
   return {
     withTimes,
     carved,
+    moves,
     workings,
     build,
     pantry,
@@ -256,7 +259,17 @@ function planAllBowls(
     poured: pouredNeeds(build.tiers[i]!, tier.finish, pantry.ganaches),
   }));
   return attempt('coat', null, cautions, () =>
-    planBowls(build, needs, piping, spreadOf, recipeOf, pantry.recipes, pantry.kitchen, book),
+    planBowls(
+      build,
+      needs,
+      piping,
+      spreadOf,
+      recipeOf,
+      pantry.recipes,
+      pantry.kitchen,
+      book,
+      work.moves,
+    ),
   );
 }
 

@@ -1,5 +1,7 @@
 import { bakeSteps } from './bench/bake-steps.ts';
 import { bowlSteps } from './bench/bowl-steps.ts';
+import { runBowls } from './bench/bowl-run.ts';
+import { inOwnTime } from './bench/own-time.ts';
 import { carveSteps } from './bench/carve-steps.ts';
 import { closingSteps } from './bench/closing-steps.ts';
 import { coatSteps } from './bench/coat-steps.ts';
@@ -35,7 +37,7 @@ const lowered = (title: string): string => title.charAt(0).toLowerCase() + title
 /** The run sheet, tier by tier in working order. */
 export function planSteps(
   plan: ShapePlan & Pick<Plan, 'support' | 'nonFood' | 'cutLists'>,
-  { build, pantry, cautions, spreadOf, recipeOf, withTimes }: Work,
+  { build, pantry, cautions, spreadOf, recipeOf, withTimes, moves }: Work,
 ): Staged<Step[]> {
   const { tiers, piping, nonFood, bowls, batches, boardCover, strips, tally, support, cutLists } =
     plan;
@@ -136,6 +138,7 @@ export function planSteps(
     const keys = new Set(sheet.map((step) => step.key));
     const boxAt = sheet.findIndex((step) => step.key === 'box');
     sheet.splice(boxAt, 0, ...countInSteps(nonFood.filter(({ inKey }) => !keys.has(inKey))));
-    return sheet;
+    runBowls(sheet, bowls.value, pantry.kitchen.scrapingsShare, build);
+    return sheet.map((step) => inOwnTime(step, moves));
   });
 }

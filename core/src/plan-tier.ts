@@ -17,6 +17,7 @@ import { planFondant } from './covers/fondant.ts';
 import { planPressed, warnOfPressed } from './covers/pressed.ts';
 import { innerSpreadId } from './build/edit.ts';
 import { planCentre, isInCentre, runsThroughGap, wallMm, type CentrePlan } from './fill/centre.ts';
+import { factorOf, type HandMoves } from './hand/moves.ts';
 import type { BareTier } from './finish/finish.ts';
 import { gapMassG, planGaps, type GapPlan } from './fill/gaps.ts';
 import { loadGaps, warnOfSqueeze, type GapLoad } from './fill/load.ts';
@@ -45,6 +46,8 @@ export interface Work {
   withTimes: boolean;
   /** What the solids said so far. */
   carved: CarveAnswers;
+  /** What the records say of the decorator's hand. */
+  moves: HandMoves;
   /** Null where nobody asks why a figure is what it is. */
   workings: Workings | null;
   build: Build;
@@ -64,7 +67,7 @@ export function planTier(tier: Tier, work: Work): BareTier {
     const sponge = findRow(pantry, 'sponges', tier.spongeId);
     return scaleRecipe(
       findRow(pantry, 'recipes', sponge.recipeId),
-      bake.ok ? Math.ceil(bake.value.batterG / 5) * 5 : 0,
+      bake.ok ? Math.ceil(bake.value.batterG / factorOf(work.moves, 'batter') / 5) * 5 : 0,
     );
   });
   const baked = valueOf(bake);
@@ -209,14 +212,47 @@ function carveTier(tier: Tier, plan: Stacked, { pantry, carved }: Work): TierCar
   return { question, key, result: carved(key) ?? null };
 }
 
-function bakeTier(tier: Tier, { pantry, book, cautions, withTimes, workings }: Work): BakePlan {
-  const sponge: Sponge = findRow(pantry, 'sponges', tier.spongeId);
+function bakeTier(tier: Tier, work: Work): BakePlan {
+  const { pantry, book, cautions, withTimes, workings, moves } = work;
+  const row: Sponge = findRow(pantry, 'sponges', tier.spongeId);
+  const rise = factorOf(moves, 'rise');
+  const sponge = rise === 1 ? row : { ...row, rise: row.rise * rise };
   const tin: Tin = findRow(pantry, 'tins', tier.tinId);
   const recipe = ifThere(() => findRow(pantry, 'recipes', sponge.recipeId));
-  const plan = planBake(tier, sponge, tin, recipe, pantry.kitchen, withTimes);
+  const plan = inOwnOven(
+    planBake(tier, sponge, tin, recipe, pantry.kitchen, withTimes),
+    factorOf(moves, 'bake'),
+  );
   workings?.enterBake(book, tier, sponge, tin, recipe, pantry.kitchen, plan);
+  if (workings) tellHand(tier, plan, work);
   warnOfBake(tier, sponge, tin, plan, cautions);
   return plan;
+}
+
+/** The times of a bake in an oven that is known to take longer, or less. */
+const inOwnOven = (plan: BakePlan, by: number): BakePlan =>
+  by === 1
+    ? plan
+    : {
+        ...plan,
+        cakes: plan.cakes.map((cake) => ({
+          ...cake,
+          window: cake.window && {
+            ...cake.window,
+            minutes: cake.window.minutes * by,
+            fromMin: cake.window.fromMin * by,
+            toMin: cake.window.toMin * by,
+          },
+        })),
+      };
+
+/** Says in the workings where the hand moved the batter and the minutes of the oven. */
+function tellHand(tier: Tier, plan: BakePlan, { book, moves }: Work): void {
+  for (const { index } of plan.cakes) {
+    const at = `${tier.id}/cake/${index}`;
+    book.move(`${at}/batter`, 'how high your cakes rise', moves.rise);
+    book.move(`${at}/minutes`, 'your oven', moves.bake);
+  }
 }
 
 const layerArea = (tier: Tier, bake: BakePlan | null): number =>

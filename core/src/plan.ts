@@ -3,6 +3,8 @@ import type { Bowl } from './bowls/bowls.ts';
 import type { Build } from './build/types.ts';
 import type { CarveAnswers } from './carve/apply.ts';
 import type { Pantry } from './pantry/types.ts';
+import { asHappened } from './bench/happened.ts';
+import type { HandMoves } from './hand/moves.ts';
 import { planIngredients } from './plan-ingredients.ts';
 import { beginWork, nothingCarved, shapeOf } from './plan-shape.ts';
 import { workings } from './plan-workings.ts';
@@ -28,15 +30,19 @@ import type { Staged } from './working/staged.ts';
  * stand. Never throws on a build that passes the schema.
  *
  * @param withTimes false where nobody asks when anything is baked, such as for the shopping
+ * @param moves what the records say of the decorator's hand; what was measured at the bench counts first
  * @param carved answers of the solids known so far; a carved tier without one is planned whole, and says so
  */
 export function planBuild(
-  build: Build,
+  intended: Build,
   pantry: Pantry,
   withTimes = true,
   carved: CarveAnswers = nothingCarved,
+  moves: HandMoves = {},
 ): Plan {
-  const work = beginWork(build, pantry, withTimes, carved, workings);
+  const { build, cautions } = asHappened(intended);
+  const work = beginWork(build, pantry, withTimes, carved, workings, moves);
+  work.cautions.push(...cautions);
   const shape = shapeOf(work);
   // a list of what to buy does not ask how it stands
   const support = withTimes ? planSupport(shape, work) : null;

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import {
+  newBench,
   allergens,
   apartKey,
   arrangements,
@@ -463,5 +464,5 @@ export const anyBuild: fc.Arbitrary<Build> = fc.record({
     { maxLength: 3 },
   ),
   reserveShare: between(limits.reserveShare),
-  bench: fc.constant({ stepKey: null, done: [], checks: [], notes: [], timers: [] }),
+  bench: fc.constant(newBench()),
 });

@@ -185,6 +185,7 @@ describe('the log', () => {
       kind,
       value,
       text: '',
+      planned: null,
     });
   };
   it('sets what was noted beside what was planned, the furthest off first', () => {
@@ -197,9 +198,9 @@ describe('the log', () => {
     note(filled.key, 'words', 1);
     note('a step that is no more', 'mass', 5);
     const lines = logOf(build, stepsOf());
-    expect(lines.map((line) => [line.kind, Number(line.ratio.toFixed(4))])).toEqual([
+    expect(lines.map((line) => [line.hand, Number(line.ratio.toFixed(4))])).toEqual([
       ['fill', 1.3],
-      ['height', 0.95],
+      [null, 0.95],
     ]);
     note(filled.key, 'mass', filled.record!.planned * 10);
     expect(logOf(build, stepsOf())[0]!.isWild).toBe(true);

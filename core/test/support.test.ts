@@ -437,6 +437,7 @@ describe('rod, road and counting', () => {
         kind: 'count',
         value,
         text: '',
+        planned: null,
       });
     const [first] = plan.nonFood;
     note(first!.inKey, 4);

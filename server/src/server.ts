@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import helmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
+import { serveDevices } from './devices/socket.ts';
 import Fastify, { type FastifyInstance } from 'fastify';
 
 export interface Options {
@@ -39,7 +40,7 @@ const policyText = (policy: Record<string, string[]>): string =>
     )
     .join(';');
 
-/** The server of the built application: static files, a health check, and how it was started. */
+/** The server of the built application: static files, a health check, how it was started, and stand-in devices. */
 export async function buildServer({
   root,
   demo = false,
@@ -53,6 +54,7 @@ export async function buildServer({
     contentSecurityPolicy: { useDefaults: false, directives: contentPolicy },
     strictTransportSecurity: false,
   });
+  await serveDevices(app);
   app.get('/api/health', () => ({ ok: true }));
   app.get('/api/start', () => ({ demo }));
   if (!serveApp) return app;

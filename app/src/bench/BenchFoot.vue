@@ -10,6 +10,9 @@ const props = defineProps<{
   allDone: boolean;
   /** Counts of what is not food that are not closed. */
   openCounts: number;
+  /** The next wait. */
+  ahead: { title: string; minutes: number; steps: number } | null;
+  finished: boolean;
   bench: BenchHand;
 }>();
 const emit = defineEmits<{ notes: [] }>();
@@ -47,7 +50,20 @@ const notesHere = computed(
           </button>
         </span>
       </div>
-      <div v-if="bench.timers.value.length === 0" class="none">no timer running</div>
+      <div v-if="bench.timers.value.length === 0" class="none">
+        <template v-if="ahead">
+          <b>{{ ahead.minutes }} min next</b>
+          <span
+            >{{ ahead.title
+            }}{{
+              ahead.steps === 0
+                ? ', at this step'
+                : `, ${ahead.steps} ${ahead.steps === 1 ? 'step' : 'steps'} on`
+            }}</span
+          >
+        </template>
+        <template v-else>no timer running</template>
+      </div>
     </div>
     <button
       type="button"
@@ -68,15 +84,17 @@ const notesHere = computed(
       type="button"
       class="next"
       data-test="next"
-      :disabled="!step || allDone"
-      @click="bench.finish()"
+      :disabled="!step || (allDone && openCounts > 0)"
+      @click="allDone ? bench.close(!finished) : bench.finish()"
     >
       {{
         !allDone
           ? 'Done, next step'
           : openCounts > 0
             ? `${openCounts} ${openCounts === 1 ? 'count' : 'counts'} open`
-            : 'All done'
+            : finished
+              ? 'Take it up again'
+              : 'All done: into the log'
       }}
     </button>
   </footer>
@@ -135,9 +153,14 @@ footer button:focus-visible {
   color: var(--foot-ink);
 }
 .none {
-  padding: 34px 20px;
+  padding: 16px 20px;
   color: var(--foot-soft);
   font-size: 16px;
+}
+.none b {
+  font: 600 22px/1.2 var(--heading);
+  display: block;
+  color: var(--foot-ink);
 }
 .back {
   font: 600 30px var(--heading);

@@ -1,68 +1,106 @@
 <script setup lang="ts">
-import { showText, type Build, type Kind, type NoteKind, type Step } from '@pyrgotect/core';
+import { recordablesOf, showText, type Build, type Recordable, type Step } from '@pyrgotect/core';
 import { format, parseISO } from 'date-fns';
-import { computed, ref } from 'vue';
+import { computed, reactive, ref, useTemplateRef } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useSettings } from '../stores/settings.ts';
+import NotePhoto from './NotePhoto.vue';
+import { elapsedMin, rangeOf } from './noting.ts';
+import type { BenchHand } from './useBench.ts';
 
-const props = defineProps<{ step: Step; steps: Step[]; build: Build }>();
-const emit = defineEmits<{
-  close: [];
-  add: [stepKey: string, kind: NoteKind, value: number | null, text: string];
-  remove: [id: string];
-}>();
+/** What really happened at a step, in two touches: figures as planned or typed, words, a photo. */
+const props = defineProps<{ step: Step; steps: Step[]; build: Build; bench: BenchHand }>();
+const emit = defineEmits<{ close: [] }>();
 const settings = useSettings();
-const value = ref<number | null>(null);
+const text = (n: number, { show }: Pick<Recordable, 'show'>): string =>
+  showText(n, show, settings.system);
+const records = computed(() => recordablesOf(props.step));
+const values = reactive<Record<string, number | null>>({});
 const words = ref('');
-const showKind: Record<NoteKind, Kind> = {
-  mass: 'bowl',
-  height: 'thickness',
-  minutes: 'minutes',
-  words: 'count',
-  count: 'count',
-};
-const record = computed(() => props.step.record);
-const notes = computed(() =>
-  props.build.bench.notes.map((note) => ({
-    ...note,
-    title: props.steps.find((s) => s.key === note.stepKey)?.title ?? 'a step of an earlier plan',
-    shown: note.value === null ? '' : showText(note.value, showKind[note.kind], settings.system),
-  })),
-);
-function add(): void {
-  if (value.value === null && words.value.trim() === '') return;
-  emit(
-    'add',
-    props.step.key,
-    value.value === null ? 'words' : (record.value?.kind ?? 'words'),
-    value.value,
-    words.value.trim(),
-  );
+const problem = ref('');
+const camera = useTemplateRef<HTMLInputElement>('camera');
+
+const clockMin = computed(() => elapsedMin(props.build, new Date()));
+/** What is offered at one touch: what was planned, or what the clock says. */
+function offered(record: Recordable): { value: number; text: string } | null {
+  if (record.kind === 'minutes' && record.hand === 'time')
+    return clockMin.value !== null && clockMin.value < 4 * record.planned
+      ? { value: clockMin.value, text: `${text(clockMin.value, record)} by the clock` }
+      : null;
+  return record.planned > 0
+    ? { value: record.planned, text: `as planned, ${text(record.planned, record)}` }
+    : null;
+}
+function take(record: Recordable, value: number): void {
+  props.bench.addNote(props.step, record, value);
   emit('close');
 }
+function add(): void {
+  const filled = records.value.filter(({ label }) => typeof values[label] === 'number');
+  if (filled.length === 0 && words.value.trim() === '') return;
+  for (const [i, record] of filled.entries())
+    props.bench.addNote(
+      props.step,
+      record,
+      values[record.label]!,
+      i === 0 ? words.value.trim() : '',
+    );
+  if (filled.length === 0) props.bench.addNote(props.step, null, null, words.value.trim());
+  emit('close');
+}
+async function photo(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0];
+  if (!file) return;
+  problem.value = '';
+  try {
+    await props.bench.addPhoto(props.step, file);
+    emit('close');
+  } catch (error) {
+    problem.value = error instanceof Error ? error.message : String(error);
+  }
+}
+const notes = computed(() =>
+  [...props.build.bench.notes].reverse().map((note) => ({
+    ...note,
+    title:
+      props.steps.find((s) => s.key === note.stepKey)?.title ??
+      note.planned?.title ??
+      'a step of an earlier plan',
+    shown:
+      note.value === null
+        ? ''
+        : `${note.planned ? `${note.planned.label}: ` : ''}${showText(note.value, note.planned?.show ?? 'count', settings.system)}`,
+  })),
+);
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="620" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" max-width="660" @update:model-value="emit('close')">
     <v-card class="notes" data-test="notes">
       <h1>What happened</h1>
       <p class="soft">{{ step.title }}</p>
-      <p v-if="record" class="figure">
-        {{ record.label }}
+      <div v-for="record in records" :key="record.label" class="figure">
+        <span class="label">{{ record.label }}</span>
         <QuantityField
-          v-model="value"
+          :model-value="values[record.label] ?? null"
           :kind="record.show"
           :label="record.label"
-          :min="0"
-          :max="100000"
+          :min="rangeOf(record).min"
+          :max="rangeOf(record).max"
           nullable
           auto=""
           wide
+          @update:model-value="(n) => (values[record.label] = n)"
         />
-        <span v-if="record.planned > 0" class="soft"
-          >{{ showText(record.planned, record.show, settings.system) }} planned</span
+        <button
+          v-if="offered(record)"
+          type="button"
+          class="key"
+          @click="take(record, offered(record)!.value)"
         >
-      </p>
+          {{ offered(record)!.text }}
+        </button>
+      </div>
       <label class="words"
         >in words
         <input
@@ -72,14 +110,29 @@ function add(): void {
           placeholder="what you would like to know next time"
           @keydown.enter="add"
       /></label>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p class="row">
         <button type="button" class="key solid" data-test="add-note" @click="add">Note it</button>
+        <button type="button" class="key" data-test="add-photo" @click="camera?.click()">
+          A photo
+        </button>
+        <input
+          ref="camera"
+          class="visually-hidden"
+          type="file"
+          accept="image/*"
+          capture="environment"
+          tabindex="-1"
+          aria-label="A photo of this step"
+          @change="photo"
+        />
         <button type="button" class="key" @click="emit('close')">Close</button>
       </p>
       <template v-if="notes.length > 0">
         <h2>Noted so far</h2>
         <ul>
           <li v-for="note in notes" :key="note.id">
+            <NotePhoto v-if="note.kind === 'photo'" :id="note.id" :title="note.title" />
             <span>
               <b v-if="note.shown">{{ note.shown }}</b> {{ note.text }}
               <small>{{ note.title }}, {{ format(parseISO(note.at), 'd MMM HH:mm') }}</small>
@@ -88,7 +141,7 @@ function add(): void {
               type="button"
               class="key small"
               :aria-label="`Take out the note on ${note.title}`"
-              @click="emit('remove', note.id)"
+              @click="bench.removeNote(note.id)"
             >
               take out
             </button>
@@ -107,12 +160,17 @@ function add(): void {
   font-size: 17px;
 }
 .figure {
-  font-size: 20px;
-  display: flex;
-  flex-wrap: wrap;
+  font-size: 19px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto minmax(0, 1.1fr);
   gap: 12px;
-  align-items: baseline;
-  margin: 16px 0 8px;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding: 8px 0;
+}
+.figure .key {
+  min-height: 46px;
+  justify-self: end;
 }
 .words {
   display: grid;
@@ -126,6 +184,9 @@ function add(): void {
   border: 0;
   border-bottom: 2px solid var(--accent);
   padding: 9px 8px;
+}
+.problem {
+  color: var(--stop);
 }
 .row {
   display: flex;
@@ -149,8 +210,16 @@ li {
   border-top: 1px solid var(--line);
   padding: 8px 0;
 }
+li span {
+  flex: 1;
+}
 small {
   display: block;
   color: var(--soft);
+}
+@media (max-width: 560px) {
+  .figure {
+    grid-template-columns: minmax(0, 1fr) auto;
+  }
 }
 </style>

@@ -1,10 +1,22 @@
 <script setup lang="ts">
-import { say, show, type Build, type Plan, type Step } from '@pyrgotect/core';
+import {
+  isForGrownUps,
+  isForHelper,
+  say,
+  show,
+  type Build,
+  type Plan,
+  type Step,
+} from '@pyrgotect/core';
 import { computed, defineAsyncComponent } from 'vue';
 import CountStep from './CountStep.vue';
+import FaultsPanel from './FaultsPanel.vue';
+import ProbeStep from './ProbeStep.vue';
+import WeighStep from './WeighStep.vue';
 import { useWorking } from '../figures/working.ts';
 import LeftAdvice from '../sheets/coat/LeftAdvice.vue';
 import LevelPanel from '../sheets/stack/LevelPanel.vue';
+import { useDevices } from '../stores/devices.ts';
 import { useSettings } from '../stores/settings.ts';
 import { checkKey, type BenchHand } from './useBench.ts';
 
@@ -18,7 +30,8 @@ const props = defineProps<{
   build: Build;
   plan: Plan;
 }>();
-const emit = defineEmits<{ steps: [] }>();
+const emit = defineEmits<{ steps: []; notes: []; devices: [] }>();
+const devices = useDevices();
 const settings = useSettings();
 const working = useWorking();
 const shown = (value: number, kind: Parameters<typeof show>[1]) =>
@@ -47,6 +60,18 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
       Step {{ bench.index.value + 1 }} of {{ steps.length }} · {{ step.chapter }}
     </button>
     <span v-if="bench.done.value.has(step.key)" class="ticked">done</span>
+    <span class="grow" />
+    <span v-if="isForGrownUps(step)" class="who grown">not for children</span>
+    <span v-if="isForHelper(step)" class="who">a helper can take it</span>
+    <button type="button" data-test="open-devices" @click="emit('devices')">
+      {{
+        devices.scaleIsThere
+          ? devices.probeIsThere
+            ? 'scale and thermometer there'
+            : 'scale there'
+          : 'no scale: type it'
+      }}
+    </button>
   </div>
   <h1 data-test="step-title">{{ step.title }}</h1>
   <p v-if="step.lead" class="lead">{{ say(step.lead, settings.system) }}</p>
@@ -79,6 +104,8 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     </li>
   </ul>
 
+  <WeighStep :step="step" :build="build" :bench="bench" />
+  <ProbeStep v-if="step.probe" :step="step" :build="build" :bench="bench" />
   <LeftAdvice
     v-if="leftTier && leftG !== null"
     :plan="plan"
@@ -132,6 +159,7 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
       </button>
     </li>
   </ul>
+  <FaultsPanel :step="step" :build="build" :plan="plan" :bench="bench" @note="emit('notes')" />
   <p v-for="caution in step.cautions" :key="caution.text" class="caution">
     <b>▲</b> {{ say(caution, settings.system) }}
   </p>
@@ -157,9 +185,19 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
   text-decoration: underline dotted;
   text-underline-offset: 4px;
 }
-.ticked {
+.ticked,
+.who {
   color: var(--accent);
   line-height: 34px;
+}
+.who {
+  color: var(--soft);
+}
+.who.grown {
+  color: var(--stop);
+}
+.grow {
+  flex: 1;
 }
 h1 {
   font-size: 40px;

@@ -1,6 +1,17 @@
-import type { BenchNote, BenchTimer, Build, NoteKind, Step } from '@pyrgotect/core';
+import {
+  keptMoves,
+  newBench,
+  noteOf,
+  weighedKey,
+  type BenchTimer,
+  type Build,
+  type Recordable,
+  type Step,
+  type WeighTarget,
+} from '@pyrgotect/core';
 import { useNow } from '@vueuse/core';
 import { computed } from 'vue';
+import { keepPhoto, shrunk } from '../storage/photos.ts';
 import { useBuild } from '../stores/build.ts';
 
 const now = (): string => new Date().toISOString();
@@ -16,9 +27,7 @@ export interface RunningTimer extends BenchTimer {
 export function useBench(steps: () => Step[]) {
   const store = useBuild();
   const clockNow = useNow({ interval: 1000 });
-  const bench = computed<Build['bench']>(
-    () => store.build?.bench ?? { stepKey: null, done: [], checks: [], notes: [], timers: [] },
-  );
+  const bench = computed<Build['bench']>(() => store.build?.bench ?? newBench());
   const done = computed(() => new Set(bench.value.done.map((d) => d.stepKey)));
   const index = computed(() => {
     const at = steps().findIndex((step) => step.key === bench.value.stepKey);
@@ -99,12 +108,40 @@ export function useBench(steps: () => Step[]) {
       if (timer) timer.minutes = Math.min(20000, timer.minutes + minutes);
     });
   }
-  function addNote(stepKey: string, kind: NoteKind, value: number | null, text: string): void {
-    edit('Note', (b) => {
-      const note: BenchNote = { id: shortId(), stepKey, at: now(), kind, value, text };
-      b.notes.push(note);
+  /** Notes what happened at a step; nothing where there is nothing to note. Returns the note's id. */
+  function addNote(at: Step, record: Recordable | null, value: number | null, text = ''): string {
+    const id = shortId();
+    store.edit('Note', (draft) => {
+      draft.bench.notes.push(noteOf(draft, at, record, { id, at: now(), value, text }));
+    });
+    return id;
+  }
+  /** Takes what the scale says for one target: ticked, and noted where there is a figure to note. */
+  function weighed(at: Step, target: WeighTarget, g: number): void {
+    const id = shortId();
+    store.edit(`Weighed: ${target.label}`, (draft) => {
+      const key = weighedKey(at, target);
+      if (!draft.bench.checks.includes(key)) draft.bench.checks.push(key);
+      if (target.record)
+        draft.bench.notes.push(
+          noteOf(draft, at, target.record, { id, at: now(), value: g, text: '' }),
+        );
     });
   }
+  async function addPhoto(at: Step, file: Blob): Promise<void> {
+    const blob = await shrunk(file);
+    const id = shortId();
+    await keepPhoto({ id, buildId: store.build!.id, at: now(), blob });
+    store.edit('Photo', (draft) => {
+      const note = noteOf(draft, at, null, { id, at: now(), value: null, text: '' });
+      draft.bench.notes.push({ ...note, kind: 'photo' });
+    });
+  }
+  /** Done for good, with what the hand did to its plan; or taken up again. */
+  const close = (done: boolean): void =>
+    store.edit(done ? 'Finished' : 'Taken up again', (draft) => {
+      draft.bench.finished = done ? { at: now(), moves: keptMoves(store.moves) } : null;
+    });
   function removeNote(id: string): void {
     edit('Note taken out', (b) => {
       b.notes = b.notes.filter((n) => n.id !== id);
@@ -124,6 +161,9 @@ export function useBench(steps: () => Step[]) {
     stopTimer,
     addMinutes,
     addNote,
+    weighed,
+    addPhoto,
+    close,
     removeNote,
   };
 }

@@ -1,4 +1,4 @@
-import type { Build } from '@pyrgotect/core';
+import { recordsOf, type Build } from '@pyrgotect/core';
 import {
   database,
   type Database,
@@ -46,7 +46,8 @@ export async function saveBuild(
   db: Database = database,
 ): Promise<SaveResult> {
   const at = new Date().toISOString();
-  return db.transaction('rw', db.builds, db.shelf, db.revisions, async (): Promise<SaveResult> => {
+  const tables = [db.builds, db.shelf, db.revisions, db.records];
+  return db.transaction('rw', tables, async (): Promise<SaveResult> => {
     const now = await db.builds.get(build.id);
     if (!now && base > 0) return { kind: 'gone' };
     let next = plain(build);
@@ -60,6 +61,7 @@ export async function saveBuild(
     const stored: StoredBuild = { id: build.id, revision: (now?.revision ?? 0) + 1, build: next };
     await db.builds.put(stored);
     await db.shelf.put(entryOf(next, at));
+    await keepRecords(next, now?.build ?? null, db);
     await db.revisions.add({
       buildId: build.id,
       revision: stored.revision,
@@ -73,6 +75,24 @@ export async function saveBuild(
       .delete();
     return { kind: 'saved', stored, rebased };
   });
+}
+
+/** Keeps what the notes of a build say beside it; what was excluded stays so, with its reason. */
+async function keepRecords(build: Build, before: Build | null, db: Database): Promise<void> {
+  if (before && JSON.stringify(before.bench.notes) === JSON.stringify(build.bench.notes)) return;
+  const kept = new Map(
+    (await db.records.where('buildId').equals(build.id).toArray()).map((one) => [one.id, one]),
+  );
+  const records = recordsOf(build);
+  if (kept.size === 0 && records.length === 0) return;
+  const now = new Set(records.map(({ id }) => id));
+  await db.records.bulkDelete([...kept.keys()].filter((id) => !now.has(id)));
+  await db.records.bulkPut(
+    records.map((one) => {
+      const known = kept.get(one.id);
+      return known && known.ratio === one.ratio ? { ...one, excluded: known.excluded } : one;
+    }),
+  );
 }
 
 export async function removeBuild(

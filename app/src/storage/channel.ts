@@ -3,6 +3,7 @@ export type Word =
   | { kind: 'build'; id: string; revision: number }
   | { kind: 'shelf' }
   | { kind: 'pantry' }
+  | { kind: 'hand' }
   | { kind: 'settings' };
 
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('pyrgotect');

@@ -10,6 +10,7 @@ import {
   rowFrom4,
   startingKitchen,
   type Build,
+  type KeptRecord,
   type PantryTable,
 } from '@pyrgotect/core';
 
@@ -34,6 +35,13 @@ export interface Revision {
   at: string;
   label: string;
   build: Build;
+}
+/** A photo of a step, shrunk, under the id of its note. */
+export interface Photo {
+  id: string;
+  buildId: string;
+  at: string;
+  blob: Blob;
 }
 /** A row the user added or changed, or the mark that a built-in row was taken out. */
 export interface OwnRow {
@@ -80,6 +88,9 @@ export class Database extends Dexie {
   settings!: Table<{ key: string; value: unknown }, string>;
   /** What the solids said of carvings, by the key of the question. */
   carvings!: Table<{ key: string; result: unknown }, string>;
+  /** What every build was planned to be and came to, for the hand. */
+  records!: Table<KeptRecord, string>;
+  photos!: Table<Photo, string>;
 
   constructor(name = 'pyrgotect') {
     // strict: what is shown as saved is on the disk, even when the browser is killed
@@ -101,8 +112,10 @@ export class Database extends Dexie {
     this.version(5)
       .stores({ carvings: 'key' })
       .upgrade((work) => renewAll(work, buildFrom5, (_table, row) => row as Renew));
-    // and when tiers stood on boards and dowels
-    this.version(6).upgrade((work) => renewAll(work, buildFrom6, (_table, row) => row as Renew));
+    // and when tiers stood on boards and dowels, and what happened at the bench was learnt from
+    this.version(6)
+      .stores({ records: 'id, buildId', photos: 'id, buildId' })
+      .upgrade((work) => renewAll(work, buildFrom6, (_table, row) => row as Renew));
   }
 }
 

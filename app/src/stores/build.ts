@@ -1,4 +1,4 @@
-import { planBuild, type Build, type Plan } from '@pyrgotect/core';
+import { movesFromKept, planBuild, type Build, type Plan } from '@pyrgotect/core';
 import { apply, create, type Patches } from 'mutative';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -7,6 +7,7 @@ import { mergeEdits } from '../storage/merge-edits.ts';
 import { listen, tell } from '../storage/channel.ts';
 import { database } from '../storage/database.ts';
 import { useCarvings } from './carvings.ts';
+import { useHand } from './hand.ts';
 import { usePantry } from './pantry.ts';
 
 interface Edit {
@@ -23,6 +24,7 @@ const saveAfterMs = 120;
 export const useBuild = defineStore('build', () => {
   const pantry = usePantry();
   const carvings = useCarvings();
+  const hand = useHand();
   const build = shallowRef<Build | null>(null);
   const missing = ref(false);
   const selected = ref<string | null>(null);
@@ -30,8 +32,15 @@ export const useBuild = defineStore('build', () => {
   const notice = ref<string | null>(null);
   const undoStack = shallowRef<Edit[]>([]);
   const redoStack = shallowRef<Edit[]>([]);
+  /** What the records do to the plan; a finished build keeps what they did to it then. */
+  const moves = computed(() => {
+    const finished = build.value?.bench.finished;
+    return finished ? movesFromKept(finished.moves) : hand.moves;
+  });
   const plan = computed<Plan | null>(() =>
-    build.value ? planBuild(build.value, pantry.pantry, true, carvings.answerTo) : null,
+    build.value
+      ? planBuild(build.value, pantry.pantry, true, carvings.answerTo, moves.value)
+      : null,
   );
   watch(
     () => [plan.value, carvings.loaded] as const,
@@ -46,6 +55,8 @@ export const useBuild = defineStore('build', () => {
   let timer: ReturnType<typeof setTimeout> | null = null;
   let running: Promise<void> | null = null;
   let merging = false;
+  /** Notes that the hand has learnt from. */
+  let learntFrom: Build['bench']['notes'] | null = null;
 
   async function open(id: string): Promise<void> {
     await flush();
@@ -55,12 +66,14 @@ export const useBuild = defineStore('build', () => {
       build.value = null;
       selected.value = null;
     }
+    if (!hand.loaded) await hand.load();
     const stored = await database.builds.get(id);
     missing.value = !stored;
     if (!stored) return;
     if (build.value?.id === id && revision === stored.revision) return;
     revision = stored.revision;
     build.value = stored.build;
+    learntFrom = stored.build.bench.notes;
     undoStack.value = [];
     redoStack.value = [];
     saveState.value = 'saved';
@@ -153,6 +166,10 @@ export const useBuild = defineStore('build', () => {
       } else if (result.rebased) adopt(result.stored.build);
       if (unsaved.length === 0) saveState.value = 'saved';
       tell({ kind: 'build', id: from.id, revision });
+      if (from.bench.notes !== learntFrom) {
+        learntFrom = from.bench.notes;
+        void hand.load();
+      }
     } catch (error) {
       unsaved = [...edits, ...unsaved];
       saveState.value = 'failed';
@@ -188,6 +205,7 @@ export const useBuild = defineStore('build', () => {
   return {
     build,
     plan,
+    moves,
     missing,
     selected,
     saveState,

@@ -1,4 +1,4 @@
-import { newBuild, type Build, type FileProblem } from '@pyrgotect/core';
+import { newBench, newBuild, type Build, type FileProblem } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { mergesNothing, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
@@ -55,7 +55,7 @@ export const useShelf = defineStore('shelf', () => {
         id: newId(),
         name: `${stored.build.name.slice(0, 70)}, copy`,
         createdAt: new Date().toISOString(),
-        bench: { stepKey: null, done: [], checks: [], notes: [], timers: [] },
+        bench: newBench(),
       },
       'Copied',
     );

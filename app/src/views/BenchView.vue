@@ -1,31 +1,41 @@
 <script setup lang="ts">
-import { openCounts, type Step } from '@pyrgotect/core';
+import { inDayOrder, openCounts, type Step } from '@pyrgotect/core';
 import { useElementSize, useEventListener, useTitle, useWakeLock } from '@vueuse/core';
 import { computed, onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import BenchFoot from '../bench/BenchFoot.vue';
 import BenchNotes from '../bench/BenchNotes.vue';
 import BenchSteps from '../bench/BenchSteps.vue';
+import DevicesPanel from '../bench/DevicesPanel.vue';
 import { notYetThere } from '../bench/progress.ts';
 import StepBody from '../bench/StepBody.vue';
+import { allowTone, ring } from '../bench/tone.ts';
 import { useBench } from '../bench/useBench.ts';
 import WorkingDialog from '../figures/WorkingDialog.vue';
 import { clock } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import { useBuild } from '../stores/build.ts';
+import { useDay } from '../stores/day.ts';
+import { useDevices } from '../stores/devices.ts';
 import { useSettings } from '../stores/settings.ts';
 
 const props = defineProps<{ id: string }>();
 const store = useBuild();
 const settings = useSettings();
 const router = useRouter();
-const dialog = ref<'notes' | 'steps' | null>(null);
+const dialog = ref<'notes' | 'steps' | 'devices' | null>(null);
 watch(
   () => props.id,
   (id) => void store.open(id),
   { immediate: true },
 );
-const steps = computed<Step[]>(() => (store.plan?.steps.ok ? store.plan.steps.value : []));
+const day = useDay();
+/** In the order of the plan of the days, where there is one; the run sheet's otherwise. */
+const steps = computed<Step[]>(() => {
+  if (!store.plan?.steps.ok) return [];
+  const sheet = store.plan.steps.value;
+  return day.plan ? inDayOrder(sheet, day.tasks, day.plan.placed) : sheet;
+});
 const bench = useBench(() => steps.value);
 const step = computed(() => bench.step.value);
 const aside = useTemplateRef<HTMLElement>('aside');
@@ -50,7 +60,28 @@ const wake = useWakeLock();
 onMounted(() => {
   if (wake.isSupported.value) void wake.request('screen').catch(() => undefined);
 });
+// what the browser took away while the page was hidden is asked for again
+useEventListener(document, 'visibilitychange', () => {
+  if (document.visibilityState === 'visible' && wake.isSupported.value && !wake.isActive.value)
+    void wake.request('screen').catch(() => undefined);
+});
 onUnmounted(() => void wake.release().catch(() => undefined));
+
+// scale and thermometer speak while the bench is open
+const devices = useDevices();
+const stopListening = devices.listen();
+onUnmounted(stopListening);
+
+// a bell when time is up, and again every half minute until the timer is stopped
+useEventListener('pointerdown', allowTone);
+useEventListener('keydown', allowTone);
+const againS = 30;
+watch(
+  () => bench.timers.value.map((timer) => Math.floor(-timer.left / againS)).join(),
+  () => {
+    if (bench.timers.value.some(({ left }) => left <= 0)) ring();
+  },
+);
 
 const title = useTitle();
 watch(
@@ -76,6 +107,13 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   if (event.key === 'n') dialog.value = 'notes';
   if (event.key === 'u') void settings.switchUnits();
   if (event.key === 'Escape') void router.push(`/build/${props.id}/stack`);
+});
+/** The next step with a wait, and how many steps on. */
+const aheadTimer = computed(() => {
+  const from = bench.index.value;
+  const at = steps.value.findIndex((s, i) => i >= from && s.timer && !bench.done.value.has(s.key));
+  const next = steps.value[at];
+  return next?.timer ? { title: next.title, minutes: next.timer.minutes, steps: at - from } : null;
 });
 const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.index.value + 4));
 </script>
@@ -108,6 +146,8 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
         :build="store.build"
         :plan="store.plan"
         @steps="dialog = 'steps'"
+        @notes="dialog = 'notes'"
+        @devices="dialog = 'devices'"
       />
     </main>
     <main v-else class="step">
@@ -122,17 +162,18 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
       :step="step"
       :all-done="allDone"
       :bench="bench"
+      :ahead="aheadTimer"
+      :finished="store.build.bench.finished !== null"
       @notes="dialog = 'notes'"
     />
-
+    <DevicesPanel v-if="dialog === 'devices'" @close="dialog = null" />
     <BenchNotes
       v-if="dialog === 'notes' && step"
       :step="step"
       :build="store.build"
       :steps="steps"
+      :bench="bench"
       @close="dialog = null"
-      @add="bench.addNote"
-      @remove="bench.removeNote"
     />
     <BenchSteps
       v-if="dialog === 'steps'"

@@ -118,6 +118,7 @@ export function bakeSteps({
           label: 'batter in the bowl',
           planned: bake.batterG + bake.inclusionG,
           show: 'bowl',
+          hand: 'batter',
         },
       },
     ),
@@ -184,6 +185,7 @@ export function bakeSteps({
           label: 'minutes in the oven',
           planned: first.minutes,
           show: 'minutes',
+          hand: 'bake',
         },
       }),
     );
@@ -203,6 +205,7 @@ export function bakeSteps({
         label: 'height at the edge',
         planned: tallest.neededMm,
         show: 'thickness',
+        hand: 'rise',
       },
     }),
     ...bake.cakes

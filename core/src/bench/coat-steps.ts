@@ -5,7 +5,7 @@ import { coatMin, handsOn, sideScale } from '../labour/minutes.ts';
 import { styleRows } from '../pantry/styles.ts';
 import { phrase } from '../units/phrase.ts';
 import type { StackContext } from './stack-context.ts';
-import { step, type Step } from './steps.ts';
+import { leftLabel, step, type Step } from './steps.ts';
 
 const inked = (spread: Spread, tint: string): string =>
   `${spread.name.toLowerCase()}${tint.trim() ? `, ${tint.trim()}` : ''}`;
@@ -72,7 +72,7 @@ export function coatSteps({ tier, stack, coat, strips, spreadOf }: StackContext)
               ? ['Layers show through evenly', 'Scraper wiped at every turn']
               : ['No bare sponge', 'No crumbs loose on the outside'],
           leftFor: coat.coatG > 0 ? tier.id : null,
-          record: { kind: 'mass', label: 'left in the bowl', planned: 0, show: 'bowl' },
+          record: { kind: 'mass', label: leftLabel, planned: 0, show: 'bowl' },
         },
       ),
       step(`${tier.id}/crumb-chill`, 'Coat', 'Chill the crumb coat', 1, {
@@ -112,7 +112,7 @@ export function coatSteps({ tier, stack, coat, strips, spreadOf }: StackContext)
             'The side is upright against a set square',
             'Paper strips drawn out',
           ],
-          record: { kind: 'mass', label: 'left in the bowl', planned: 0, show: 'bowl' },
+          record: { kind: 'mass', label: leftLabel, planned: 0, show: 'bowl' },
         },
       ),
       step(`${tier.id}/coat-chill`, 'Coat', 'Chill until the coat is set', 1, {

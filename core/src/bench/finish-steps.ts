@@ -21,7 +21,7 @@ export interface FinishContext {
 /** Ganache sets before anything is put on it, min: usual, and from when to look. */
 const sets = { minutes: 20, lookMin: 15 } as const;
 
-const hotCaution = phrase(
+export const hotCaution = phrase(
   'Warm ganache is no danger; melted sugar is: caramel burns deep. Test it with a thermometer, never with a finger.',
 );
 
@@ -95,6 +95,14 @@ function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan): Step[] {
   ];
 }
 
+/** How near the working temperature the bowl has to be, C. */
+const nearC = 1;
+const working = (atC: number): Step['probe'] => ({
+  label: 'in the bowl',
+  fromC: atC - nearC,
+  toC: atC + nearC,
+});
+
 const isHotSugar = (fluid: string): boolean =>
   fluid === 'caramel' || fluid === 'butterscotch sauce';
 
@@ -121,6 +129,7 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
         { label: 'coat as cold as', value: spec.coatC, kind: 'temperature', figure: null },
       ],
       dripOf: tier.id,
+      probe: working(spec.fluidC),
       checks: ['Grams, temperature and length are noted, and the drips planned anew'],
       cautions: [
         ...(isHotSugar(row.fluid) ? [hotCaution] : []),
@@ -150,6 +159,14 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
         temperature,
       ],
       list: eachDrip(drip),
+      record: {
+        kind: 'length',
+        label: 'length of the drips',
+        planned: meanMm,
+        show: 'span',
+        hand: 'drip',
+      },
+      probe: working(spec.fluidC),
       checks: ['Every drip stands still before the top is flooded'],
     }),
     ...(amounts.floodG > 0
@@ -233,6 +250,13 @@ export const pipingSteps = (
             : []),
         ],
         checks: ['Spaced evenly before the first one is piped'],
+        record: {
+          kind: 'mass',
+          label: 'piped in all',
+          planned: job.massG,
+          show: 'bowl',
+          hand: 'piping',
+        },
       }),
     );
 

@@ -107,6 +107,7 @@ export function stackSteps(context: StackContext): Step[] {
             label: `${spread.name.toLowerCase()} on layer ${n}`,
             planned: gap.fillingG,
             show: 'small',
+            hand: 'fill',
           },
         },
       ),

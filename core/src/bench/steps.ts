@@ -1,4 +1,5 @@
 import type { NoteKind } from '../build/types.ts';
+import type { HandKind } from '../hand/kinds.ts';
 import type { Kind } from '../units/kinds.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 
@@ -36,6 +37,11 @@ export interface Recordable {
   label: string;
   planned: number;
   show: Kind;
+  /** What the hand learns from it, and by how much it had moved the figure already. */
+  hand?: HandKind | null;
+  movedBy?: number;
+  /** Where what is noted is what is left: how much is to be taken. */
+  takenG?: number;
 }
 
 /** One thing to do at the bench. Texts carry figures and are put into the reader's units on screen. */
@@ -53,6 +59,10 @@ export interface Step {
   timer: { label: string; minutes: number; lookMin: number | null } | null;
   handsOnMin: number;
   record: Recordable | null;
+  /** What else can be noted here. */
+  also: Recordable[];
+  /** What a thermometer in the bowl should read here, C: from and to. */
+  probe: { label: string; fromC: number; toC: number } | null;
   /** The tier whose rims are measured at this step. */
   rimsOf: string | null;
   /** The tier that is still to be coated when what is left in the bowl is weighed here. */
@@ -60,6 +70,9 @@ export interface Step {
   /** The tier whose test drip is noted at this step. */
   dripOf: string | null;
 }
+
+/** Label of what is weighed when a bowl comes back from the cake. */
+export const leftLabel = 'left in the bowl';
 
 /** A step with nothing but its title, to be filled in. */
 export const step = (
@@ -81,6 +94,8 @@ export const step = (
   timer: null,
   handsOnMin,
   record: null,
+  also: [],
+  probe: null,
   rimsOf: null,
   leftFor: null,
   dripOf: null,

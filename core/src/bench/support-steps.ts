@@ -6,7 +6,7 @@ import type { SupportPlan } from '../support/support.ts';
 import { phrase } from '../units/phrase.ts';
 import { step, type Step } from './steps.ts';
 
-const sawCaution = phrase(
+export const sawCaution = phrase(
   'Saw or cutters: rod clamped or held in a jig, cut away from the hand, goggles for plastic that snaps. Splinters and dust off before it comes near the cake.',
 );
 const foodCaution = phrase(

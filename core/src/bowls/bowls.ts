@@ -1,4 +1,5 @@
 import type { Build } from '../build/types.ts';
+import type { HandMoves } from '../hand/moves.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { FigureBook, from, given, type Input } from '../working/figures.ts';
@@ -67,12 +68,12 @@ const nameOf = (spread: Spread, { tint, apart }: BowlKey): string =>
     ...(apart ? [`for the ${kindNames[apart]}`] : []),
   ].join(', ');
 
-function lossesOf(drawn: Drawn, kitchen: Kitchen): BowlLoss[] {
+function lossesOf(drawn: Drawn, kitchen: Kitchen, moved: number): BowlLoss[] {
   const crumbG = sumG(drawn.uses.filter((u) => u.kind === 'crumb'));
   const { bags } = drawn;
   const losses: BowlLoss[] = [];
   const lose = (kind: LossKind, label: string, massG: number): void => {
-    if (massG > 0) losses.push({ kind, label, massG });
+    if (massG > 0) losses.push({ kind, label, massG: massG * moved });
   };
   lose('scrapings', 'scraped off with crumbs in it', crumbG * kitchen.scrapingsShare);
   const vessel = drawn.uses.some((u) => u.kind === 'drip') ? 'bottle' : 'bag';
@@ -90,11 +91,14 @@ function lossesOf(drawn: Drawn, kitchen: Kitchen): BowlLoss[] {
 }
 
 /** Uses and losses of a bowl as uncertain amounts. */
-export const chancePartsOf = (bowl: Pick<Bowl, 'uses' | 'losses'>): ChancePart[] =>
-  [...bowl.uses, ...bowl.losses].map((part) => ({
-    medianG: part.massG,
-    ...spreadOfKind[part.kind],
-  }));
+export const chancePartsOf = (bowl: Pick<Bowl, 'uses' | 'losses'>): ChancePart[] => [
+  ...bowl.uses.map((use) => ({
+    medianG: use.massG,
+    ...spreadOfKind[use.kind],
+    ...(use.hand ? { cv: use.hand.cv } : {}),
+  })),
+  ...bowl.losses.map((loss) => ({ medianG: loss.massG, ...spreadOfKind[loss.kind] })),
+];
 
 /**
  * Every bowl of the build and the batches they are made in (model section 6): what each bowl is
@@ -110,9 +114,10 @@ export function planBowls(
   recipes: readonly Recipe[],
   kitchen: Kitchen,
   book: FigureBook,
+  moves: HandMoves = {},
 ): { bowls: Bowl[]; batches: Batch[] } {
-  const open = gatherUses(build, tiers, piping, spreadOf, kitchen).map((drawn) => {
-    const losses = lossesOf(drawn, kitchen);
+  const open = gatherUses(build, tiers, piping, spreadOf, kitchen, moves).map((drawn) => {
+    const losses = lossesOf(drawn, kitchen, moves.loss?.factor ?? 1);
     const usedG = sumG(drawn.uses);
     const lostG = sumG(losses);
     const needG = usedG + lostG;
@@ -181,6 +186,17 @@ function enter(book: FigureBook, build: Build, bowl: Bowl, batch: Batch): void {
   const inputs: Input[] = [
     ...bowl.uses.map((u) =>
       u.figure ? from(u.figure, u.label, u.massG, 'small') : given(u.label, u.massG, 'small'),
+    ),
+    ...bowl.uses.flatMap((u) =>
+      u.hand
+        ? [
+            given(
+              `your hand in it (${u.label}), from ${u.hand.count} records: times`,
+              u.hand.factor,
+              'factor',
+            ),
+          ]
+        : [],
     ),
     ...bowl.losses.map((l) => given(l.label, l.massG, 'small')),
     given('used and lost, as planned', bowl.needG, 'bowl'),

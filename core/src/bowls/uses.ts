@@ -4,6 +4,7 @@ import type { CoatPlan, CoatShare } from '../coat/coat.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import type { PouredNeeds } from '../finish/poured-needs.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
+import { coatKind, type HandMove, type HandMoves } from '../hand/moves.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';
 
@@ -35,6 +36,8 @@ export interface BowlUse {
   figure: string | null;
   /** One turn of the piping bag round it, mm; null where it is not piped round. */
   roundMm: number | null;
+  /** By how much the hand moves it, and the spread that it then has; null where the hand says nothing. */
+  hand: HandMove | null;
 }
 
 /** What one tier takes from the bowls. */
@@ -96,6 +99,14 @@ const shareLabel = ({ where, band, tint }: CoatShare, bands: number): string => 
   return `band ${band + 1} from below${tint ? `, ${tint}` : ''}`;
 };
 
+/** What the hand says of a kind of use. */
+function moveOfUse(kind: UseKind, style: string, moves: HandMoves): HandMove | null {
+  if (kind === 'gap') return moves.fill ?? null;
+  if (kind === 'crumb') return moves.crumb ?? null;
+  const coat = kind === 'coat' ? coatKind(style) : null;
+  return coat ? (moves[coat] ?? null) : null;
+}
+
 /** Less than this is no use of a bowl, g. */
 const leastG = 1e-4;
 
@@ -106,6 +117,7 @@ export function gatherUses(
   piping: readonly PlannedPiping[],
   spreadOf: (id: string) => Spread,
   kitchen: Kitchen,
+  moves: HandMoves = {},
 ): Drawn[] {
   const bowls = new Map<string, Drawn>();
   const bowl = (spreadId: string, tint: string, kind: UseKind): Drawn => {
@@ -117,6 +129,7 @@ export function gatherUses(
     return found;
   };
   const several = tiers.length > 1;
+  const styleOf = new Map(build.tiers.map((tier) => [tier.id, tier.coat.style]));
   for (const tier of tiers) {
     const use = (
       spreadId: string,
@@ -129,6 +142,8 @@ export function gatherUses(
       hasFigure = true,
     ): void => {
       if (massG < leastG) return;
+      const hand = moveOfUse(kind, styleOf.get(tier.tierId) ?? '', moves);
+      massG *= hand?.factor ?? 1;
       bowl(spreadId, tint, kind).uses.push({
         kind,
         label: several ? `${label}, ${tier.tierName}` : label,
@@ -137,6 +152,7 @@ export function gatherUses(
         part: `${tier.tierId}/${part}`,
         figure: hasFigure ? `${tier.tierId}/${part}` : null,
         roundMm,
+        hand,
       });
     };
     const { roundMm, innerSpreadId, coat } = tier;
@@ -211,14 +227,17 @@ export function gatherUses(
     if (job.massG < leastG) continue;
     const spreadId = job.spread;
     const own = bowl(spreadId, job.tint, 'piping');
+    const hand = moves.piping ?? null;
+    const massG = job.massG * (hand?.factor ?? 1);
     own.uses.push({
       kind: 'piping',
       label: job.name,
-      massG: job.massG,
-      ml: job.massG / spreadOf(spreadId).densityGPerMl,
+      massG,
+      ml: massG / spreadOf(spreadId).densityGPerMl,
       part: null,
       figure: null,
       roundMm: null,
+      hand,
     });
     own.bags += Math.ceil(job.massG / kitchen.bagG);
   }
@@ -234,6 +253,7 @@ export function gatherUses(
         part: null,
         figure: null,
         roundMm: null,
+        hand: null,
       });
   }
   return [...bowls.values()].filter((drawn) => drawn.uses.length > 0);

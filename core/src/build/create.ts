@@ -3,7 +3,7 @@ import type { DaySettings } from '../day/types.ts';
 import type { Card, Dowels, Journey, Standing } from '../support/types.ts';
 import { usualDrip } from '../drip/flow.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
-import type { Brief, Build, Coat, Gap, Layer, PipingJob, Tier } from './types.ts';
+import type { Bench, Brief, Build, Coat, Gap, Layer, PipingJob, Tier } from './types.ts';
 
 /** A brief with nothing decided but what a usual order has. */
 export const newBrief = (): Brief => ({
@@ -282,6 +282,16 @@ export function newTier(
   };
 }
 
+/** A bench on which nothing has happened. */
+export const newBench = (): Bench => ({
+  stepKey: null,
+  done: [],
+  checks: [],
+  notes: [],
+  timers: [],
+  finished: null,
+});
+
 /** A new build with one tier, 20 cm round. Ids and times come from the caller: core has no clock. */
 export function newBuild(id: string, name: string, createdAt: string): Build {
   return {
@@ -292,6 +302,6 @@ export function newBuild(id: string, name: string, createdAt: string): Build {
     tiers: [newTier('tier-1', { kind: 'round', diameterMm: 200 }, 'round-20', 4, 25)],
     boardId: 'drum-round-28',
     ...buildDefaults(),
-    bench: { stepKey: null, done: [], checks: [], notes: [], timers: [] },
+    bench: newBench(),
   };
 }

@@ -1,5 +1,7 @@
 import { diets } from '../pantry/diets.ts';
 import { rows } from '../pantry/json-rows.ts';
+import { handKinds } from '../hand/kinds.ts';
+import { kinds } from '../units/kinds.ts';
 import { coatStyles } from '../pantry/styles.ts';
 import {
   allergenList,
@@ -207,6 +209,17 @@ const bench = obj({
       kind: oneOf(noteKinds),
       value: nullable(num({ min: -1e6, max: 1e6 })),
       text: text(limits.noteLength.max),
+      planned: nullable(
+        obj({
+          title: text(200),
+          label: text(200),
+          value: num({ min: -1e6, max: 1e6 }),
+          takenG: nullable(num({ min: 0, max: 1e6 })),
+          movedBy: num({ min: 0.01, max: 100 }),
+          hand: nullable(oneOf(handKinds)),
+          show: oneOf(kinds),
+        }),
+      ),
     }),
     2000,
   ),
@@ -220,6 +233,20 @@ const bench = obj({
       stoppedAt: nullable(time),
     }),
     500,
+  ),
+  finished: nullable(
+    obj({
+      at: time,
+      moves: list(
+        obj({
+          hand: oneOf(handKinds),
+          factor: num({ min: 0.01, max: 100 }),
+          cv: num({ min: 0, max: 10 }),
+          count: int({ min: 0, max: 1e6 }),
+        }),
+        handKinds.length,
+      ),
+    }),
   ),
 });
 

@@ -195,7 +195,16 @@ export function buildFrom5(value: unknown): Loose {
   };
 }
 
-/** Fields that version 7 added to a build: what it stands on, and how it travels. */
+const benchFrom6 = (value: unknown): Loose => {
+  const bench = asObject(value);
+  return {
+    finished: null,
+    ...bench,
+    notes: asList(bench.notes).map((note) => ({ planned: null, ...asObject(note) })),
+  };
+};
+
+/** Fields that version 7 added to a build: what it stands on, how it travels, and its days. */
 export function buildFrom6(value: unknown): Loose {
   const build = asObject(value);
   return {
@@ -203,6 +212,7 @@ export function buildFrom6(value: unknown): Loose {
     journey: newJourney(),
     day: newDay(),
     ...build,
+    bench: benchFrom6(build.bench),
     tiers: asList(build.tiers).map((tier) => ({ stand: newStanding(), ...asObject(tier) })),
   };
 }

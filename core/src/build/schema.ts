@@ -2,6 +2,8 @@ import type { ObjectSchema } from 'yup';
 import { diets } from '../pantry/diets.ts';
 import { coatStyles } from '../pantry/styles.ts';
 import { carvingSchema } from './carve-schema.ts';
+import { handKinds } from '../hand/kinds.ts';
+import { kinds } from '../units/kinds.ts';
 import { daySchema } from './day-schema.ts';
 import { journeySchema, rodSchema, standingSchema } from './support-schema.ts';
 import { finishSchemas } from './finish-schema.ts';
@@ -38,11 +40,13 @@ import {
   type Coat,
   type Comb,
   type Fondant,
+  type Finished,
   type Gap,
   type Inclusion,
   type Layer,
   type PartTemp,
   type Pieces,
+  type Planned,
   type PipingJob,
   type Pressed,
   type Tier,
@@ -268,6 +272,17 @@ const benchSchema = record<Bench>({
       kind: oneOf(noteKinds),
       value: orNull(figure({ min: -1e6, max: 1e6 }) as never),
       text: words(limits.noteLength.max),
+      planned: orNull(
+        record<Planned>({
+          title: words(200),
+          label: words(200),
+          value: figure({ min: -1e6, max: 1e6 }),
+          takenG: orNull(figure({ min: 0, max: 1e6 }) as never),
+          movedBy: figure({ min: 0.01, max: 100 }),
+          hand: orNull(oneOf(handKinds) as never),
+          show: oneOf(kinds),
+        }) as never,
+      ),
     }) as never,
     2000,
   ),
@@ -281,6 +296,20 @@ const benchSchema = record<Bench>({
       stoppedAt: orNull(isoTime() as never),
     }) as never,
     500,
+  ),
+  finished: orNull(
+    record<Finished>({
+      at: isoTime(),
+      moves: list(
+        record<Finished['moves'][number]>({
+          hand: oneOf(handKinds),
+          factor: figure({ min: 0.01, max: 100 }),
+          cv: figure({ min: 0, max: 10 }),
+          count: wholeFigure({ min: 0, max: 1e6 }),
+        }) as never,
+        handKinds.length,
+      ),
+    }) as never,
   ),
 });
 

@@ -4,6 +4,8 @@ import type { Diet } from '../pantry/diets.ts';
 import type { Allergen } from '../pantry/types.ts';
 import type { CoatStyle } from '../pantry/styles.ts';
 import type { DaySettings } from '../day/types.ts';
+import type { HandKind } from '../hand/kinds.ts';
+import type { Kind } from '../units/kinds.ts';
 import type { Journey, Rod, Standing } from '../support/types.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 
@@ -218,9 +220,33 @@ export interface WeighedBowl {
   pouredG: (number | null)[];
 }
 
-export const noteKinds = ['mass', 'height', 'minutes', 'words', 'count'] as const;
+export const noteKinds = [
+  'mass',
+  'height',
+  'length',
+  'minutes',
+  'temperature',
+  'words',
+  'count',
+  'photo',
+] as const;
 export type NoteKind = (typeof noteKinds)[number];
 
+/** What was planned where something was noted, kept as it was then: plans change, what was noted stays. */
+export interface Planned {
+  title: string;
+  label: string;
+  value: number;
+  /** Where what is noted is what is left: how much was to be taken. Null where the figure itself was planned. */
+  takenG: number | null;
+  /** By how much the hand had moved it already; 1 for not at all. */
+  movedBy: number;
+  /** What the hand learns from it; null for nothing. */
+  hand: HandKind | null;
+  show: Kind;
+}
+
+/** A photo is kept beside, under the id of its note. */
 export interface BenchNote {
   id: string;
   stepKey: string;
@@ -228,6 +254,7 @@ export interface BenchNote {
   kind: NoteKind;
   value: number | null;
   text: string;
+  planned: Planned | null;
 }
 export interface BenchTimer {
   id: string;
@@ -237,6 +264,11 @@ export interface BenchTimer {
   minutes: number;
   stoppedAt: string | null;
 }
+/** A build that is done: its notes are its record, and no later record moves its plan. */
+export interface Finished {
+  at: string;
+  moves: { hand: HandKind; factor: number; cv: number; count: number }[];
+}
 /** What happened at the bench. */
 export interface Bench {
   stepKey: string | null;
@@ -244,6 +276,8 @@ export interface Bench {
   checks: string[];
   notes: BenchNote[];
   timers: BenchTimer[];
+  /** When it was done for good, and what the hand did to its plan: from then on that stays. */
+  finished: Finished | null;
 }
 
 /**

@@ -99,8 +99,18 @@ const sharesOf = (ganache: ComposedGanache | null, massG: number): GanacheShares
   };
 };
 
-/** Plans the drips round a rim (model section 7): from lengths to grams, count and total. */
-export function planDrips(drip: Drip, row: Ganache, side: Side, foods: readonly Food[]): DripPlan {
+/**
+ * Plans the drips round a rim (model section 7): from lengths to grams, count and total.
+ *
+ * @param runs how much further than the model drips run in this hand; a test drip of the cake's own says more
+ */
+export function planDrips(
+  drip: Drip,
+  row: Ganache,
+  side: Side,
+  foods: readonly Food[],
+  runs = 1,
+): DripPlan {
   const spec = specOf(row, drip, drip, side.coatSpread, foods);
   const rimMm = perimeterMm(side.finished);
   const asked = countFor(rimMm, drip.spacingMm, drip.pattern);
@@ -109,8 +119,14 @@ export function planDrips(drip: Drip, row: Ganache, side: Side, foods: readonly 
   const freeMm = Math.max(2, side.heightMm - side.endsAt.mm);
   const table = lengthTable(spec);
   const { beadG } = usualDrip;
+  const fits = fitsOf(row, foods);
+  // a test drip of this very ganache says more than what others did
+  const further = fits.each.length > 0 ? 1 : runs;
   const wantedMm = wantedLengths({ ...drip, count });
-  const drips = wantedMm.map((mm) => restAt(Math.min(mm, freeMm), table, beadG));
+  const drips = wantedMm.map((mm) => ({
+    ...restAt(Math.min(mm, freeMm) / further, table, beadG),
+    lengthMm: Math.min(mm, freeMm),
+  }));
   const density = fluidFrom(spec.fluid).densityGPerMl;
   const amounts = dripAmounts(
     side.finished,
@@ -128,7 +144,7 @@ export function planDrips(drip: Drip, row: Ganache, side: Side, foods: readonly 
     row,
     ganache,
     chocolate: chocolateOf(foodOf(foods, row.chocolateId)),
-    fits: fitsOf(row, foods),
+    fits,
     rimMm,
     sideMm: side.heightMm,
     freeMm,

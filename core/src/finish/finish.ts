@@ -6,6 +6,7 @@ import type { Spread } from '../pantry/types.ts';
 import type { Work } from '../plan-tier.ts';
 import type { TierPlan } from '../plan-types.ts';
 import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
+import { factorOf } from '../hand/moves.ts';
 import { planDrips, planPour, type DripPlan, type PourPlan, type Side } from './drips.ts';
 import { borderTopMm, planPiping, type PlannedPiping } from './piping.ts';
 import { planToppings, type ToppingPlan } from './toppings.ts';
@@ -76,7 +77,13 @@ function finishTier(
   };
   const drip = attempt('finish', `${tier.id}/drip`, cautions, () =>
     tier.drip
-      ? planDrips(tier.drip, findRow(pantry, 'ganaches', tier.drip.ganacheId), side, pantry.foods)
+      ? planDrips(
+          tier.drip,
+          findRow(pantry, 'ganaches', tier.drip.ganacheId),
+          side,
+          pantry.foods,
+          factorOf(work.moves, 'drip'),
+        )
       : null,
   );
   const pour = attempt('finish', `${tier.id}/pour`, cautions, () =>

@@ -1,11 +1,9 @@
-import type { Step } from '../bench/steps.ts';
-import type { Build, NoteKind } from '../build/types.ts';
+import type { Recordable, Step } from '../bench/steps.ts';
+import type { BenchNote, Build } from '../build/types.ts';
 import type { Kind } from '../units/kinds.ts';
+import type { HandKind } from './kinds.ts';
+import { ratioOf } from './moves.ts';
 import { isWildRatio } from './posterior.ts';
-
-export const handKinds = ['fill', 'coat', 'amount', 'height', 'baking', 'time'] as const;
-/** What a record is of: a filling, a coat, another amount, a height, minutes in the oven or other minutes. */
-export type HandKind = (typeof handKinds)[number];
 
 /** Something that was planned and was noted as it really came. */
 export interface LogLine {
@@ -13,10 +11,11 @@ export interface LogLine {
   stepKey: string;
   title: string;
   label: string;
-  kind: HandKind;
+  /** What the hand learns from it; null for nothing. */
+  hand: HandKind | null;
   planned: number;
   actual: number;
-  /** Actual over planned. */
+  /** Taken over planned; where what was left was weighed, what was really taken. */
   ratio: number;
   show: Kind;
   at: string;
@@ -24,44 +23,95 @@ export interface LogLine {
   isWild: boolean;
 }
 
-function kindOf(key: string, kind: NoteKind): HandKind {
-  if (kind === 'height') return 'height';
-  if (kind === 'minutes') return key.endsWith('/bake') ? 'baking' : 'time';
-  if (key.includes('/fill/')) return 'fill';
-  return key.includes('coat') || key.includes('crumb') ? 'coat' : 'amount';
+/** What can be noted at a step: its own figure first, then everything else. */
+export const recordablesOf = (step: Step): Recordable[] => [
+  ...(step.record && step.record.kind !== 'count' ? [step.record] : []),
+  ...step.also,
+];
+
+/** What a note was planned to be: as it was kept with it, or, for an older one, as it is planned now. */
+function plannedOf(note: BenchNote, steps: ReadonlyMap<string, Step>): BenchNote['planned'] {
+  if (note.planned) return note.planned;
+  const step = steps.get(note.stepKey);
+  const record = step?.record;
+  if (!step || !record || record.kind !== note.kind || record.planned <= 0) return null;
+  return {
+    title: step.title,
+    label: record.label,
+    value: record.planned,
+    takenG: record.takenG ?? null,
+    movedBy: record.movedBy ?? 1,
+    hand: record.hand ?? null,
+    show: record.show,
+  };
 }
 
 /**
- * Planned against actual for everything that was noted at a step with a planned figure, what is
- * furthest off first. The last note of a step counts; counts of parts are not of the hand.
+ * Planned against actual for everything that was noted with a planned figure, what is furthest off
+ * first. The last note of a step on one thing counts; counts of parts are not of the hand. What was
+ * planned is as it was when it was noted: a finished build stays as it was planned and as it went.
  */
 export function logOf(build: Build, steps: readonly Step[]): LogLine[] {
-  const last = new Map(
-    build.bench.notes
-      .filter((note) => note.value !== null && note.kind !== 'words' && note.kind !== 'count')
-      .map((note) => [`${note.stepKey}|${note.kind}`, note]),
+  const byKey = new Map(steps.map((step) => [step.key, step]));
+  const last = new Map<string, LogLine>();
+  for (const note of build.bench.notes) {
+    if (note.value === null || note.kind === 'words' || note.kind === 'count') continue;
+    const planned = plannedOf(note, byKey);
+    const ratio = planned && ratioOf(note.value, { ...planned, movedBy: 1 });
+    if (!planned || ratio === null) continue;
+    last.set(`${note.stepKey}|${planned.label}`, {
+      noteId: note.id,
+      stepKey: note.stepKey,
+      title: planned.title,
+      label: planned.label,
+      hand: planned.hand,
+      planned: planned.value,
+      actual: note.value,
+      ratio,
+      show: planned.show,
+      at: note.at,
+      isWild: isWildRatio(ratio),
+    });
+  }
+  return [...last.values()].sort(
+    (a, b) => Math.abs(Math.log(b.ratio)) - Math.abs(Math.log(a.ratio)),
   );
-  const lines = steps.flatMap((step): LogLine[] => {
-    const { record } = step;
-    if (!record || record.kind === 'count' || record.planned <= 0) return [];
-    const note = last.get(`${step.key}|${record.kind}`);
-    if (!note || note.value === null || note.value <= 0) return [];
-    const ratio = note.value / record.planned;
-    return [
-      {
-        noteId: note.id,
-        stepKey: step.key,
-        title: step.title,
-        label: record.label,
-        kind: kindOf(step.key, record.kind),
-        planned: record.planned,
-        actual: note.value,
-        ratio,
-        show: record.show,
-        at: note.at,
-        isWild: isWildRatio(ratio),
-      },
-    ];
-  });
-  return lines.sort((a, b) => Math.abs(Math.log(b.ratio)) - Math.abs(Math.log(a.ratio)));
+}
+
+/**
+ * A note of something that really happened at a step. Noted once more, it is measured against what
+ * was planned the first time, since the plan has followed the first note already.
+ */
+export function noteOf(
+  build: Build,
+  step: Step,
+  record: Recordable | null,
+  { id, at, value, text }: { id: string; at: string; value: number | null; text: string },
+): BenchNote {
+  const before = record
+    ? build.bench.notes.find(
+        (note) => note.stepKey === step.key && note.planned?.label === record.label,
+      )?.planned
+    : undefined;
+  return {
+    id,
+    stepKey: step.key,
+    at,
+    kind: value === null || !record ? 'words' : record.kind,
+    value,
+    text,
+    planned:
+      before ??
+      (record && value !== null && (record.planned > 0 || record.takenG !== undefined)
+        ? {
+            title: step.title.slice(0, 200),
+            label: record.label.slice(0, 200),
+            value: record.planned,
+            takenG: record.takenG ?? null,
+            movedBy: record.movedBy ?? 1,
+            hand: record.hand ?? null,
+            show: record.show,
+          }
+        : null),
+  };
 }

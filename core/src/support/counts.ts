@@ -48,7 +48,7 @@ export function noteCount(
   build.bench.notes =
     value === null
       ? others
-      : [...others, { ...note, stepKey, kind: 'count', value: Math.round(value) }];
+      : [...others, { ...note, stepKey, kind: 'count', value: Math.round(value), planned: null }];
 }
 
 /** Everything on and in the cake that must not be eaten, counted in and out (model section 10). */

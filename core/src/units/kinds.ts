@@ -59,6 +59,8 @@ export const dimensionOf: Record<Kind, Dimension> = {
   money: 'money',
 };
 
+export const kinds = Object.keys(dimensionOf) as Kind[];
+
 /** Which units a person reads and types. `cupMl` is the size of their cup (237 or 250 mL). */
 export interface UnitSystem {
   length: 'cm' | 'in';

@@ -1,3 +1,4 @@
+import type { HandMove } from '../hand/moves.ts';
 import type { Source } from '../pantry/types.ts';
 import type { Kind } from '../units/kinds.ts';
 
@@ -38,6 +39,15 @@ export class FigureBook {
   add(id: string, label: string, value: number, kind: Kind, how: string, inputs: Input[]): number {
     this.figures[id] = { id, label, value, kind, how, inputs };
     return value;
+  }
+
+  /** Says that the hand moved a figure, and by how much; nothing where it has nothing to say. */
+  move(id: string, what: string, move: HandMove | undefined): void {
+    const figure = this.figures[id];
+    if (figure && move)
+      figure.inputs.push(
+        given(`${what}, from ${move.count} of your records: times`, move.factor, 'factor'),
+      );
   }
 }
 

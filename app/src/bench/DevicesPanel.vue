@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { showText } from '@pyrgotect/core';
+import { ref } from 'vue';
+import QuantityField from '../figures/QuantityField.vue';
+import { useDevices } from '../stores/devices.ts';
+import { useSettings } from '../stores/settings.ts';
+
+/** The stand-ins for scale and thermometer: what stands on one, what the other hangs in. */
+const emit = defineEmits<{ close: [] }>();
+const devices = useDevices();
+const settings = useSettings();
+const text = (n: number, kind: 'small' | 'temperature'): string =>
+  showText(n, kind, settings.system);
+const putG = ref(100);
+const bowlC = ref(45);
+const bowlG = ref(400);
+const aroundC = ref(21);
+const steps = [-50, -10, 1, 10, 50];
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="620" @update:model-value="emit('close')">
+    <v-card class="devices" data-test="devices">
+      <h1>Scale and thermometer</h1>
+      <p class="soft">
+        Stand-ins that come with the program: they behave as devices on a bench do. When they are
+        away, everything is done by typing.
+      </p>
+      <p v-if="devices.nonsense" class="problem" role="alert">
+        {{ devices.nonsense }}. It was not taken.
+      </p>
+      <h2>
+        Scale:
+        {{ devices.scaleIsThere ? text(devices.grams ?? 0, 'small') : 'away' }}
+      </h2>
+      <p class="row">
+        <QuantityField
+          :model-value="putG"
+          kind="small"
+          label="What is set on the scale"
+          :min="1"
+          :max="20000"
+          @update:model-value="(g) => g !== null && (putG = g)"
+        />
+        <button
+          type="button"
+          class="key solid"
+          data-test="put"
+          @click="devices.ask({ do: 'put', g: putG })"
+        >
+          Set it on
+        </button>
+        <button
+          v-for="g in steps"
+          :key="g"
+          type="button"
+          class="key"
+          @click="devices.ask({ do: 'put', g })"
+        >
+          {{ g > 0 ? `+${g}` : `−${-g}` }} g
+        </button>
+      </p>
+      <p class="row">
+        <button type="button" class="key" @click="devices.ask({ do: 'clear' })">
+          Take everything off
+        </button>
+        <button type="button" class="key" @click="devices.ask({ do: 'tare' })">Tare</button>
+      </p>
+      <h2>
+        Thermometer:
+        {{ devices.tempC === null ? 'in no bowl' : text(devices.tempC, 'temperature') }}
+      </h2>
+      <p class="row">
+        A bowl of
+        <QuantityField
+          :model-value="bowlG"
+          kind="small"
+          label="Mass of the bowl’s content"
+          :min="10"
+          :max="20000"
+          @update:model-value="(g) => g !== null && (bowlG = g)"
+        />
+        at
+        <QuantityField
+          :model-value="bowlC"
+          kind="temperature"
+          label="Temperature of the bowl"
+          :min="-20"
+          :max="120"
+          @update:model-value="(c) => c !== null && (bowlC = c)"
+        />
+        where it is
+        <QuantityField
+          :model-value="aroundC"
+          kind="temperature"
+          label="Temperature around the bowl"
+          :min="-20"
+          :max="60"
+          @update:model-value="(c) => c !== null && (aroundC = c)"
+        />
+      </p>
+      <p class="row">
+        <button
+          type="button"
+          class="key solid"
+          data-test="hang"
+          @click="devices.ask({ do: 'bowl', tempC: bowlC, massG: bowlG, aroundC })"
+        >
+          Hang it in
+        </button>
+        <button type="button" class="key" @click="devices.ask({ do: 'no bowl' })">
+          Take it out
+        </button>
+        <span class="grow" />
+        <button type="button" class="key" @click="emit('close')">Close</button>
+      </p>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.devices {
+  padding: 22px 26px;
+  display: block;
+  font-size: 17px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  margin-top: 10px;
+}
+.row .key {
+  min-height: 46px;
+  font-size: 16px;
+}
+.grow {
+  flex: 1;
+}
+.problem {
+  color: var(--stop);
+}
+</style>

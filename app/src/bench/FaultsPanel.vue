@@ -1,0 +1,251 @@
+<script setup lang="ts">
+import {
+  faultsAt,
+  findRow,
+  leaveOutLayer,
+  mayLeaveOut,
+  showText,
+  thinnerFillingMm,
+  tierOf,
+  type Build,
+  type Plan,
+  type Step,
+  type StepFault,
+} from '@pyrgotect/core';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import LeftAdvice from '../sheets/coat/LeftAdvice.vue';
+import LevelPanel from '../sheets/stack/LevelPanel.vue';
+import { useBuild } from '../stores/build.ts';
+import { usePantry } from '../stores/pantry.ts';
+import { useSettings } from '../stores/settings.ts';
+import type { BenchHand } from './useBench.ts';
+
+const PutRightPanel = defineAsyncComponent(() => import('../sheets/coat/PutRightPanel.vue'));
+const GanacheRight = defineAsyncComponent(() => import('../sheets/finish/GanacheRight.vue'));
+
+/** What usually goes wrong at this step, how it is told, and what mends it, with the amount. */
+const props = defineProps<{ step: Step; build: Build; plan: Plan; bench: BenchHand }>();
+const emit = defineEmits<{ note: [] }>();
+const store = useBuild();
+const pantry = usePantry();
+const settings = useSettings();
+const found = computed(() => faultsAt(props.step));
+const chosen = ref<StepFault | null>(null);
+const open = ref(false);
+watch(
+  () => props.step.key,
+  () => {
+    chosen.value = null;
+    open.value = false;
+  },
+);
+
+/** The tier that the step is about. */
+const tier = computed(() => props.build.tiers.find((t) => props.step.key.startsWith(`${t.id}/`)));
+const tierPlan = computed(() => props.plan.tiers.find((t) => t.tierId === tier.value?.id));
+/** Layers that may be the torn one: those of the cake that is cut, or the one that is set now. */
+const torn = computed<number[]>(() => {
+  const cut = /\/cut\/(\d+)$/.exec(props.step.key);
+  const fill = /\/fill\/(\d+)$/.exec(props.step.key);
+  const bake = tierPlan.value?.bake;
+  const layers = cut
+    ? bake?.ok
+      ? (bake.value.cakes.find((cake) => cake.index === Number(cut[1]))?.layers ?? [])
+      : []
+    : fill
+      ? [Number(fill[1]) + 1]
+      : props.step.key.endsWith('/first')
+        ? [0]
+        : [...(tier.value?.layers.keys() ?? [])];
+  return layers.filter((layer) => tier.value && mayLeaveOut(tier.value, layer));
+});
+function leaveOut(layer: number): void {
+  const id = tier.value?.id;
+  if (!id) return;
+  note(`Layer ${layer + 1} torn and left out`);
+  store.edit(`Layer ${layer + 1} left out`, (draft) => leaveOutLayer(tierOf(draft, id), layer));
+}
+const gapIndex = computed(() => {
+  const fill = /\/fill\/(\d+)$/.exec(props.step.key);
+  return fill && tier.value && Number(fill[1]) < tier.value.gaps.length ? Number(fill[1]) : null;
+});
+/** How thick a filling that runs may be here. */
+const thinMm = computed(() => {
+  const loads = tierPlan.value?.loads;
+  if (gapIndex.value === null || !tier.value || !loads) return null;
+  return thinnerFillingMm(
+    tier.value,
+    gapIndex.value,
+    loads.map((load) => load.aboveG),
+    (id) => findRow(pantry.pantry, 'spreads', id),
+  );
+});
+function spreadThin(mm: number): void {
+  const id = tier.value?.id;
+  const from = gapIndex.value;
+  if (!id || from === null) return;
+  const { spreadId } = tier.value.gaps[from]!;
+  note('The filling runs; spread thinner');
+  store.edit('Filling spread thinner', (draft) =>
+    tierOf(draft, id).gaps.forEach((gap, i) => {
+      if (i >= from && gap.spreadId === spreadId) gap.heightMm = Math.min(gap.heightMm, mm);
+    }),
+  );
+}
+const leftG = computed(
+  () =>
+    props.build.bench.notes.findLast(
+      (one) => one.stepKey === props.step.key && one.kind === 'mass' && one.value !== null,
+    )?.value ?? null,
+);
+const note = (words: string): unknown => props.bench.addNote(props.step, null, null, words);
+</script>
+
+<template>
+  <section v-if="found.length > 0" class="faults" data-test="faults">
+    <button
+      type="button"
+      class="key"
+      :aria-expanded="open"
+      data-test="something-wrong"
+      @click="open = !open"
+    >
+      Something is wrong
+    </button>
+    <template v-if="open">
+      <ul>
+        <li v-for="fault in found" :key="fault.id">
+          <button
+            type="button"
+            :class="{ on: chosen?.id === fault.id }"
+            :aria-pressed="chosen?.id === fault.id"
+            @click="chosen = fault"
+          >
+            <b>{{ fault.name }}</b><small>{{ fault.sign }}</small>
+          </button>
+        </li>
+      </ul>
+      <div v-if="chosen" class="mend" data-test="mend">
+        <p>{{ chosen.mend }}</p>
+        <p v-if="chosen.desk === 'tear' && tier" class="row">
+          <button
+            v-for="layer in torn"
+            :key="layer"
+            type="button"
+            class="key"
+            @click="leaveOut(layer)"
+          >
+            Leave layer {{ layer + 1 }} out
+          </button>
+          <span v-if="torn.length === 0" class="soft"
+            >The tier cannot do without it: bake it again, or mend it.</span
+          >
+        </p>
+        <p v-if="chosen.desk === 'thin' && gapIndex !== null && tier" class="row">
+          <template v-if="thinMm !== null && thinMm < tier.gaps[gapIndex]!.heightMm">
+            <button type="button" class="key" data-test="spread-thin" @click="spreadThin(thinMm)">
+              Fill {{ showText(thinMm, 'thickness', settings.system) }} thick from here on
+            </button>
+            <span class="soft"
+              >instead of
+              {{ showText(tier.gaps[gapIndex]!.heightMm, 'thickness', settings.system) }}: so thick,
+              a filling that is two fifths as firm as its row says stays in</span
+            >
+          </template>
+          <span v-else-if="thinMm !== null" class="soft"
+            >Even two fifths as firm as it should be, it stays in at this thickness: chill, and go
+            on.</span
+          >
+          <span v-else class="soft"
+            >However thin, it does not hold what comes on top. Chill it until it is firm, pipe a
+            wider dam, or take another filling.</span
+          >
+        </p>
+        <LevelPanel v-if="chosen.desk === 'level'" :build="build" :plan="plan" big />
+        <PutRightPanel v-if="chosen.desk === 'bowl'" :build="build" :plan="plan" />
+        <GanacheRight v-if="chosen.desk === 'ganache'" :build="build" :plan="plan" />
+        <template v-if="chosen.desk === 'left' && tier">
+          <LeftAdvice
+            v-if="leftG !== null"
+            :plan="plan"
+            :tiers="[tier]"
+            :left-g="leftG"
+            :crumbed="step.key.endsWith('/coat')"
+          />
+          <p v-else class="soft">Note what is left in the bowl first.</p>
+        </template>
+        <p class="row">
+          <button
+            type="button"
+            class="key"
+            data-test="note-fault"
+            @click="
+              note(chosen.name);
+              open = false;
+            "
+          >
+            Note: {{ chosen.name.toLowerCase() }}
+          </button>
+          <button
+            v-if="chosen.desk === 'tins' || chosen.desk === 'left' || chosen.id === 'sunk-cold'"
+            type="button"
+            class="key"
+            @click="emit('note')"
+          >
+            Note a figure
+          </button>
+        </p>
+      </div>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.faults {
+  margin-top: 18px;
+}
+.key {
+  min-height: 50px;
+  font-size: 17px;
+}
+ul {
+  list-style: none;
+  margin: 10px 0 0;
+  padding: 0;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
+  gap: 8px;
+}
+li button {
+  width: 100%;
+  min-height: 62px;
+  text-align: left;
+  border: 1.5px solid var(--line);
+  border-radius: 5px;
+  padding: 6px 12px;
+}
+li button.on {
+  border-color: var(--accent);
+  background: var(--accent-wash);
+}
+li b,
+li small {
+  display: block;
+}
+li small {
+  color: var(--soft);
+  font-size: 15px;
+}
+.mend {
+  border-left: 4px solid var(--accent);
+  padding: 4px 0 4px 16px;
+  margin-top: 12px;
+}
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: center;
+  margin-top: 10px;
+}
+</style>

@@ -1,0 +1,129 @@
+import {
+  fitCooling,
+  minutesUntil,
+  readMessage,
+  settledOn,
+  type CoolingFit,
+  type DeviceAsk,
+  type TempReading,
+  type TimedReading,
+} from '@pyrgotect/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+
+/** Readings of the scale that are looked at, and of the thermometer, as many. */
+const keptScale = 24;
+const keptProbe = 600;
+/** A device that has said nothing for so long is away, ms. */
+const silentMs = 3000;
+const retryMs = [500, 1000, 2000, 5000, 10_000] as const;
+
+/** This browser's bench among the stand-ins, the same over a reload. */
+function benchName(): string {
+  const key = 'pyrgotect bench';
+  const known = localStorage.getItem(key);
+  if (known) return known;
+  const made = crypto.randomUUID().slice(0, 18);
+  localStorage.setItem(key, made);
+  return made;
+}
+
+/** Scale and thermometer at the bench. Where they are away nothing waits for them. */
+export const useDevices = defineStore('devices', () => {
+  const scale = shallowRef<TimedReading[]>([]);
+  const probe = shallowRef<TempReading[]>([]);
+  const nowMs = ref(Date.now());
+  const connected = ref(false);
+  /** What a device said last that made no sense. */
+  const nonsense = ref('');
+  let socket: WebSocket | null = null;
+  let wanted = 0;
+  let tries = 0;
+  let clock: ReturnType<typeof setInterval> | undefined;
+  let retry: ReturnType<typeof setTimeout> | undefined;
+
+  function hear(data: unknown): void {
+    const read = readMessage(data);
+    if (!read.ok) return void (nonsense.value = read.problem);
+    nonsense.value = '';
+    const atMs = Date.now();
+    nowMs.value = atMs;
+    if (read.reading.device === 'scale')
+      scale.value = [...scale.value.slice(-keptScale), { atMs, value: read.reading.g }];
+    else {
+      const { tempC } = read.reading;
+      const last = probe.value.at(-1);
+      // a jump is another bowl: its curve begins anew
+      const isOther = last && (Math.abs(last.tempC - tempC) > 2 || atMs / 60_000 - last.atMin > 2);
+      probe.value = [
+        ...(isOther ? [] : probe.value.slice(-keptProbe)),
+        { atMin: atMs / 60_000, tempC },
+      ];
+    }
+  }
+  function connect(): void {
+    const url = new URL('/api/devices', window.location.href);
+    url.protocol = url.protocol === 'https:' ? 'wss:' : 'ws:';
+    url.searchParams.set('bench', benchName());
+    const mine = new WebSocket(url);
+    socket = mine;
+    mine.addEventListener('open', () => {
+      tries = 0;
+      connected.value = true;
+    });
+    mine.addEventListener('message', (event) => hear(event.data));
+    mine.addEventListener('close', () => {
+      if (socket !== mine) return;
+      socket = null;
+      connected.value = false;
+      scale.value = [];
+      if (wanted > 0) retry = setTimeout(connect, retryMs[Math.min(tries++, retryMs.length - 1)]);
+    });
+  }
+  /** Listens to the devices until the function that is given back is called. */
+  function listen(): () => void {
+    if (++wanted === 1) {
+      connect();
+      clock = setInterval(() => (nowMs.value = Date.now()), 1000);
+    }
+    return () => {
+      if (--wanted > 0) return;
+      clearInterval(clock);
+      clearTimeout(retry);
+      const mine = socket;
+      socket = null;
+      mine?.close();
+      connected.value = false;
+      scale.value = [];
+    };
+  }
+  function ask(what: DeviceAsk): void {
+    if (socket?.readyState === WebSocket.OPEN) socket.send(JSON.stringify(what));
+  }
+
+  const scaleIsThere = computed(
+    () => connected.value && nowMs.value - (scale.value.at(-1)?.atMs ?? 0) < silentMs,
+  );
+  const probeIsThere = computed(
+    () => connected.value && nowMs.value - (probe.value.at(-1)?.atMin ?? 0) * 60_000 < 2 * silentMs,
+  );
+  const grams = computed(() => (scaleIsThere.value ? (scale.value.at(-1)?.value ?? null) : null));
+  /** What it has settled on; null while it moves. */
+  const settledG = computed(() => (scaleIsThere.value ? settledOn(scale.value) : null));
+  const tempC = computed(() => (probeIsThere.value ? (probe.value.at(-1)?.tempC ?? null) : null));
+  const fitFor = (aroundC: number): CoolingFit | null =>
+    probeIsThere.value ? fitCooling(probe.value, aroundC) : null;
+  return {
+    connected,
+    nonsense,
+    scaleIsThere,
+    probeIsThere,
+    grams,
+    settledG,
+    tempC,
+    fitFor,
+    minutesUntil,
+    listen,
+    ask,
+  };
+});

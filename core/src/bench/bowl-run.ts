@@ -1,0 +1,97 @@
+import type { Bowl } from '../bowls/bowls.ts';
+import type { BowlUse } from '../bowls/uses.ts';
+import type { Build } from '../build/types.ts';
+import { coatKind } from '../hand/moves.ts';
+import { phrase } from '../units/phrase.ts';
+import { leftLabel, type Step } from './steps.ts';
+
+/** The step at which a share of a bowl is used; null where no single step uses it. */
+function stepOfUse({ kind, part }: BowlUse): string | null {
+  if (!part) return null;
+  const [tierId, what, index] = part.split('/');
+  if (kind === 'dab') return `${tierId}/first`;
+  if (what === 'gap') return `${tierId}/fill/${index}`;
+  if (what === 'centre') return `${tierId}/core`;
+  if (what === 'layer') return `${tierId}/other/${index}`;
+  return what === 'crumb' ||
+    what === 'coat' ||
+    what === 'drip' ||
+    what === 'flood' ||
+    what === 'pour'
+    ? `${tierId}/${what}`
+    : null;
+}
+
+/** Grams below which nobody shares out. */
+const slackG = 10;
+
+/**
+ * What really is in each bowl, step by step: what was noted of it counts, what was not noted went as
+ * planned. Where a bowl no longer reaches, the steps still to do share what is left; where what is
+ * left is weighed, the step says how much it should be.
+ *
+ * Steps are changed in place.
+ */
+export function runBowls(
+  sheet: readonly Step[],
+  bowls: readonly Bowl[],
+  scrapingsShare: number,
+  { bench, tiers }: Build,
+): void {
+  const order = new Map(sheet.map((step, i) => [step.key, i]));
+  const done = new Set(bench.done.map(({ stepKey }) => stepKey));
+  const noted = new Map(
+    bench.notes.flatMap(({ stepKey, kind, value, planned }) =>
+      kind === 'mass' && value !== null && planned?.hand !== 'loss'
+        ? [[stepKey, value] as const]
+        : [],
+    ),
+  );
+  for (const bowl of bowls) {
+    const madeG = noted.get(`bowl/${bowl.batchId}/make`);
+    const batchG = bowls
+      .filter((one) => one.batchId === bowl.batchId)
+      .reduce((sum, one) => sum + one.makeG, 0);
+    let leftG = madeG === undefined || batchG === 0 ? bowl.makeG : (madeG * bowl.makeG) / batchG;
+    const uses = bowl.uses
+      .map((use) => ({ use, key: stepOfUse(use) }))
+      .sort((a, b) => (order.get(a.key ?? '') ?? Infinity) - (order.get(b.key ?? '') ?? Infinity));
+    uses.forEach(({ use, key }, i) => {
+      const step = key === null ? undefined : sheet[order.get(key) ?? -1];
+      if (!step || key === null) return void (leftG -= use.massG);
+      const weighsLeft = step.record?.label === leftLabel;
+      const lostG = use.kind === 'crumb' ? use.massG * scrapingsShare : 0;
+      const openG = uses.slice(i).reduce((sum, one) => sum + one.use.massG, 0);
+      const share = Math.min(1, Math.max(0, leftG) / openG);
+      const isShort = !done.has(key) && openG - leftG > slackG && bowl.needG > 0;
+      // a bowl that begins too small was said so where it was planned
+      if (isShort) shareOut(step, use, share, leftG, bowl.name);
+      if (weighsLeft && step.record) {
+        const tier = tiers.find(({ id }) => key.startsWith(`${id}/`));
+        step.record = {
+          ...step.record,
+          planned: leftG - use.massG - lostG,
+          takenG: use.massG + lostG,
+          hand: use.kind === 'crumb' ? 'crumb' : tier ? coatKind(tier.coat.style) : null,
+        };
+      }
+      const wasNoted = noted.get(key);
+      if (weighsLeft && wasNoted !== undefined) leftG = wasNoted;
+      else leftG -= (use.kind === 'gap' && wasNoted !== undefined ? wasNoted : use.massG) + lostG;
+    });
+  }
+}
+
+function shareOut(step: Step, use: BowlUse, share: number, leftG: number, name: string): void {
+  const amount = step.amounts.find(({ figure }) => figure !== null && figure === use.figure);
+  if (!amount) return;
+  amount.value *= share;
+  if (step.record && step.record.planned === use.massG)
+    step.record = { ...step.record, planned: amount.value };
+  step.cautions.unshift(
+    phrase(
+      `{left} of ${name.toLowerCase()} is left, which is short: what is left is shared out, {share} of each amount that was planned. Make more, or go on with this.`,
+      { left: [Math.max(0, leftG), 'bowl'], share: [share, 'share'] },
+    ),
+  );
+}

@@ -1,0 +1,71 @@
+import type { Build, Tier } from '../build/types.ts';
+import { phrase } from '../units/phrase.ts';
+import type { Caution } from '../working/cautions.ts';
+
+/* What was measured at the bench takes the place of what was planned. */
+
+/** The last figure noted at a step, with what was planned there. */
+function lastAt(build: Build, stepKey: string): { value: number; planned: number } | null {
+  const note = build.bench.notes.findLast(
+    (one) => one.stepKey === stepKey && one.kind === 'height' && one.value !== null,
+  );
+  return note?.planned && note.planned.value > 0 && note.value !== null && note.value > 0
+    ? { value: note.value, planned: note.planned.value }
+    : null;
+}
+
+const sum = (heights: readonly number[]): number => heights.reduce((a, b) => a + b, 0);
+
+/**
+ * The tier as it stands: cakes that came out lower than needed give lower layers, all alike; a stack
+ * that was measured stands as high as it was measured. Half the planned height is the least that is
+ * believed, twice the most: beyond that it is a slip.
+ */
+function tierAsHappened(build: Build, tier: Tier): { tier: Tier; byMm: number } {
+  const baked = lastAt(build, `${tier.id}/cool`);
+  const stacked = lastAt(build, `${tier.id}/settle`);
+  const believed = (one: { value: number; planned: number } | null): boolean =>
+    one !== null && one.value >= one.planned / 2 && one.value <= one.planned * 2;
+  const own = tier.layers.filter((layer) => layer.otherId === null);
+  const plannedMm = sum(own.map((layer) => layer.heightMm));
+  let share = 1;
+  if (baked && believed(baked) && baked.value < baked.planned) share = baked.value / baked.planned;
+  if (stacked && believed(stacked) && plannedMm > 0) {
+    // what was planned for the stack already followed from the cakes as baked
+    const layersMm = plannedMm * share + (stacked.value - stacked.planned);
+    share = Math.max(0.3, layersMm / plannedMm);
+  }
+  if (Math.abs(share - 1) * plannedMm < 0.5) return { tier, byMm: 0 };
+  return {
+    tier: {
+      ...tier,
+      layers: tier.layers.map((layer) =>
+        layer.otherId === null ? { ...layer, heightMm: layer.heightMm * share } : layer,
+      ),
+    },
+    byMm: plannedMm * (share - 1),
+  };
+}
+
+/** The build as it really stands, by the heights that were noted at the bench. */
+export function asHappened(build: Build): { build: Build; cautions: Caution[] } {
+  if (!build.bench.notes.some((note) => note.kind === 'height')) return { build, cautions: [] };
+  const tiers = build.tiers.map((tier) => tierAsHappened(build, tier));
+  const moved = tiers.filter(({ byMm }) => byMm !== 0);
+  if (moved.length === 0) return { build, cautions: [] };
+  return {
+    build: { ...build, tiers: tiers.map(({ tier }) => tier) },
+    cautions: moved.map(({ tier, byMm }): Caution => ({
+      id: `happened:${tier.id}`,
+      severity: 'note',
+      stage: 'stack',
+      part: `${tier.id}/cake`,
+      title: phrase(`${tier.name} stands {by} ${byMm < 0 ? 'lower' : 'higher'} than planned`, {
+        by: [Math.abs(byMm), 'thickness'],
+      }),
+      todo: phrase(
+        'As it was measured at the bench. Coat, drips, dowels and what is left to do follow from that; take the note out where it is wrong.',
+      ),
+    })),
+  };
+}

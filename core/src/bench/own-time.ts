@@ -1,0 +1,60 @@
+import { factorOf, type HandMoves } from '../hand/moves.ts';
+import type { Recordable, Step } from './steps.ts';
+
+/** Waits for something to get firm or to set. */
+const isChill = ({ key }: Step): boolean => /(-chill|\/settle|\/carve\/chill|\/flood)$/.test(key);
+/** Steps shorter than this are not worth a clock, min. */
+const clockedMin = 3;
+
+/**
+ * A step with its minutes as they are in this hand and this fridge, and with the clock among what
+ * can be noted; figures that the hand moved say so, so that records mend it and do not chase it.
+ */
+export function inOwnTime(step: Step, moves: HandMoves): Step {
+  const time = factorOf(moves, 'time');
+  const chill = isChill(step) ? factorOf(moves, 'chill') : 1;
+  const handsOnMin = step.handsOnMin * time;
+  const timer =
+    step.timer && chill !== 1
+      ? {
+          ...step.timer,
+          minutes: Math.round(step.timer.minutes * chill),
+          lookMin: step.timer.lookMin === null ? null : step.timer.lookMin * chill,
+        }
+      : step.timer;
+  const also: Recordable[] = [...step.also];
+  if (timer && isChill(step))
+    also.push({
+      kind: 'minutes',
+      label: 'minutes until it was firm',
+      planned: timer.minutes,
+      show: 'minutes',
+      hand: 'chill',
+      movedBy: chill,
+    });
+  if (handsOnMin >= clockedMin)
+    also.push({
+      kind: 'minutes',
+      label: 'minutes of work',
+      planned: handsOnMin,
+      show: 'minutes',
+      hand: 'time',
+      movedBy: time,
+    });
+  const { record } = step;
+  return {
+    ...step,
+    handsOnMin,
+    timer,
+    also,
+    record: record && moved(record, moves),
+  };
+}
+
+/** Kinds of figures that a plan has moved where they stand on the step; amounts to weigh it never moves. */
+const movedAtStep = new Set<Recordable['hand']>(['bake', 'rise', 'batter', 'drip']);
+
+const moved = (record: Recordable, moves: HandMoves): Recordable =>
+  record.hand && movedAtStep.has(record.hand)
+    ? { ...record, movedBy: factorOf(moves, record.hand) }
+    : record;

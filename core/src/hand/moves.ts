@@ -1,0 +1,127 @@
+import type { Build, Finished } from '../build/types.ts';
+import { handKinds, handRows, type HandKind } from './kinds.ts';
+import { handFactor, handOf, handQuantile, isWildRatio, type Hand } from './posterior.ts';
+
+/** One thing that was planned and came out as it did, from one build. */
+export interface KeptRecord {
+  /** The note it was taken from. */
+  id: string;
+  buildId: string;
+  buildName: string;
+  at: string;
+  kind: HandKind;
+  title: string;
+  label: string;
+  planned: number;
+  actual: number;
+  ratio: number;
+  /** Why it does not count; null where it counts. */
+  excluded: string | null;
+}
+
+/** What the hand does to one kind of figure of a plan. */
+export interface HandMove {
+  factor: number;
+  /** Spread of the next one, in place of what is usual. */
+  cv: number;
+  count: number;
+}
+export type HandMoves = Partial<Record<HandKind, HandMove>>;
+
+/**
+ * How much of what was planned was really taken or done. Where what is left is weighed, it is what
+ * was to be taken, and what is missing of the rest beside. Null where nothing can be said.
+ */
+export function ratioOf(
+  actual: number,
+  planned: { value: number; takenG: number | null; movedBy: number },
+): number | null {
+  const ratio =
+    planned.takenG === null
+      ? (actual / planned.value) * planned.movedBy
+      : (planned.takenG + planned.value - actual) / planned.takenG;
+  return Number.isFinite(ratio) && ratio > 0 ? ratio : null;
+}
+
+/**
+ * Everything in a build that the hand can learn from; the last note of a step on one thing counts.
+ * Records that are ten times off begin excluded, with that as the reason.
+ */
+export function recordsOf(build: Build): KeptRecord[] {
+  const found = new Map<string, KeptRecord>();
+  for (const { id, at, stepKey, value, planned } of build.bench.notes) {
+    if (!planned?.hand || value === null) continue;
+    const ratio = ratioOf(value, planned);
+    if (ratio === null) continue;
+    found.set(`${stepKey}|${planned.label}`, {
+      id,
+      buildId: build.id,
+      buildName: build.name,
+      at,
+      kind: planned.hand,
+      title: planned.title,
+      label: planned.label,
+      planned: planned.value,
+      actual: value,
+      ratio,
+      excluded: isWildRatio(ratio) ? 'so far off that it looks like a slip' : null,
+    });
+  }
+  return [...found.values()];
+}
+
+/** How many builds ago each build was at the bench: the newest 0, by its last record. */
+export function buildsAgo(records: readonly KeptRecord[]): Map<string, number> {
+  const last = new Map<string, string>();
+  for (const { buildId, at } of records) if (at > (last.get(buildId) ?? '')) last.set(buildId, at);
+  const order = [...last].sort(([a, x], [b, y]) => y.localeCompare(x) || a.localeCompare(b));
+  return new Map(order.map(([id], i) => [id, i]));
+}
+
+/** What is known of every kind of figure, from all records that count (model section 12). */
+export function handsOfAll(records: readonly KeptRecord[]): Map<HandKind, Hand> {
+  const counted = records.filter(({ excluded }) => excluded === null);
+  const ago = buildsAgo(counted);
+  const byKind = new Map<HandKind, { ratio: number; buildsAgo: number }[]>();
+  for (const { kind, ratio, buildId } of counted) {
+    const list = byKind.get(kind) ?? [];
+    list.push({ ratio, buildsAgo: ago.get(buildId)! });
+    byKind.set(kind, list);
+  }
+  return new Map(
+    handKinds.map((kind) => [kind, handOf(byKind.get(kind) ?? [], handRows[kind].cv)]),
+  );
+}
+
+/** Coefficient of variation of the log-normal that has the hand's quantile at 95 of a hundred. */
+export function spreadOf(hand: Hand): number {
+  const sd = Math.log(handQuantile(hand, 0.95) / handFactor(hand)) / 1.6448536269514722;
+  return Math.sqrt(Math.expm1(sd * sd));
+}
+
+/** What plans do with it: for each kind with records that is not switched off. */
+export function movesOf(
+  hands: ReadonlyMap<HandKind, Hand>,
+  off: readonly HandKind[] = [],
+): HandMoves {
+  const moves: HandMoves = {};
+  for (const [kind, hand] of hands)
+    if (hand.count > 0 && !off.includes(kind))
+      moves[kind] = { factor: handFactor(hand), cv: spreadOf(hand), count: hand.count };
+  return moves;
+}
+
+/** Moves as a finished build keeps them, and back. */
+export const keptMoves = (moves: HandMoves): Finished['moves'] =>
+  handKinds.flatMap((hand) => (moves[hand] ? [{ hand, ...moves[hand] }] : []));
+export const movesFromKept = (kept: Finished['moves']): HandMoves =>
+  Object.fromEntries(kept.map(({ hand, ...move }) => [hand, move]));
+
+/** By how much the hand moves a kind of figure; 1 where it has nothing to say. */
+export const factorOf = (moves: HandMoves, kind: HandKind): number => moves[kind]?.factor ?? 1;
+
+/** For a coat of some style; null for a style that has no coat of its own. */
+export function coatKind(style: string): HandKind | null {
+  const kind = `coat ${style}` as HandKind;
+  return handKinds.includes(kind) ? kind : null;
+}

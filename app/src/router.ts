@@ -29,6 +29,7 @@ export const router = createRouter({
       name: 'shopping',
       component: () => import('./views/ShoppingView.vue'),
     },
+    { path: '/hand', name: 'hand', component: () => import('./views/HandView.vue') },
     { path: '/pantry', name: 'pantry', component: () => import('./views/PantryView.vue') },
     { path: '/:rest(.*)*', name: 'lost', component: () => import('./views/LostView.vue') },
   ],

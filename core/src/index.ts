@@ -189,6 +189,7 @@ export * from './hand/kinds.ts';
 export * from './hand/student.ts';
 export * from './hand/posterior.ts';
 export * from './hand/moves.ts';
+export * from './hand/practice.ts';
 export * from './hand/log.ts';
 export * from './bench/faults.ts';
 export * from './day/step-order.ts';

@@ -57,7 +57,7 @@ const steps = [-50, -10, 1, 10, 50];
           class="key"
           @click="devices.ask({ do: 'put', g })"
         >
-          {{ g > 0 ? `+${g}` : `−${-g}` }} g
+          {{ g > 0 ? '+' : '−' }}{{ text(Math.abs(g), 'small') }}
         </button>
       </p>
       <p class="row">

@@ -72,20 +72,20 @@ const go = (by: number): void => {
   <section v-if="target && devices.scaleIsThere" class="weigh" data-test="weigh" aria-label="Scale">
     <div class="what">
       <button v-if="targets.length > 1" type="button" aria-label="The one before" @click="go(-1)">
-        ‹
+        ←
       </button>
       <span>
         <b>{{ target.label }}</b>
         <small>
-          {{ target.wantedG === null ? 'what the scale says' : `${text(target.wantedG)} wanted` }}
-          <template v-if="targets.length > 1">, {{ index + 1 }} of {{ targets.length }}</template>
+          {{ target.wantedG === null ? 'what the scale says' : `${text(target.wantedG)} wanted`
+          }}<template v-if="targets.length > 1">, {{ index + 1 }} of {{ targets.length }}</template>
           <template v-if="isDone(target)"
             >, weighed{{ noted == null ? '' : `: ${text(noted)}` }}</template
           >
         </small>
       </span>
       <button v-if="targets.length > 1" type="button" aria-label="The next one" @click="go(1)">
-        ›
+        →
       </button>
     </div>
     <div class="live" :class="state.replace(' ', '-')">
@@ -143,7 +143,7 @@ const go = (by: number): void => {
 .what button {
   width: 48px;
   min-height: 48px;
-  font: 600 30px var(--heading);
+  font: 600 26px var(--text);
   flex: none;
 }
 .live output {

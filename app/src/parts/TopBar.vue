@@ -3,11 +3,12 @@ import BrandMark from './BrandMark.vue';
 import SettingsMenu from './SettingsMenu.vue';
 
 /** The bar over everything outside a build: where one is, and what can be done there. */
-defineProps<{ here: 'shelf' | 'pantry' | 'shopping' }>();
+defineProps<{ here: 'shelf' | 'pantry' | 'shopping' | 'hand' }>();
 const places = [
   { id: 'shelf', to: '/', text: 'Shelf' },
   { id: 'pantry', to: '/pantry', text: 'Pantry' },
   { id: 'shopping', to: '/shopping', text: 'Shopping' },
+  { id: 'hand', to: '/hand', text: 'Hand' },
 ] as const;
 </script>
 

@@ -65,6 +65,7 @@ const left = computed(() => timeLeft(props.entry.serveAt, props.now));
 const progress = computed(() => {
   const done = build.value?.bench.done.length ?? 0;
   const all = stepCount.value;
+  if (props.entry.finished) return 'finished';
   return done > 0 && all > 0 ? `${Math.min(done, all)} of ${all} steps done` : '';
 });
 </script>

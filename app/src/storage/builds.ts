@@ -23,6 +23,7 @@ export const entryOf = (build: Build, updatedAt: string): ShelfEntry => ({
   serveAt: build.brief.serveAt,
   servings: build.brief.servings,
   updatedAt,
+  finished: build.bench.finished !== null,
 });
 
 export type SaveResult =

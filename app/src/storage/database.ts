@@ -12,6 +12,7 @@ import {
   type Build,
   type KeptRecord,
   type PantryTable,
+  type Try,
 } from '@pyrgotect/core';
 
 /** What the shelf shows of a build without opening it. */
@@ -22,6 +23,8 @@ export interface ShelfEntry {
   serveAt: string | null;
   servings: number;
   updatedAt: string;
+  /** Done, and its notes taken into the log. */
+  finished?: boolean;
 }
 export interface StoredBuild {
   id: string;
@@ -91,6 +94,8 @@ export class Database extends Dexie {
   /** What every build was planned to be and came to, for the hand. */
   records!: Table<KeptRecord, string>;
   photos!: Table<Photo, string>;
+  /** Tries of practice drills. */
+  tries!: Table<Try, string>;
 
   constructor(name = 'pyrgotect') {
     // strict: what is shown as saved is on the disk, even when the browser is killed
@@ -114,7 +119,7 @@ export class Database extends Dexie {
       .upgrade((work) => renewAll(work, buildFrom5, (_table, row) => row as Renew));
     // and when tiers stood on boards and dowels, and what happened at the bench was learnt from
     this.version(6)
-      .stores({ records: 'id, buildId', photos: 'id, buildId' })
+      .stores({ records: 'id, buildId', photos: 'id, buildId', tries: 'id, drill' })
       .upgrade((work) => renewAll(work, buildFrom6, (_table, row) => row as Renew));
   }
 }

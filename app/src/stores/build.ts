@@ -1,4 +1,4 @@
-import { movesFromKept, planBuild, type Build, type Plan } from '@pyrgotect/core';
+import { movesFor, planBuild, type Build, type Plan } from '@pyrgotect/core';
 import { apply, create, type Patches } from 'mutative';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -33,10 +33,7 @@ export const useBuild = defineStore('build', () => {
   const undoStack = shallowRef<Edit[]>([]);
   const redoStack = shallowRef<Edit[]>([]);
   /** What the records do to the plan; a finished build keeps what they did to it then. */
-  const moves = computed(() => {
-    const finished = build.value?.bench.finished;
-    return finished ? movesFromKept(finished.moves) : hand.moves;
-  });
+  const moves = computed(() => (build.value ? movesFor(build.value, hand.moves) : hand.moves));
   const plan = computed<Plan | null>(() =>
     build.value
       ? planBuild(build.value, pantry.pantry, true, carvings.answerTo, moves.value)

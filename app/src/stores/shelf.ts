@@ -10,6 +10,12 @@ const newId = (): string => crypto.randomUUID().slice(0, 18);
 
 /** The next order of the shelf: soonest to be served first, then those without a date. */
 const byDate = (a: ShelfEntry, b: ShelfEntry): number => {
+  // what is finished comes last, the latest first
+  if (a.finished || b.finished) {
+    if (!a.finished) return -1;
+    if (!b.finished) return 1;
+    return (b.serveAt ?? '').localeCompare(a.serveAt ?? '');
+  }
   if (a.serveAt === b.serveAt) return b.updatedAt.localeCompare(a.updatedAt);
   if (a.serveAt === null) return 1;
   if (b.serveAt === null) return -1;

@@ -57,10 +57,12 @@ const found = computed(() => {
 const today = computed(() => now.value.toISOString().slice(0, 10));
 const groups = computed(() => {
   const visible = found.value.slice(0, shown.value);
+  const open = visible.filter((e) => !e.finished);
   return [
-    { title: 'To be made', entries: visible.filter((e) => e.serveAt && e.serveAt >= today.value) },
-    { title: 'Without a date', entries: visible.filter((e) => !e.serveAt) },
-    { title: 'Served', entries: visible.filter((e) => e.serveAt && e.serveAt < today.value) },
+    { title: 'To be made', entries: open.filter((e) => e.serveAt && e.serveAt >= today.value) },
+    { title: 'Without a date', entries: open.filter((e) => !e.serveAt) },
+    { title: 'Served', entries: open.filter((e) => e.serveAt && e.serveAt < today.value) },
+    { title: 'Finished', entries: visible.filter((e) => e.finished) },
   ].filter((group) => group.entries.length > 0);
 });
 

@@ -3,6 +3,7 @@ import {
   isCarved,
   planShape,
   type CarveResult,
+  type HandMoves,
   showText,
   writeTable,
   type Build,
@@ -17,6 +18,7 @@ import { download } from '../parts/download.ts';
 import TopBar from '../parts/TopBar.vue';
 import { database } from '../storage/database.ts';
 import { useCarvings } from '../stores/carvings.ts';
+import { useHand } from '../stores/hand.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -26,6 +28,7 @@ import { useAnswer } from '../workers/useAnswer.ts';
 const pantry = usePantry();
 const carvings = useCarvings();
 const settings = useSettings();
+const hand = useHand();
 const shelf = useShelf();
 const today = format(new Date(), 'yyyy-MM-dd');
 const chosen = ref<string[] | null>(null);
@@ -33,7 +36,7 @@ const leadDays = ref(2);
 const search = ref('');
 const builds = shallowRef<Build[]>([]);
 onMounted(async () => {
-  await Promise.all([shelf.load(), pantry.load()]);
+  await Promise.all([shelf.load(), pantry.load(), hand.load()]);
   const stored = await database.builds.toArray();
   builds.value = stored.map((each) => each.build);
 });
@@ -56,6 +59,7 @@ interface Question {
   pantry: Pantry;
   leadDays: number;
   carved: CarveResult[];
+  moves: HandMoves;
 }
 /** What is known of the carved tiers among some cakes; what is not yet is asked for. */
 function carvedOf(some: readonly Build[]): CarveResult[] {
@@ -74,12 +78,13 @@ const question = computed<Question | null>(() =>
         builds: builds.value.filter((build) => wanted.value.includes(build.id)),
         pantry: pantry.pantry,
         leadDays: leadDays.value,
+        moves: hand.moves,
         carved: carvedOf(builds.value.filter((build) => wanted.value.includes(build.id))),
       },
 );
 const { answer, current } = useAnswer<Question, ShoppingPlan>(
   () => question.value,
-  (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays, q.carved),
+  (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays, q.carved, q.moves),
 );
 const rows = computed(() => answer.value?.rows.filter((row) => row.needG >= 0.05) ?? []);
 const toBuy = computed(() => rows.value.filter((row) => row.buyG > 0 && row.cost !== 0).length);

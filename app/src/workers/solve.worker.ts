@@ -17,6 +17,7 @@ import {
   type DripLook,
   type DripRun,
   type DripsQuestion,
+  type HandMoves,
   type HeatPlan,
   type HeatQuestion,
   type HeightAnswer,
@@ -41,8 +42,9 @@ const solver = {
     pantry: Pantry,
     leadDays: number,
     carved: CarveResult[],
+    moves: HandMoves,
   ): ShoppingPlan =>
-    planShopping(builds, pantry, leadDays, (key) => carved.find((each) => each.key === key)),
+    planShopping(builds, pantry, leadDays, (key) => carved.find((each) => each.key === key), moves),
   day: (question: DayQuestion): DayAnswer => scheduleDay(question),
   replan: (question: DayQuestion, nowMin: number): Replan => replanFrom(question, nowMin),
   chance: (question: ChanceQuestion): BowlChance[] => drawChance(question),

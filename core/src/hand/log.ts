@@ -15,6 +15,8 @@ export interface LogLine {
   hand: HandKind | null;
   planned: number;
   actual: number;
+  /** True where what was left was weighed: then the ratio is of what was taken. */
+  isLeft: boolean;
   /** Taken over planned; where what was left was weighed, what was really taken. */
   ratio: number;
   show: Kind;
@@ -67,6 +69,7 @@ export function logOf(build: Build, steps: readonly Step[]): LogLine[] {
       hand: planned.hand,
       planned: planned.value,
       actual: note.value,
+      isLeft: planned.takenG !== null,
       ratio,
       show: planned.show,
       at: note.at,

@@ -117,6 +117,10 @@ export const keptMoves = (moves: HandMoves): Finished['moves'] =>
 export const movesFromKept = (kept: Finished['moves']): HandMoves =>
   Object.fromEntries(kept.map(({ hand, ...move }) => [hand, move]));
 
+/** What the hand does to a build: a finished one keeps what it did to it then. */
+export const movesFor = ({ bench }: Build, moves: HandMoves): HandMoves =>
+  bench.finished ? movesFromKept(bench.finished.moves) : moves;
+
 /** By how much the hand moves a kind of figure; 1 where it has nothing to say. */
 export const factorOf = (moves: HandMoves, kind: HandKind): number => moves[kind]?.factor ?? 1;
 

@@ -1,6 +1,7 @@
 import type { Build } from '../build/types.ts';
 import type { Allergen, Pantry } from '../pantry/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
+import { movesFor, type HandMoves } from '../hand/moves.ts';
 import { nothingCarved } from '../plan-shape.ts';
 import { planBuild } from '../plan.ts';
 import { addDays, shoppingList, type ShoppingBuild, type ShoppingList } from './shopping.ts';
@@ -31,11 +32,12 @@ export function planShopping(
   pantry: Pantry,
   leadDays: number,
   carved: CarveAnswers = nothingCarved,
+  moves: HandMoves = {},
 ): ShoppingPlan {
   const shopped: ShoppedBuild[] = [];
   const lists: ShoppingBuild[] = [];
   for (const build of builds) {
-    const plan = planBuild(build, pantry, false, carved);
+    const plan = planBuild(build, pantry, false, carved, movesFor(build, moves));
     const { id, name, brief } = build;
     const useOn = brief.serveAt === null ? null : addDays(brief.serveAt.slice(0, 10), -leadDays);
     if (plan.ingredients.ok) lists.push({ id, name, useOn, ingredients: plan.ingredients.value });

@@ -1,26 +1,48 @@
 <script setup lang="ts">
-import { logOf, showText, type Build, type LogLine, type Plan } from '@pyrgotect/core';
+import { handRows, logOf, showText, type Build, type LogLine, type Plan } from '@pyrgotect/core';
+import { format, parseISO } from 'date-fns';
 import { computed } from 'vue';
+import NotePhoto from '../../bench/NotePhoto.vue';
+import { offBy } from '../../hand/say.ts';
 import { useSettings } from '../../stores/settings.ts';
 
-/** What was planned beside what really came, what is furthest off first. */
+/** What was planned beside what really came, what is furthest off first; then words and photos. */
 const props = defineProps<{ build: Build; plan: Plan }>();
 const settings = useSettings();
-const lines = computed(() =>
-  props.plan.steps.ok ? logOf(props.build, props.plan.steps.value) : [],
-);
+const steps = computed(() => (props.plan.steps.ok ? props.plan.steps.value : []));
+const lines = computed(() => logOf(props.build, steps.value));
 const text = (value: number, line: LogLine): string => showText(value, line.show, settings.system);
-const offBy = ({ ratio }: LogLine): string => {
-  const percent = Math.round((ratio - 1) * 100);
-  return percent === 0 ? 'as planned' : `${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`;
-};
 /** Half of the bar is a third more or less. */
 const widthOf = ({ ratio }: LogLine): number =>
   Math.min(50, (50 * Math.abs(Math.log(ratio))) / Math.log(1.5));
+const at = (iso: string): string => format(parseISO(iso), 'd MMM yyyy, HH:mm');
+const told = computed(() =>
+  props.build.bench.notes
+    .filter((note) => note.kind === 'photo' || (note.text && note.kind !== 'count'))
+    .map((note) => ({
+      ...note,
+      title:
+        steps.value.find((step) => step.key === note.stepKey)?.title ??
+        note.planned?.title ??
+        'a step of an earlier plan',
+    })),
+);
+const moves = computed(() => props.build.bench.finished?.moves ?? []);
 </script>
 
 <template>
   <div data-test="log">
+    <p v-if="build.bench.finished" class="lead" data-test="finished">
+      Finished {{ at(build.bench.finished.at) }}. It stays as it was planned and as it went<template
+        v-if="moves.length > 0"
+        >; the hand had moved its
+        {{
+          moves
+            .map(({ hand, factor }) => `${handRows[hand].title.toLowerCase()} by ${offBy(factor)}`)
+            .join(', ')
+        }}</template
+      >.
+    </p>
     <p v-if="lines.length === 0" class="lead">
       Nothing has been noted yet that was planned as a figure. At the bench, “Note what happened”
       takes what you weighed, measured or timed.
@@ -39,15 +61,20 @@ const widthOf = ({ ratio }: LogLine): number =>
         <tbody>
           <tr v-for="line in lines" :key="line.noteId">
             <td>
-              {{ line.title }}<small>{{ line.label }}</small>
+              {{ line.title
+              }}<small
+                >{{ line.label
+                }}{{ line.isLeft ? '; off by is said of what was taken' : '' }}</small
+              >
               <small v-if="line.isWild" class="wild"
-                >So far off that it may be a slip of the pen: look at the note again.</small
+                >So far off that it may be a slip of the pen: the hand leaves it out until you look
+                at it.</small
               >
             </td>
             <td class="end">{{ text(line.planned, line) }}</td>
             <td class="end">{{ text(line.actual, line) }}</td>
             <td class="end">
-              <b>{{ offBy(line) }}</b>
+              <b>{{ offBy(line.ratio) }}</b>
             </td>
             <td class="bar">
               <span
@@ -63,8 +90,21 @@ const widthOf = ({ ratio }: LogLine): number =>
         </tbody>
       </table>
       <p class="soft">
-        What is furthest off stands first. Plans do not follow these yet: they stay what they are.
+        What is furthest off stands first; planned is what was planned when it was noted. What comes
+        of it for the next plans stands under
+        <router-link to="/hand">Hand</router-link>.
       </p>
+    </template>
+    <template v-if="told.length > 0">
+      <h2>In words and pictures</h2>
+      <ul>
+        <li v-for="note in told" :key="note.id">
+          <NotePhoto v-if="note.kind === 'photo'" :id="note.id" :title="note.title" />
+          <span
+            >{{ note.text }} <small>{{ note.title }}, {{ at(note.at) }}</small></span
+          >
+        </li>
+      </ul>
     </template>
   </div>
 </template>
@@ -82,7 +122,7 @@ small {
 }
 .bar {
   position: relative;
-  width: 26%;
+  width: 20%;
   background: linear-gradient(var(--ink), var(--ink)) center / 1.5px 100% no-repeat;
 }
 .bar span {
@@ -93,5 +133,17 @@ small {
 }
 .bar span.wild {
   background: var(--stop);
+}
+ul {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  border-top: 1px solid var(--line);
+  padding: 6px 0;
 }
 </style>

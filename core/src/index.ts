@@ -193,6 +193,8 @@ export * from './hand/practice.ts';
 export * from './hand/log.ts';
 export * from './bench/faults.ts';
 export * from './day/step-order.ts';
+export * from './day/breaks.ts';
+export * from './day/together.ts';
 export * from './fill/thinner.ts';
 export * from './bench/weighing.ts';
 export * from './devices/messages.ts';

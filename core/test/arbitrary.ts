@@ -412,6 +412,10 @@ export const anyBuild: fc.Arbitrary<Build> = fc.record({
       orNull(fc.record({ from: fc.integer(limits.clockMin), to: fc.integer(limits.clockMin) })),
       { minLength: 7, maxLength: 7 },
     ),
+    freezerMm: fc.constantFrom(0, 400),
+    chillIn: fc.constantFrom('fridge' as const, 'freezer' as const),
+    pinned: fc.constantFrom([], [{ taskId: 'box', startMin: -90 }]),
+    together: fc.constantFrom([], ['another']),
     fridgeMm: between(limits.fridgeMm),
     spareMin: between(limits.spareMin),
     own: fc.array(

@@ -26,7 +26,7 @@ import {
 } from '../src/index.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
 
-const capacity: Capacity = { hands: 1, oven: 1, mixer: 1, fridge: 1000 };
+const capacity: Capacity = { hands: 1, oven: 1, mixer: 1, fridge: 1000, freezer: 0 };
 const task = (
   id: string,
   handsMin: number,

@@ -198,7 +198,7 @@ export function schedule(): Measure {
       fromMin: -600 - 1440 * back,
       toMin: -1440 * back,
     })),
-    capacity: { hands: 1, oven: 1, mixer: 1, fridge: 4 },
+    capacity: { hands: 1, oven: 1, mixer: 1, fridge: 4, freezer: 0 },
     seed,
     rounds,
   });
@@ -219,7 +219,7 @@ export function replan(): Measure {
   const question: DayQuestion = {
     tasks,
     windows: windowsBefore(deadline, build.day.hours),
-    capacity: { hands: 1, oven: 1, mixer: 1, fridge: 900 },
+    capacity: { hands: 1, oven: 1, mixer: 1, fridge: 900, freezer: 0 },
     seed: 1,
     rounds: 60,
   };

@@ -1,115 +1,21 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
-import { format, startOfDay } from 'date-fns';
 import { computed, useTemplateRef } from 'vue';
 import { useDay } from '../stores/day.ts';
+import { bandsOf, minutesOf, type Band, type Bar } from './bands.ts';
+import { ribbonsOf } from './ribbons.ts';
+import { useDrag } from './useDrag.ts';
 
 /** The days as bands, one under the other: hands above, what waits below, each in its own line. */
+const props = defineProps<{ forPrint?: boolean }>();
 const day = useDay();
 const pane = useTemplateRef<HTMLElement>('pane');
-const { width, height } = useElementSize(pane);
+const size = useElementSize(pane);
+const width = computed(() => (props.forPrint ? 690 : size.width.value));
+const height = computed(() => (props.forPrint ? 430 : size.height.value));
 
-interface Bar {
-  key: string;
-  id: string;
-  from: number;
-  to: number;
-  lane: number;
-  kind: 'hands' | 'oven' | 'fridge' | 'wait';
-  title: string;
-  isCritical: boolean;
-}
-interface Band {
-  key: string;
-  title: string;
-  bars: Bar[];
-  hands: number;
-  waits: number;
-}
-const minutesOf = (date: Date): number => date.getHours() * 60 + date.getMinutes();
-
-/** Every stretch of hands and of waiting, cut at midnight. */
-const pieces = computed(() =>
-  day.rows.flatMap(({ at, task, isCritical }) => {
-    const oven = task.uses.some((use) => use.resource === 'oven');
-    const fridge = task.uses.some((use) => use.resource === 'fridge');
-    const again = at.againMin !== null && task.again ? task.again : null;
-    const waitEnd = at.againMin ?? at.endMin;
-    const spans: { from: number; to: number; kind: Bar['kind'] }[] = [
-      { from: at.startMin, to: at.handsEndMin, kind: 'hands' },
-      { from: at.handsEndMin, to: waitEnd, kind: oven ? 'oven' : fridge ? 'fridge' : 'wait' },
-      ...(again
-        ? [
-            {
-              from: at.againMin!,
-              to: at.againMin! + again.handsMin,
-              kind: 'hands' as const,
-            },
-            { from: at.againMin! + again.handsMin, to: at.endMin, kind: 'wait' as const },
-          ]
-        : []),
-    ];
-    return spans
-      .filter((span) => span.to > span.from)
-      .flatMap((span, k) => {
-        const cut: { from: Date; to: Date }[] = [];
-        let from = day.dateOf(span.from);
-        const end = day.dateOf(span.to);
-        for (let turn = 0; turn < 20 && from < end; turn++) {
-          const midnight = new Date(from.getFullYear(), from.getMonth(), from.getDate() + 1);
-          const to = end < midnight ? end : midnight;
-          cut.push({ from, to });
-          from = to;
-        }
-        return cut.map((piece, n) => ({
-          ...piece,
-          kind: span.kind,
-          key: `${at.id}/${k}/${n}`,
-          id: at.id,
-          title: task.title,
-          isCritical,
-        }));
-      });
-  }),
-);
-/** Bars in as few lines as they fit without lying on each other. */
-function lanesOf(bars: { from: number; to: number; lane: number }[]): number {
-  const ends: number[] = [];
-  for (const bar of bars.sort((a, b) => a.from - b.from)) {
-    let lane = ends.findIndex((end) => end <= bar.from + 1e-6);
-    if (lane < 0) lane = ends.push(0) - 1;
-    ends[lane] = bar.to;
-    bar.lane = lane;
-  }
-  return ends.length;
-}
-const bands = computed<Band[]>(() => {
-  const days = new Map<string, Band>();
-  for (const piece of [...pieces.value].sort((a, b) => a.from.getTime() - b.from.getTime())) {
-    const key = format(startOfDay(piece.from), 'yyyy-MM-dd');
-    const band = days.get(key) ?? {
-      key,
-      title: format(piece.from, 'EEEE d MMMM'),
-      bars: [],
-      hands: 0,
-      waits: 0,
-    };
-    days.set(key, band);
-    const from = minutesOf(piece.from);
-    band.bars.push({
-      ...piece,
-      from,
-      to: Math.max(from + 3, from + (piece.to.getTime() - piece.from.getTime()) / 60_000),
-      lane: 0,
-    });
-  }
-  for (const band of days.values()) {
-    band.hands = lanesOf(band.bars.filter((bar) => bar.kind === 'hands'));
-    band.waits = lanesOf(band.bars.filter((bar) => bar.kind !== 'hands'));
-  }
-  // a night in which something only stands needs no band of its own
-  return [...days.values()].filter((band) => band.bars.some((bar) => bar.kind === 'hands'));
-});
+const bands = computed<Band[]>(() => bandsOf([...day.rows, ...day.otherRows], day.dateOf));
+const ribbons = computed(() => ribbonsOf(day.clocks, day.dateOf));
 const fromHour = computed(() =>
   Math.floor(
     Math.min(
@@ -125,6 +31,7 @@ const pxPerHour = computed(() => ((width.value || 500) - 2 * left) / (24 - fromH
 const X = (minutes: number): number =>
   left + Math.max(0, minutes / 60 - fromHour.value) * pxPerHour.value;
 const headPx = 46;
+const ribbonPx = 8;
 const lineCount = computed(() =>
   bands.value.reduce((sum, band) => sum + band.hands * 1.5 + band.waits * 0.7 + 0.6, 0),
 );
@@ -133,7 +40,8 @@ const linePx = computed(() =>
     30,
     Math.max(
       9,
-      ((height.value || 600) - 100 - headPx * bands.value.length) / Math.max(1, lineCount.value),
+      ((height.value || 600) - 120 - (headPx + ribbonPx * day.clocks.length) * bands.value.length) /
+        Math.max(1, lineCount.value),
     ),
   ),
 );
@@ -142,8 +50,9 @@ const placed = computed(() => {
   return bands.value.map((band) => {
     const top = y;
     const waitsY = top + headPx + band.hands * 1.5 * linePx.value + 3;
-    y = waitsY + band.waits * 0.7 * linePx.value + 0.6 * linePx.value;
-    return { band, top, waitsY, bottom: y };
+    const ribbonsY = waitsY + band.waits * 0.7 * linePx.value + 3;
+    y = ribbonsY + day.clocks.length * ribbonPx + 0.6 * linePx.value;
+    return { band, top, waitsY, ribbonsY, bottom: y };
   });
 });
 const yOf = (bar: Bar, top: number, waitsY: number): number =>
@@ -156,28 +65,66 @@ const hours = computed(() =>
     (hour) => pxPerHour.value > 26 || hour % 2 === 0,
   ),
 );
-const words: Record<Bar['kind'], string> = {
-  hands: 'hands',
-  oven: 'oven',
-  fridge: 'fridge',
-  wait: 'standing',
-};
+const allHigh = computed(() => Math.max(height.value, (placed.value.at(-1)?.bottom ?? 0) + 62));
+
+/** The time under a point of the chart, minutes before the deadline. */
+function timeAt(x: number, y: number): number | null {
+  const under = placed.value.find((one) => y < one.bottom) ?? placed.value[placed.value.length - 1];
+  if (!under || !day.deadline) return null;
+  const minutes = ((x - left) / pxPerHour.value + fromHour.value) * 60;
+  const at = new Date(under.band.day);
+  at.setMinutes(Math.round(Math.max(0, Math.min(1439, minutes))));
+  return (at.getTime() - day.deadline.getTime()) / 60_000;
+}
+const { held, said, grab, nudge } = useDrag(pane, timeAt);
+/** Where the task that is being dragged would lie. */
+const ghosts = computed(() => {
+  const now = held.value;
+  if (!now) return [];
+  const start = day.dateOf(now.startMin);
+  const band = placed.value.find(
+    ({ band: one }) => one.day.toDateString() === start.toDateString(),
+  );
+  const row = day.rows.find(({ at }) => at.id === now.id);
+  if (!band || !row) return [];
+  const from = minutesOf(start);
+  return [
+    {
+      x: X(from),
+      y: band.top + headPx - 3,
+      wide: Math.max(4, X(Math.min(1440, from + Math.max(5, row.task.handsMin))) - X(from)),
+      high: 1.35 * linePx.value + 6,
+    },
+  ];
+});
+const words = { hands: 'hands', oven: 'oven', fridge: 'cold', wait: 'standing' } as const;
+const isPinned = (id: string): boolean =>
+  day.tasks.some((task) => task.id === id && task.pinMin !== undefined);
 </script>
 
 <template>
-  <div ref="pane" class="pane" data-test="day-chart">
-    <svg
-      v-if="width > 0"
-      :width="width"
-      :height="Math.max(height, (placed.at(-1)?.bottom ?? 0) + 40)"
-      role="group"
-      aria-label="The days"
-    >
+  <div ref="pane" class="pane" :class="{ paper: forPrint }" data-test="day-chart">
+    <svg v-if="width > 0" :width="width" :height="allHigh" role="group" aria-label="The days">
       <text x="20" y="34" font-size="16">The days</text>
+      <text
+        v-if="said"
+        x="110"
+        y="34"
+        font-size="15"
+        font-weight="600"
+        :class="{ against: said.isAgainst }"
+        data-test="drag-says"
+      >
+        {{ said.text }}
+      </text>
       <text v-if="bands.length === 0" x="20" y="70" font-size="15" class="soft">
         No plan of the days yet.
       </text>
-      <g v-for="{ band, top, waitsY, bottom } in placed" :key="band.key" :data-day="band.key">
+      <g
+        v-for="{ band, top, waitsY, ribbonsY, bottom } in placed"
+        :key="band.key"
+        :data-day="band.key"
+      >
         <text :x="left" :y="top + 20" font-size="15" font-weight="600">{{ band.title }}</text>
         <g v-for="hour in hours" :key="hour" class="hour">
           <line :x1="X(hour * 60)" :x2="X(hour * 60)" :y1="top + 40" :y2="bottom - 4" />
@@ -189,8 +136,27 @@ const words: Record<Bar['kind'], string> = {
           v-for="bar in band.bars.filter((one) => one.to > fromHour * 60)"
           :key="bar.key"
           class="bar"
-          :class="[bar.kind, { critical: bar.isCritical, chosen: bar.id === day.chosen }]"
-          @click="day.chosen = bar.id"
+          :class="[
+            bar.kind,
+            {
+              critical: bar.isCritical,
+              chosen: bar.id === day.chosen,
+              other: bar.cake !== null,
+              held: held?.id === bar.id,
+            },
+          ]"
+          :data-task="bar.id"
+          :tabindex="bar.cake === null && bar.kind === 'hands' ? 0 : undefined"
+          :role="bar.cake === null && bar.kind === 'hands' ? 'button' : undefined"
+          :aria-label="
+            bar.cake === null && bar.kind === 'hands'
+              ? `${bar.title}: arrow keys move it by a quarter of an hour`
+              : undefined
+          "
+          @pointerdown="bar.cake === null && grab($event, bar.id)"
+          @keydown.left.prevent.stop="nudge(bar.id, -15)"
+          @keydown.right.prevent.stop="nudge(bar.id, 15)"
+          @keydown.delete.prevent.stop="day.pin(bar.id, null)"
         >
           <rect
             :x="X(bar.from)"
@@ -198,13 +164,38 @@ const words: Record<Bar['kind'], string> = {
             :width="Math.max(2.5, X(Math.min(1440, bar.to)) - X(bar.from) - 1)"
             :height="highOf(bar)"
           />
-          <title>{{ bar.title }} ({{ words[bar.kind] }})</title>
+          <circle
+            v-if="bar.kind === 'hands' && isPinned(bar.id)"
+            :cx="X(bar.from) + 5"
+            :cy="yOf(bar, top, waitsY) + 6"
+            r="3"
+          />
+          <title>
+            {{ bar.cake ? `${bar.cake}: ` : '' }}{{ bar.title }} ({{ words[bar.kind] }})
+          </title>
+        </g>
+        <g v-for="ribbon in ribbons.filter((one) => one.day === band.key)" :key="ribbon.key">
+          <rect
+            :x="X(ribbon.from)"
+            :y="ribbonsY + ribbon.row * ribbonPx"
+            :width="Math.max(2, X(ribbon.to) - X(ribbon.from))"
+            height="4.5"
+            :class="ribbon.isOver ? 'out over' : 'out'"
+          />
+          <title>{{ ribbon.title }}</title>
         </g>
       </g>
-      <g
-        class="legend"
-        :transform="`translate(20 ${Math.max(height, (placed.at(-1)?.bottom ?? 0) + 40) - 18})`"
-      >
+      <rect
+        v-for="(ghost, i) in ghosts"
+        :key="i"
+        class="ghost"
+        :class="{ against: said?.isAgainst }"
+        :x="ghost.x"
+        :y="ghost.y"
+        :width="ghost.wide"
+        :height="ghost.high"
+      />
+      <g class="legend" :transform="`translate(20 ${allHigh - 36})`">
         <g
           v-for="(kind, i) in ['hands', 'oven', 'fridge', 'wait'] as const"
           :key="kind"
@@ -217,6 +208,17 @@ const words: Record<Bar['kind'], string> = {
           <rect x="368" y="-11" width="18" height="12" />
           <text x="392" y="0" font-size="13">sets the start</text>
         </g>
+        <g v-if="day.clocks.length > 0">
+          <rect class="out" x="0" y="14" width="18" height="5" />
+          <text x="24" y="20" font-size="13">out of the cold</text>
+        </g>
+        <g v-if="day.otherRows.length > 0" class="hands other">
+          <rect x="138" y="9" width="18" height="12" />
+          <text x="162" y="20" font-size="13">another cake</text>
+        </g>
+        <text v-if="!forPrint" x="276" y="20" font-size="13" class="soft">
+          drag a task to put it at its time
+        </text>
       </g>
     </svg>
   </div>
@@ -228,8 +230,14 @@ const words: Record<Bar['kind'], string> = {
   inset: 0;
   overflow: auto;
 }
+.pane.paper {
+  position: static;
+}
 text {
   fill: var(--ink);
+}
+text.against {
+  fill: var(--stop);
 }
 .soft,
 .hour text {
@@ -239,7 +247,8 @@ text {
   stroke: var(--line);
 }
 .bar {
-  cursor: pointer;
+  cursor: grab;
+  touch-action: none;
 }
 .hands rect {
   fill: var(--accent);
@@ -259,8 +268,36 @@ text {
   stroke: var(--soft);
   stroke-dasharray: 3 2;
 }
+.other {
+  cursor: default;
+}
+.other rect {
+  fill: var(--line);
+  stroke: var(--soft);
+}
 .chosen rect {
   stroke: var(--stop);
   stroke-width: 2.5;
+}
+.held rect {
+  opacity: 0.35;
+}
+.bar circle {
+  fill: var(--milk);
+}
+.ghost {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 2.5;
+  pointer-events: none;
+}
+.ghost.against {
+  stroke: var(--stop);
+}
+.out {
+  fill: var(--warn-mark);
+}
+.out.over {
+  fill: var(--stop);
 }
 </style>

@@ -1,12 +1,19 @@
 import {
+  breaksAt,
   dayTasks,
   doneOf,
   findRow,
   keepingClocks,
+  ownPart,
+  sharedId,
+  shifted,
   tasksLeft,
+  tasksTogether,
   windowsBefore,
+  type Break,
   type Clock,
   type DayAnswer,
+  type DayPlan,
   type DayQuestion,
   type DayTask,
   type Placed,
@@ -17,15 +24,25 @@ import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { useAnswer } from '../workers/useAnswer.ts';
 import { useBuild } from './build.ts';
+import { useKitchen } from './kitchen.ts';
 import { usePantry } from './pantry.ts';
 
 /** Rounds in which the plan of the days is improved; some tenths of a second. */
 const rounds = 1500;
 
+/** A placed task with what it is; `cake` names the other cake it is of, null for the open one. */
+export interface DayRow {
+  at: Placed;
+  task: DayTask;
+  isCritical: boolean;
+  cake: string | null;
+}
+
 /** The days of the open build: its tasks, the plan of them, and what keeps how long. */
 export const useDay = defineStore('day', () => {
   const store = useBuild();
   const pantry = usePantry();
+  const kitchen = useKitchen();
   /** The task that is chosen in chart or list. */
   const chosen = shallowRef<string | null>(null);
   const now = useNow({ interval: 30_000 });
@@ -41,27 +58,78 @@ export const useDay = defineStore('day', () => {
     if (!at) return null;
     return new Date(parseISO(at).getTime() - store.build!.day.spareMin * 60_000);
   });
-  const windows = computed(() =>
-    deadline.value && store.build ? windowsBefore(deadline.value, store.build.day.hours) : [],
+  /** The last deadline of all cakes that share the kitchen. */
+  const lastDeadline = computed<Date | null>(() =>
+    deadline.value === null
+      ? null
+      : new Date(
+          Math.max(
+            deadline.value.getTime(),
+            ...kitchen.others.map((one) => one.deadline.getTime()),
+          ),
+        ),
   );
-  const asked = (some: DayTask[]): DayQuestion => ({
-    tasks: some,
-    windows: windows.value,
-    capacity: {
-      hands: store.build!.day.people,
-      oven: 1,
-      mixer: 1,
-      fridge: store.build!.day.fridgeMm,
-    },
-    seed: 1,
-    rounds,
-  });
+  /** By how much the open build's deadline is before that, min. */
+  const shiftMin = computed(() =>
+    deadline.value && lastDeadline.value
+      ? (lastDeadline.value.getTime() - deadline.value.getTime()) / 60_000
+      : 0,
+  );
+  const windows = computed(() =>
+    lastDeadline.value && store.build
+      ? windowsBefore(lastDeadline.value, store.build.day.hours)
+      : [],
+  );
+  /** The question of some of the open build's tasks, together with the other cakes of the kitchen. */
+  const asked = (some: DayTask[], onlyLeft = false): DayQuestion => {
+    const { id, day } = store.build!;
+    const others = kitchen.others.map((other) => ({
+      buildId: other.buildId,
+      name: other.name,
+      tasks: onlyLeft ? tasksLeft(other.tasks, other.done) : other.tasks,
+      dueMin: (other.deadline.getTime() - lastDeadline.value!.getTime()) / 60_000,
+    }));
+    return {
+      tasks:
+        others.length === 0
+          ? some
+          : tasksTogether([
+              { buildId: id, name: '', tasks: some, dueMin: -shiftMin.value },
+              ...others,
+            ]),
+      windows: windows.value,
+      capacity: {
+        hands: day.people,
+        oven: 1,
+        mixer: 1,
+        fridge: day.fridgeMm,
+        freezer: day.freezerMm,
+      },
+      seed: 1,
+      rounds,
+    };
+  };
+  const isShared = computed(() => kitchen.others.length > 0);
   const { answer, current } = useAnswer<DayQuestion, DayAnswer>(
     () => (deadline.value && tasks.value.length > 0 ? asked(tasks.value) : null),
     (solver, question) => solver.day(question),
   );
-  const plan = computed(() => (answer.value?.ok ? answer.value.plan : null));
-  const taskOf = (id: string): DayTask | undefined => tasks.value.find((task) => task.id === id);
+  /** What was asked names tasks by their cake where several share the kitchen. */
+  const bareId = (id: string): string =>
+    isShared.value && store.build && id.startsWith(sharedId(store.build.id, ''))
+      ? id.slice(sharedId(store.build.id, '').length)
+      : id;
+  const plan = computed<DayPlan | null>(() => {
+    const found = answer.value;
+    if (!found?.ok || !store.build) return null;
+    // an answer from before another cake came in or went out
+    const knowsCakes = found.plan.placed.some(({ id }) => id.startsWith(`${store.build!.id}:`));
+    if (knowsCakes !== isShared.value && found.plan.placed.length > 0) return null;
+    return isShared.value ? ownPart(found.plan, store.build.id, shiftMin.value) : found.plan;
+  });
+  const taskOf = (id: string): DayTask | undefined =>
+    tasks.value.find((task) => task.id === bareId(id)) ??
+    kitchen.others.flatMap((one) => one.tasks).find((task) => id.endsWith(`:${task.id}`));
   const dateOf = (minutes: number): Date =>
     new Date((deadline.value?.getTime() ?? 0) + minutes * 60_000);
   const nowMin = computed(() =>
@@ -83,24 +151,64 @@ export const useDay = defineStore('day', () => {
       : [],
   );
   /** Placed tasks with what they are. */
-  const rows = computed<{ at: Placed; task: DayTask; isCritical: boolean }[]>(() =>
+  const rows = computed<DayRow[]>(() =>
     (plan.value?.placed ?? []).flatMap((at) => {
-      const task = taskOf(at.id);
-      return task ? [{ at, task, isCritical: plan.value!.critical.includes(at.id) }] : [];
+      const task = tasks.value.find((one) => one.id === at.id);
+      return task
+        ? [{ at, task, isCritical: plan.value!.critical.includes(at.id), cake: null }]
+        : [];
     }),
   );
+  /** What the other cakes of the kitchen take, in the minutes of the open one. */
+  const otherRows = computed<DayRow[]>(() => {
+    const found = answer.value;
+    if (!found?.ok || !plan.value || !isShared.value) return [];
+    return kitchen.others.flatMap(({ buildId, name, tasks: own }) =>
+      own.flatMap((task): DayRow[] => {
+        const id = sharedId(buildId, task.id);
+        const at = found.plan.placed.find((one) => one.id === id);
+        return at
+          ? [{ at: shifted(at, id, shiftMin.value), task, isCritical: false, cake: name }]
+          : [];
+      }),
+    );
+  });
+  /** What stands against beginning a task of the open build then, minutes before its deadline. */
+  function breaks(id: string, startMin: number): Break[] {
+    const found = answer.value;
+    if (!found?.ok || !store.build) return [];
+    return breaksAt(
+      asked(tasks.value),
+      found.plan.placed,
+      isShared.value ? sharedId(store.build.id, id) : id,
+      startMin - shiftMin.value,
+    ).map((one) => ('id' in one ? { ...one, id: bareId(one.id) } : one));
+  }
+  function pin(id: string, startMin: number | null): void {
+    store.edit(startMin === null ? 'Task let go' : 'Task put at its time', (draft) => {
+      draft.day.pinned = draft.day.pinned.filter((one) => one.taskId !== id);
+      if (startMin !== null)
+        draft.day.pinned.push({ taskId: id, startMin: Math.min(0, Math.round(startMin)) });
+    });
+  }
   return {
     chosen,
     tasks,
     deadline,
+    shiftMin,
+    isShared,
     answer,
     current,
     plan,
     rows,
+    otherRows,
     clocks,
     left,
     nowMin,
     asked,
+    bareId,
+    breaks,
+    pin,
     taskOf,
     dateOf,
   };

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { say, showText, type Step } from '@pyrgotect/core';
 import { computed, watch } from 'vue';
+import DayPrint from '../day/DayPrint.vue';
 import { servedText } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import PlacesTable from '../support/PlacesTable.vue';
@@ -80,6 +81,7 @@ const print = (): void => window.print();
       />
     </header>
     <PlacesTable v-if="store.plan.nonFood.length > 0" :build="store.build" :plan="store.plan" />
+    <DayPrint />
     <section v-for="chapter in chapters" :key="chapter.title + chapter.steps[0]!.key">
       <h2>{{ chapter.title }}</h2>
       <div v-for="step in chapter.steps" :key="step.key" class="step">

@@ -80,9 +80,13 @@ export const newDay = (): DaySettings => ({
     i < 5 ? { from: 18 * 60, to: 22 * 60 } : { from: 9 * 60, to: 20 * 60 },
   ),
   fridgeMm: 900,
+  freezerMm: 0,
+  chillIn: 'fridge',
   spareMin: 30,
   own: [],
   minutes: [],
+  pinned: [],
+  together: [],
 });
 
 /** What a tier has besides its layers until something is decided about it. */

@@ -1,6 +1,16 @@
 import type { DaySettings, Hours, OwnTask } from '../day/types.ts';
 import { limits } from './limits.ts';
-import { figure, id, list, name, orNull, record, wholeFigure, words } from './schema-blocks.ts';
+import {
+  figure,
+  id,
+  list,
+  name,
+  oneOf,
+  orNull,
+  record,
+  wholeFigure,
+  words,
+} from './schema-blocks.ts';
 
 /** Checks of when and by whom a cake is made. */
 export const daySchema = record<DaySettings>({
@@ -15,6 +25,8 @@ export const daySchema = record<DaySettings>({
     7,
   ).test('seven', 'needs seven days', (days) => !Array.isArray(days) || days.length === 7),
   fridgeMm: figure(limits.fridgeMm),
+  freezerMm: figure(limits.freezerMm),
+  chillIn: oneOf(['fridge', 'freezer'] as const),
   spareMin: figure(limits.spareMin),
   own: list(
     record<OwnTask>({
@@ -34,4 +46,12 @@ export const daySchema = record<DaySettings>({
     }) as never,
     200,
   ),
+  pinned: list(
+    record<DaySettings['pinned'][number]>({
+      taskId: words(200),
+      startMin: figure(limits.pinMin),
+    }) as never,
+    200,
+  ),
+  together: list(id() as never, limits.together.max),
 });

@@ -44,7 +44,9 @@ export function keepingClocks(
       const task = byId.get(one.id)!;
       const isOnIt = task.tierId === tier.id || (task.tierId === null && isCake(task));
       if (!isOnIt || one.startMin < from) return [];
-      const isCold = task.uses.some((use) => use.resource === 'fridge');
+      const isCold = task.uses.some(
+        (use) => use.resource === 'fridge' || use.resource === 'freezer',
+      );
       const toMin = isCold ? one.handsEndMin : one.endMin;
       return toMin > one.startMin ? [{ fromMin: one.startMin, toMin }] : [];
     });

@@ -19,5 +19,8 @@ export const keepingRows: Record<KeepingClass, { fridgeMin: number; roomMin: num
 /** Above this a perishable part may be out of the cold for half as long, C (usual guidance). */
 export const warmC = 32;
 
+/** Still air of a freezer takes less than half the time of a fridge's (heat model, rounded). */
+export const freezerShare = 0.45;
+
 /** Wrapped sponge waits so long for its filling, min (usual guidance). */
 export const spongeKeepsMin = 2 * day;

@@ -1,4 +1,5 @@
 import type { Build } from '../build/types.ts';
+import { freezerShare } from './keeping.ts';
 import { workedSince, type Window } from './hours.ts';
 import { scheduleDay, type DayAnswer, type DayQuestion } from './schedule.ts';
 import type { DayTask } from './types.ts';
@@ -42,9 +43,6 @@ export interface Replan {
   shortMin: number;
   savers: Saver[];
 }
-
-/** Still air of a freezer takes less than half the time of a fridge's (heat model, rounded). */
-const freezerShare = 0.45;
 
 /**
  * Plans what is left from now on (model section 11). Where it cannot be done in time, it is planned

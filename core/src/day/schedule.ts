@@ -19,6 +19,8 @@ export interface DayPlan {
   late: { id: string; after: string; byMin: number }[];
   /** How far each task can move earlier or later by itself, the others standing still. */
   slack: Record<string, { earlierMin: number; laterMin: number }>;
+  /** Tasks that could not begin when they were wanted to, and when they do. */
+  moved: { id: string; wantedMin: number; startMin: number }[];
   /** Tasks that would make the whole longer if they took longer. */
   critical: string[];
   rounds: number;
@@ -81,10 +83,10 @@ function placeBackward(
   return starts;
 
   function latestPlace(task: DayTask, next: readonly Follower[]): number | null {
-    let end = 0;
+    let end = task.dueMin ?? 0;
     for (const { task: follower, leastMin } of next)
       end = Math.min(end, starts.get(follower.id)! - leastMin);
-    let start = end - lengthOf(task);
+    let start = Math.min(end - lengthOf(task), task.pinMin ?? 0);
     for (let turn = 0; turn < 2000; turn++) {
       const within = inHours(windows, task, start);
       if (within === null) return null;
@@ -115,10 +117,10 @@ function latestStarts(
 ): Map<string, number> | { id: string } {
   const starts = new Map<string, number>();
   for (const task of [...order].reverse()) {
-    let end = 0;
+    let end = task.dueMin ?? 0;
     for (const { task: next, leastMin } of followers.get(task.id) ?? [])
       end = Math.min(end, starts.get(next.id)! - leastMin);
-    const start = inHours(windows, task, end - lengthOf(task));
+    const start = inHours(windows, task, Math.min(end - lengthOf(task), task.pinMin ?? 0));
     if (start === null) return { id: task.id };
     starts.set(task.id, start);
   }
@@ -165,6 +167,7 @@ export function scheduleDay(
         handsMin: 0,
         late: [],
         slack: {},
+        moved: [],
         critical: [],
         rounds: 0,
       },
@@ -257,7 +260,7 @@ function planOf(
             .get(span.resource)
             ?.clash(span.from, span.to, span.amount, capacity[span.resource]) ?? 0) === 0,
       );
-    let latest = -lengthOf(task);
+    let latest = (task.dueMin ?? 0) - lengthOf(task);
     for (const { task: after, leastMin } of followers.get(task.id) ?? [])
       latest = Math.min(latest, starts.get(after.id)! - leastMin - lengthOf(task));
     let earliest = -spanOf(starts);
@@ -292,6 +295,11 @@ function planOf(
     handsMin: tasks.reduce((sum, task) => sum + handsOf(task), 0),
     late: lateOf(tasks, starts),
     slack,
+    moved: tasks.flatMap(({ id, pinMin }) =>
+      pinMin !== undefined && Math.abs(starts.get(id)! - pinMin) > 0.5
+        ? [{ id, wantedMin: pinMin, startMin: starts.get(id)! }]
+        : [],
+    ),
     critical: criticalOf(order, followers, ranks, question, spanOf(starts), slack),
     rounds,
   };

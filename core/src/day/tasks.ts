@@ -5,7 +5,7 @@ import type { Build } from '../build/types.ts';
 import type { Spread } from '../pantry/types.ts';
 import type { Plan } from '../plan-types.ts';
 import { ifThere, valueOf } from '../working/staged.ts';
-import { keepingRows, spongeKeepsMin } from './keeping.ts';
+import { freezerShare, keepingRows, spongeKeepsMin } from './keeping.ts';
 import type { DayTask } from './types.ts';
 
 /** Hands-on time that is not worth cutting up, min: longer runs of steps become several tasks. */
@@ -123,10 +123,11 @@ function taskOf(
   if (isBaking(last)) uses.push({ resource: 'oven', amount: 1, when: 'wait' });
   if (steps.some((step) => step.key.endsWith('/mix') || step.key.endsWith('/make')))
     uses.push({ resource: 'mixer', amount: 1, when: 'hands' });
-  if (waitMin > 0 && !isBaking(last) && !isCooling(last)) {
+  const isChilled = waitMin > 0 && !isBaking(last) && !isCooling(last);
+  if (isChilled) {
     const i = build.tiers.findIndex((tier) => tier.id === lane.tierId);
     const high = i >= 0 ? plan.tiers[i]!.stack.finishedMm : plan.tally.heightMm;
-    uses.push({ resource: 'fridge', amount: high + overTierMm, when: 'wait' });
+    uses.push({ resource: build.day.chillIn, amount: high + overTierMm, when: 'wait' });
   }
   let id = first!.key;
   for (let n = 2; known.some((task) => task.id === id); n++) id = `${first!.key}~${n}`;
@@ -143,7 +144,10 @@ function taskOf(
           waitMin: Math.round(cooled.timer?.minutes ?? 0),
         }
       : null,
-    waitMin: Math.round(waitMin + (road ? build.journey.minutes : 0)),
+    waitMin: Math.round(
+      waitMin * (isChilled && build.day.chillIn === 'freezer' ? freezerShare : 1) +
+        (road ? build.journey.minutes : 0),
+    ),
     uses,
     after: [],
   };
@@ -254,11 +258,13 @@ const servingTask = (step: Step, last: DayTask | null, waitMin: number): DayTask
 
 /** The user's own tasks among them, and minutes by the user's own clock. */
 function withOwn(tasks: readonly DayTask[], { day }: Build): DayTask[] {
+  const pins = new Map(day.pinned.map(({ taskId, startMin }) => [taskId, startMin]));
   const own = new Map(day.minutes.map(({ taskId, handsMin }) => [taskId, handsMin]));
   const all = tasks.map((task) => ({
     ...task,
     handsMin: own.get(task.id) ?? task.handsMin,
     after: [...task.after],
+    ...(pins.has(task.id) ? { pinMin: pins.get(task.id)! } : {}),
   }));
   const last = all.at(-1);
   for (const task of day.own) {
@@ -273,6 +279,7 @@ function withOwn(tasks: readonly DayTask[], { day }: Build): DayTask[] {
       waitMin: task.waitMin,
       again: null,
       uses: [],
+      ...(pins.has(task.id) ? { pinMin: pins.get(task.id)! } : {}),
       after: after ? [{ id: task.after!, leastMin: 0, mostMin: null }] : [],
     });
     const before = all.find((one) => one.id === task.before) ?? last;

@@ -20,14 +20,22 @@ export interface DaySettings {
   hours: Hours[];
   /** Height of the fridge's shelves together, mm. */
   fridgeMm: number;
+  /** Height of the freezer's shelves together, mm; 0 for none. */
+  freezerMm: number;
+  /** Where stacks and coats get firm. */
+  chillIn: 'fridge' | 'freezer';
   /** Minutes in hand before it is served. */
   spareMin: number;
   own: OwnTask[];
   /** Hands-on minutes by the user's own clock, by task. */
   minutes: { taskId: string; handsMin: number }[];
+  /** Tasks that begin when the user wants them to, minutes before the deadline, negative. */
+  pinned: { taskId: string; startMin: number }[];
+  /** Other builds of the same days that share hands, oven, mixer and cold. */
+  together: string[];
 }
 
-export const resources = ['hands', 'oven', 'mixer', 'fridge'] as const;
+export const resources = ['hands', 'oven', 'mixer', 'fridge', 'freezer'] as const;
 export type Resource = (typeof resources)[number];
 
 /** Something that takes hands first, then time without them. Minutes. */
@@ -49,9 +57,13 @@ export interface DayTask {
    * where that would spoil.
    */
   after: { id: string; leastMin: number; mostMin: number | null }[];
+  /** Ends so many minutes before the deadline at the latest, negative; for what is due before the others. */
+  dueMin?: number;
+  /** Begins then or, where that cannot be, earlier. */
+  pinMin?: number;
 }
 
-/** How much of each there is. Fridge in mm of shelf height. */
+/** How much of each there is. Fridge and freezer in mm of shelf height. */
 export type Capacity = Record<Resource, number>;
 
 /** One task in its place: minutes before the time the cake must be ready, as negative numbers. */

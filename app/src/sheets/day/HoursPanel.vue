@@ -2,10 +2,13 @@
 import { limits, showText, type Build, type DaySettings, type Plan } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useBuild } from '../../stores/build.ts';
+import { useKitchen } from '../../stores/kitchen.ts';
 import { useDay } from '../../stores/day.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { servedText } from '../../parts/when.ts';
 import { download } from '../../parts/download.ts';
 import WordField from '../../figures/WordField.vue';
 
@@ -37,6 +40,17 @@ const setWorks = (i: number, works: boolean): void =>
 const backwards = computed(() =>
   props.build.day.hours.map((own) => own !== null && own.to <= own.from),
 );
+const colds = [
+  { value: 'fridge' as const, text: 'fridge' },
+  { value: 'freezer' as const, text: 'freezer' },
+];
+const kitchen = useKitchen();
+const share = (id: string): void =>
+  set({
+    together: props.build.day.together.includes(id)
+      ? props.build.day.together.filter((one) => one !== id)
+      : [...props.build.day.together, id],
+  });
 const fileName = computed(() => props.build.name.replace(/[^\p{L}\p{N}]+/gu, '-'));
 async function saveCalendar(): Promise<void> {
   const { calendarText } = await import('../../day/calendar.ts');
@@ -72,7 +86,22 @@ async function saveTable(): Promise<void> {
         :max="limits.fridgeMm.max"
         @update:model-value="(mm) => mm !== null && set({ fridgeMm: mm })"
       />
-      of fridge to stand tiers in, and
+      of fridge{{ build.day.freezerMm > 0 ? ' and' : ' to stand tiers in, a freezer of' }}
+      <QuantityField
+        :model-value="build.day.freezerMm"
+        kind="span"
+        label="Height of the freezer’s shelves together"
+        :min="limits.freezerMm.min"
+        :max="limits.freezerMm.max"
+        @update:model-value="(mm) => mm !== null && set({ freezerMm: mm })"
+      /><template v-if="build.day.freezerMm > 0">
+        of freezer, getting firm in the
+        <ChoiceField
+          :model-value="build.day.chillIn"
+          label="Where stacks and coats get firm"
+          :options="colds"
+          @update:model-value="(chillIn) => set({ chillIn })" /></template
+      >, and
       <QuantityField
         :model-value="build.day.spareMin"
         kind="minutes"
@@ -117,6 +146,26 @@ async function saveTable(): Promise<void> {
         </tr>
       </tbody>
     </table>
+    <div v-if="kitchen.neighbours.length > 0" class="together" data-test="together">
+      <p class="soft">
+        Made on the same days. What shares the kitchen shares its hands, oven, mixer and cold; the
+        hours and the room are those above.
+      </p>
+      <label v-for="other in kitchen.neighbours" :key="other.id">
+        <input
+          type="checkbox"
+          :checked="build.day.together.includes(other.id)"
+          @change="share(other.id)"
+        />
+        {{ other.name }}, served {{ servedText(other.serveAt) }}
+      </label>
+    </div>
+    <p v-for="one in day.plan?.moved ?? []" :key="one.id" class="wrong" role="alert">
+      “{{ day.taskOf(one.id)?.title }}” cannot begin
+      {{ format(day.dateOf(one.wantedMin), 'EEE HH:mm') }}: it begins
+      {{ format(day.dateOf(one.startMin), 'EEE HH:mm') }}.
+      <button type="button" class="key small" @click="day.pin(one.id, null)">let it go</button>
+    </p>
     <template v-if="day.plan && day.plan.placed.length > 0">
       <p class="sentence" data-test="result">
         {{ day.tasks.length }} tasks, <b>{{ text(day.plan.handsMin, 'minutes') }}</b> of hands, from
@@ -139,8 +188,10 @@ async function saveTable(): Promise<void> {
       </p>
       <p class="soft">
         Planned backward, each task as late as hands, oven, mixer, fridge and your hours let it, so
-        that everything is fresh. A tin comes out the moment it is done, so baking ends within your
-        hours; other waits go through the night.
+        that everything is fresh{{
+          day.isShared ? '; span and bound are those of all cakes together' : ''
+        }}. A tin comes out the moment it is done, so baking ends within your hours; other waits go
+        through the night.
       </p>
     </template>
   </div>
@@ -158,6 +209,10 @@ input[type='time'] {
   border: 0;
   border-bottom: 1.8px solid var(--accent);
   padding: 2px 4px;
+}
+.together label {
+  display: block;
+  margin-top: 4px;
 }
 .wrong {
   color: var(--stop);

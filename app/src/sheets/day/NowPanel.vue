@@ -16,15 +16,17 @@ const nowMin = computed(() => Math.ceil(day.nowMin / 15) * 15);
 const { answer, current } = useAnswer<{ question: DayQuestion; nowMin: number }, Replan>(
   () =>
     day.deadline && nowMin.value < 0 && day.left.length > 0
-      ? { question: day.asked(day.left), nowMin: nowMin.value }
+      ? { question: day.asked(day.left, true), nowMin: nowMin.value - day.shiftMin }
       : null,
   (solver, { question, nowMin: at }) => solver.replan(question, at),
 );
 const next = computed(() => {
   const found = answer.value?.answer;
   if (!found?.ok) return null;
-  const first = found.plan.placed[0];
-  return first ? { at: day.dateOf(first.startMin), task: day.taskOf(first.id) } : null;
+  const own = found.plan.placed.find(({ id }) =>
+    day.left.some((task) => task.id === day.bareId(id)),
+  );
+  return own ? { at: day.dateOf(own.startMin + day.shiftMin), task: day.taskOf(own.id) } : null;
 });
 </script>
 

@@ -136,6 +136,15 @@ const choices = (not: string) => [
             }}<span v-if="isCritical" class="mark" title="If it takes longer, you begin earlier">
               ◆</span
             >
+            <button
+              v-if="task.pinMin !== undefined"
+              type="button"
+              class="key small"
+              data-test="unpin"
+              @click.stop="day.pin(task.id, null)"
+            >
+              let it be placed
+            </button>
           </td>
           <td class="end">
             <QuantityField

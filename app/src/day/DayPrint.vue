@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { format } from 'date-fns';
+import { useDay } from '../stores/day.ts';
+import DayChart from './DayChart.vue';
+
+/** The days on paper: the chart, and every task with its time, worked down with a pencil. */
+const day = useDay();
+</script>
+
+<template>
+  <section v-if="day.rows.length > 0" class="days" data-test="day-print">
+    <h2>The days</h2>
+    <DayChart for-print />
+    <table>
+      <tbody>
+        <tr v-for="{ at, task, isCritical } in day.rows" :key="task.id">
+          <td class="when">{{ format(day.dateOf(at.startMin), 'EEE HH:mm') }}</td>
+          <td>{{ task.title }}{{ isCritical ? ' ◆' : '' }}</td>
+          <td class="when">{{ task.handsMin }} min</td>
+          <td class="when">
+            {{
+              at.endMin > at.handsEndMin
+                ? `until ${format(day.dateOf(at.endMin), 'EEE HH:mm')}`
+                : ''
+            }}
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="soft">◆ sets the start: if it takes longer, you begin earlier.</p>
+  </section>
+</template>
+
+<style scoped>
+.days {
+  break-inside: avoid;
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+}
+td {
+  border-top: 0.5pt solid var(--line);
+  padding: 2px 8px 2px 0;
+}
+.when {
+  white-space: nowrap;
+  font-variant-numeric: tabular-nums;
+}
+</style>

@@ -12,7 +12,7 @@ import {
   type Step,
   type StepFault,
 } from '@pyrgotect/core';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue';
 import LeftAdvice from '../sheets/coat/LeftAdvice.vue';
 import LevelPanel from '../sheets/stack/LevelPanel.vue';
 import { useBuild } from '../stores/build.ts';
@@ -39,6 +39,19 @@ watch(
     open.value = false;
   },
 );
+
+const panel = useTemplateRef<HTMLElement>('panel');
+/** What is opened below the edge is brought up. */
+const bringUp = (): void =>
+  void nextTick(() => panel.value?.scrollIntoView({ block: 'start', behavior: 'smooth' }));
+function choose(fault: StepFault): void {
+  chosen.value = fault;
+  bringUp();
+}
+function toggle(): void {
+  open.value = !open.value;
+  if (open.value) bringUp();
+}
 
 /** The tier that the step is about. */
 const tier = computed(() => props.build.tiers.find((t) => props.step.key.startsWith(`${t.id}/`)));
@@ -102,13 +115,13 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
 </script>
 
 <template>
-  <section v-if="found.length > 0" class="faults" data-test="faults">
+  <section v-if="found.length > 0" ref="panel" class="faults" data-test="faults">
     <button
       type="button"
       class="key"
       :aria-expanded="open"
       data-test="something-wrong"
-      @click="open = !open"
+      @click="toggle"
     >
       Something is wrong
     </button>
@@ -119,7 +132,7 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
             type="button"
             :class="{ on: chosen?.id === fault.id }"
             :aria-pressed="chosen?.id === fault.id"
-            @click="chosen = fault"
+            @click="choose(fault)"
           >
             <b>{{ fault.name }}</b><small>{{ fault.sign }}</small>
           </button>

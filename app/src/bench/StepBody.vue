@@ -95,6 +95,9 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     </div>
   </div>
 
+  <WeighStep :step="step" :build="build" :bench="bench" />
+  <ProbeStep v-if="step.probe" :step="step" :build="build" :bench="bench" />
+
   <ul v-if="step.list.length > 0" class="list" :class="{ long: step.list.length > 5 }">
     <li v-for="item in step.list" :key="item.label">
       <span
@@ -104,8 +107,6 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     </li>
   </ul>
 
-  <WeighStep :step="step" :build="build" :bench="bench" />
-  <ProbeStep v-if="step.probe" :step="step" :build="build" :bench="bench" />
   <LeftAdvice
     v-if="leftTier && leftG !== null"
     :plan="plan"

@@ -99,7 +99,7 @@ const go = (by: number): void => {
       type="button"
       class="key solid"
       data-test="take"
-      :disabled="devices.settledG === null"
+      :disabled="devices.settledG === null || devices.settledG < 0.5"
       @click="take"
     >
       {{ devices.settledG === null ? 'wait …' : `Take ${text(Math.max(0, devices.settledG))}` }}

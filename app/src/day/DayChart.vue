@@ -104,19 +104,11 @@ const isPinned = (id: string): boolean =>
 
 <template>
   <div ref="pane" class="pane" :class="{ paper: forPrint }" data-test="day-chart">
+    <p v-if="said" class="said" :class="{ against: said.isAgainst }" data-test="drag-says">
+      {{ said.text }}
+    </p>
     <svg v-if="width > 0" :width="width" :height="allHigh" role="group" aria-label="The days">
       <text x="20" y="34" font-size="16">The days</text>
-      <text
-        v-if="said"
-        x="110"
-        y="34"
-        font-size="15"
-        font-weight="600"
-        :class="{ against: said.isAgainst }"
-        data-test="drag-says"
-      >
-        {{ said.text }}
-      </text>
       <text v-if="bands.length === 0" x="20" y="70" font-size="15" class="soft">
         No plan of the days yet.
       </text>
@@ -236,8 +228,18 @@ const isPinned = (id: string): boolean =>
 text {
   fill: var(--ink);
 }
-text.against {
-  fill: var(--stop);
+.said {
+  position: absolute;
+  left: 104px;
+  right: 14px;
+  top: 12px;
+  margin: 0;
+  font-weight: 600;
+  line-height: 1.25;
+  pointer-events: none;
+}
+.said.against {
+  color: var(--stop);
 }
 .soft,
 .hour text {

@@ -42,7 +42,8 @@ const title = computed(() => {
   if (!day.deadline) return 'When is it served? Brief says it';
   if (!day.answer) return 'Planning the days…';
   if (!day.answer.ok) return 'There is no plan of the days';
-  const first = day.plan!.placed[0];
+  if (!day.plan) return 'Planning the days…';
+  const first = day.plan.placed[0];
   if (!first) return 'Nothing to do';
   return `Begin ${format(day.dateOf(first.startMin), 'EEEE d MMMM, HH:mm')}`;
 });

@@ -26,8 +26,10 @@ const isForScale = (kind: Recordable['show']): boolean => isMass(kind) && kind !
 export function weighTargets(step: Step): WeighTarget[] {
   const { record } = step;
   const own = record?.kind === 'mass' ? record : null;
+  // lists of drips, dowels and places are looked up, not weighed
+  const isWeighedOut = step.chapter === 'Bake' || step.chapter === 'Bowls';
   const targets: WeighTarget[] = step.list
-    .filter((item) => isForScale(item.kind))
+    .filter((item) => isWeighedOut && isForScale(item.kind))
     .map(({ label, value, kind }) => ({ label, wantedG: asShown(value, kind), record: null }));
   for (const amount of step.amounts) {
     if (!isForScale(amount.kind)) continue;

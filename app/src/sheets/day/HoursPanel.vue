@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { limits, showText, type Build, type DaySettings, type Plan } from '@pyrgotect/core';
+import {
+  handsOf,
+  limits,
+  showText,
+  type Build,
+  type DaySettings,
+  type Plan,
+} from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -45,6 +52,8 @@ const colds = [
   { value: 'freezer' as const, text: 'freezer' },
 ];
 const kitchen = useKitchen();
+const at = (minutes: number): string => format(day.dateOf(minutes), 'EEE d MMM, HH:mm');
+const ownMin = computed(() => day.tasks.reduce((sum, task) => sum + handsOf(task), 0));
 const share = (id: string): void =>
   set({
     together: props.build.day.together.includes(id)
@@ -86,16 +95,20 @@ async function saveTable(): Promise<void> {
         :max="limits.fridgeMm.max"
         @update:model-value="(mm) => mm !== null && set({ fridgeMm: mm })"
       />
-      of fridge{{ build.day.freezerMm > 0 ? ' and' : ' to stand tiers in, a freezer of' }}
+      of fridge to stand tiers in, a freezer of
       <QuantityField
-        :model-value="build.day.freezerMm"
+        :model-value="build.day.freezerMm > 0 ? build.day.freezerMm : null"
         kind="span"
+        nullable
+        auto="none"
         label="Height of the freezer’s shelves together"
         :min="limits.freezerMm.min"
         :max="limits.freezerMm.max"
-        @update:model-value="(mm) => mm !== null && set({ freezerMm: mm })"
+        @update:model-value="
+          (mm) => set(mm ? { freezerMm: mm } : { freezerMm: 0, chillIn: 'fridge' })
+        "
       /><template v-if="build.day.freezerMm > 0">
-        of freezer, getting firm in the
+        , getting firm in the
         <ChoiceField
           :model-value="build.day.chillIn"
           label="Where stacks and coats get firm"
@@ -168,10 +181,11 @@ async function saveTable(): Promise<void> {
     </p>
     <template v-if="day.plan && day.plan.placed.length > 0">
       <p class="sentence" data-test="result">
-        {{ day.tasks.length }} tasks, <b>{{ text(day.plan.handsMin, 'minutes') }}</b> of hands, from
-        <b>{{ format(day.dateOf(-day.plan.spanMin), 'EEE d MMM, HH:mm') }}</b> to
-        {{ format(day.dateOf(0), 'EEE d MMM, HH:mm') }}. No plan can begin later than
-        {{ format(day.dateOf(-day.plan.boundMin), 'EEE d MMM, HH:mm') }}: this one is at most
+        {{ day.tasks.length }} tasks, <b>{{ text(ownMin, 'minutes') }}</b> of hands, from
+        <b>{{ at(day.plan.placed[0]!.startMin) }}</b> to {{ at(0)
+        }}<template v-if="day.isShared"
+          >; all cakes together begin {{ at(-day.plan.spanMin) }}</template
+        >. No plan can begin later than {{ at(-day.plan.boundMin) }}: this one is at most
         {{ text(day.plan.gapShare, 'share') }} longer than the best there is.
       </p>
       <p v-if="day.plan.late.length > 0" class="wrong" role="alert">

@@ -89,3 +89,53 @@ describe('saving a build', () => {
     expect(await revisionsOf('cake', db)).toHaveLength(1);
   });
 });
+
+describe('records of what happened', () => {
+  const noted = (value: number): Build => {
+    const build = fresh();
+    build.bench.notes.push({
+      id: 'n1',
+      stepKey: 'tier-1/fill/0',
+      at: '2027-06-12T12:00:00Z',
+      kind: 'mass',
+      value,
+      text: '',
+      planned: {
+        title: 'Fill layer 1',
+        label: 'filling on layer 1',
+        value: 100,
+        takenG: null,
+        movedBy: 1,
+        hand: 'fill',
+        show: 'small',
+      },
+    });
+    return build;
+  };
+  const records = () => db.records.toArray();
+  it('are kept with the build, and follow its notes', async () => {
+    await saveBuild(noted(110), 0, mergesNothing, 'New', db);
+    expect((await records()).map(({ ratio }) => ratio)).toEqual([1.1]);
+    await saveBuild(noted(120), 1, mergesNothing, 'Noted', db);
+    expect((await records()).map(({ ratio }) => ratio)).toEqual([1.2]);
+    await saveBuild(fresh(), 2, mergesNothing, 'Taken out', db);
+    expect(await records()).toEqual([]);
+  });
+  it('stay left out, with the reason, when the build is saved again', async () => {
+    await saveBuild(noted(110), 0, mergesNothing, 'New', db);
+    const [one] = await records();
+    await db.records.put({ ...one!, excluded: 'another recipe' });
+    const more = noted(110);
+    more.bench.notes.push({ ...more.bench.notes[0]!, id: 'words', value: null, planned: null });
+    await saveBuild(more, 1, mergesNothing, 'More', db);
+    expect((await records()).map(({ excluded }) => excluded)).toEqual(['another recipe']);
+    // a figure that was mended is asked about anew
+    await saveBuild(noted(130), 2, mergesNothing, 'Mended', db);
+    expect((await records()).map(({ excluded }) => excluded)).toEqual([null]);
+  });
+  it('outlast the build: what was learnt is not forgotten', async () => {
+    await saveBuild(noted(110), 0, mergesNothing, 'New', db);
+    await removeBuild('cake', db);
+    expect(await records()).toHaveLength(1);
+  });
+});

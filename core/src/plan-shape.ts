@@ -67,7 +67,8 @@ export const planShape = (
   build: Build,
   pantry: Pantry,
   carved: CarveAnswers = nothingCarved,
-): ShapePlan => shapeOf(beginWork(build, pantry, false, carved));
+  moves: HandMoves = {},
+): ShapePlan => shapeOf(beginWork(build, pantry, false, carved, null, moves));
 
 /** The shape of the build that `work` is about; cautions and figures go into the work. */
 export function shapeOf(work: Work): ShapePlan {

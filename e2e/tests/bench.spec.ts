@@ -47,7 +47,7 @@ test('the whole bench sheet, with a timer over a reload', async ({ page }) => {
   expect(seen).toContain('Divide the batter');
   expect(seen).toContain('Fill layer 1 and set layer 2 on it');
   expect(seen).toContain('Scrape on the thin coat');
-  await expect(page.getByTestId('next')).toHaveText('All done');
+  await expect(page.getByTestId('next')).toHaveText('All done: into the log');
   await page.getByTestId('note').click();
   await expect(page.getByTestId('notes')).toContainText('44 min');
   await expect(page.getByTestId('notes')).toContainText('a little pale');

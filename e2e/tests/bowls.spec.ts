@@ -15,7 +15,7 @@ const grams = (text: string): number => {
 
 test('colours by height become bowls of one batch, on the bench as well', async ({ page }) => {
   await openDemo(page, 'Fig and walnut', 'Coat');
-  await expect(page.getByTestId('sheet-title')).toHaveText('705 g to make, in one bowl');
+  await expect(page.getByTestId('sheet-title')).toHaveText('730 g to make, in one bowl');
   await page.getByRole('combobox', { name: 'Style' }).selectOption({ label: 'smooth' });
   await page
     .getByRole('combobox', { name: 'Colours' })
@@ -58,7 +58,7 @@ test('an own recipe, pasted: it coats the demo cake, and bowls, shopping and cos
   await page.goto('/');
   await expect(page.getByRole('article')).toHaveCount(demoCount);
   await page.goto('/shopping');
-  await expect(page.getByTestId('shopping-title')).toContainText('for 8 cakes');
+  await expect(page.getByTestId('shopping-title')).toContainText('for 7 cakes');
   await expect(page.getByRole('row', { name: /^honey/ })).toHaveCount(0);
   await page.goto('/pantry');
   await page.getByRole('tab', { name: 'Recipes' }).click();
@@ -109,7 +109,7 @@ test('the list takes what is in stock, says when, and is saved as a table', asyn
   const row = page.getByRole('row', { name: /^caster sugar/ });
   await expect(row).toContainText('in stock');
   const title = page.getByTestId('shopping-title');
-  await expect(title).toContainText('for 8 cakes');
+  await expect(title).toContainText('for 7 cakes');
   await page.getByRole('checkbox', { name: /Jubilee/ }).uncheck();
   await expect(title).toContainText('for 7 cakes');
   await expect(page.getByRole('row', { name: /^cream cheese/ })).toContainText(

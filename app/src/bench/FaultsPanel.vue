@@ -75,6 +75,7 @@ const torn = computed<number[]>(() => {
 function leaveOut(layer: number): void {
   const id = tier.value?.id;
   if (!id) return;
+  open.value = false;
   note(`Layer ${layer + 1} torn and left out`);
   store.edit(`Layer ${layer + 1} left out`, (draft) => leaveOutLayer(tierOf(draft, id), layer));
 }
@@ -98,6 +99,7 @@ function spreadThin(mm: number): void {
   const from = gapIndex.value;
   if (!id || from === null) return;
   const { spreadId } = tier.value.gaps[from]!;
+  open.value = false;
   note('The filling runs; spread thinner');
   store.edit('Filling spread thinner', (draft) =>
     tierOf(draft, id).gaps.forEach((gap, i) => {

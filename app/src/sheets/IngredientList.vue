@@ -59,8 +59,11 @@ li {
 }
 b {
   white-space: nowrap;
+  text-align: right;
+  min-width: 0;
 }
 small {
+  white-space: normal;
   font-weight: 400;
   color: var(--soft);
 }

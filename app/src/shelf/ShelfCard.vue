@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
-import { planShape, showText, type ShapePlan } from '@pyrgotect/core';
+import { planShape, showText, type HandMoves, type ShapePlan } from '@pyrgotect/core';
 import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Build } from '@pyrgotect/core';
 import IconPath from '../parts/IconPath.vue';
 import { servedText, timeLeft } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
+import { handOn } from './hand-on.ts';
 import { myTurn } from './turns.ts';
 import { database, type ShelfEntry } from '../storage/database.ts';
 import { useCarvings } from '../stores/carvings.ts';
@@ -20,6 +21,7 @@ const pantry = usePantry();
 const carvings = useCarvings();
 const card = useTemplateRef<HTMLElement>('card');
 const build = shallowRef<Build | null>(null);
+const moves = shallowRef<HandMoves>({});
 const near = shallowRef(false);
 
 // drawn only when it comes near the window: a shelf may hold thousands
@@ -38,12 +40,13 @@ watch(
     if (!isNear) return;
     const stored = await database.builds.get(props.entry.id);
     await myTurn();
+    if (stored) moves.value = await handOn(stored.build);
     build.value = stored?.build ?? null;
   },
   { immediate: true },
 );
 const plan = computed<ShapePlan | null>(() =>
-  build.value ? planShape(build.value, pantry.pantry, carvings.answerTo) : null,
+  build.value ? planShape(build.value, pantry.pantry, carvings.answerTo, moves.value) : null,
 );
 // a carved cake is worked out when the shelf has come to rest
 watchDebounced(

@@ -63,7 +63,7 @@ export const useBuild = defineStore('build', () => {
       build.value = null;
       selected.value = null;
     }
-    if (!hand.loaded) await hand.load();
+    await hand.ready();
     const stored = await database.builds.get(id);
     missing.value = !stored;
     if (!stored) return;

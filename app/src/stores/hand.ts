@@ -1,6 +1,8 @@
 import {
   handsOfAll,
+  movesFor,
   movesOf,
+  type Build,
   type HandKind,
   type HandMoves,
   type KeptRecord,
@@ -30,6 +32,9 @@ export const useHand = defineStore('hand', () => {
     off.value = Array.isArray(kept?.value) ? (kept.value as HandKind[]) : [];
     loaded.value = true;
   }
+  let reading: Promise<void> | null = null;
+  /** Reads the records once, however many ask. */
+  const ready = (): Promise<void> => (loaded.value ? Promise.resolve() : (reading ??= load()));
   async function setOff(kinds: HandKind[]): Promise<void> {
     off.value = kinds;
     await database.settings.put({ key: offKey, value: [...kinds] });
@@ -53,5 +58,12 @@ export const useHand = defineStore('hand', () => {
   listen((word) => {
     if (loaded.value && (word.kind === 'hand' || word.kind === 'build')) void load();
   });
-  return { records, off, loaded, hands, moves, load, setOff, switchKind, exclude };
+  return { records, off, loaded, hands, moves, load, ready, setOff, switchKind, exclude };
 });
+
+/** What the hand does to a build now, the records read first. */
+export async function movesNow(build: Build): Promise<HandMoves> {
+  const hand = useHand();
+  await hand.ready();
+  return movesFor(build, hand.moves);
+}

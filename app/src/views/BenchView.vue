@@ -119,7 +119,12 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
 </script>
 
 <template>
-  <div v-if="store.build && store.plan" class="bench">
+  <div
+    v-if="store.build && store.plan"
+    class="bench"
+    data-test="bench"
+    :data-state="store.saveState"
+  >
     <aside ref="aside">
       <router-link class="out" :to="`/build/${id}/stack`" aria-label="Back to the desk"
         >← {{ store.build.name }}</router-link

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   isCarved,
+  movesFor,
   planShape,
   type CarveResult,
   type HandMoves,
@@ -40,7 +41,10 @@ onMounted(async () => {
   const stored = await database.builds.toArray();
   builds.value = stored.map((each) => each.build);
 });
-const entries = computed(() => [...shelf.entries].sort((a, b) => order(a) - order(b)));
+/** What is finished needs no shopping. */
+const entries = computed(() =>
+  shelf.entries.filter((e) => !e.finished).sort((a, b) => order(a) - order(b)),
+);
 const order = (entry: { serveAt: string | null }): number =>
   entry.serveAt === null ? Infinity : Date.parse(entry.serveAt);
 /** Until something is chosen: every cake that is still to be made and has a date. */
@@ -66,7 +70,7 @@ function carvedOf(some: readonly Build[]): CarveResult[] {
   return some
     .filter((build) => build.tiers.some((tier) => isCarved(tier.carving)))
     .flatMap((build) => {
-      const shape = planShape(build, pantry.pantry, carvings.answerTo);
+      const shape = planShape(build, pantry.pantry, carvings.answerTo, movesFor(build, hand.moves));
       carvings.need(shape);
       return shape.tiers.flatMap(({ carve }) => carve?.result ?? []);
     });

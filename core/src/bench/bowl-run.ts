@@ -64,6 +64,7 @@ export function runBowls(
       const openG = uses.slice(i).reduce((sum, one) => sum + one.use.massG, 0);
       const share = Math.min(1, Math.max(0, leftG) / openG);
       const isShort = !done.has(key) && openG - leftG > slackG && bowl.needG > 0;
+      const takenG = isShort ? use.massG * share : use.massG;
       // a bowl that begins too small was said so where it was planned
       if (isShort) shareOut(step, use, share, leftG, bowl.name);
       if (weighsLeft && step.record) {
@@ -77,7 +78,7 @@ export function runBowls(
       }
       const wasNoted = noted.get(key);
       if (weighsLeft && wasNoted !== undefined) leftG = wasNoted;
-      else leftG -= (use.kind === 'gap' && wasNoted !== undefined ? wasNoted : use.massG) + lostG;
+      else leftG -= (use.kind === 'gap' && wasNoted !== undefined ? wasNoted : takenG) + lostG;
     });
   }
 }
@@ -85,9 +86,9 @@ export function runBowls(
 function shareOut(step: Step, use: BowlUse, share: number, leftG: number, name: string): void {
   const amount = step.amounts.find(({ figure }) => figure !== null && figure === use.figure);
   if (!amount) return;
+  const isOwn = step.record && Math.abs(step.record.planned - amount.value) < 0.01;
   amount.value *= share;
-  if (step.record && step.record.planned === use.massG)
-    step.record = { ...step.record, planned: amount.value };
+  if (step.record && isOwn) step.record = { ...step.record, planned: amount.value };
   step.cautions.unshift(
     phrase(
       `{left} of ${name.toLowerCase()} is left, which is short: what is left is shared out, {share} of each amount that was planned. Make more, or go on with this.`,

@@ -1,3 +1,4 @@
+import type { HandMoves } from '../hand/moves.ts';
 import { limits } from '../build/limits.ts';
 import type { Build, Tier } from '../build/types.ts';
 import type { Outline } from '../outline/outline.ts';
@@ -38,10 +39,15 @@ function shrunk(tier: Tier): Outline {
  *
  * @param build the whole build, for its plan; @param tierId the tier that was measured
  */
-export function solveAsBaked(build: Build, tierId: string, pantry: Pantry): Rebaked {
+export function solveAsBaked(
+  build: Build,
+  tierId: string,
+  pantry: Pantry,
+  moves: HandMoves = {},
+): Rebaked {
   const index = build.tiers.findIndex((tier) => tier.id === tierId);
   const tier = build.tiers[index]!;
-  const planned = planBuild(build, pantry).tiers[index]!.stack.finishedMm;
+  const planned = planBuild(build, pantry, true, undefined, moves).tiers[index]!.stack.finishedMm;
   const next: Tier = JSON.parse(JSON.stringify(tier)) as Tier;
   next.outline = shrunk(next);
   cakesOf(spongeLayers(next), next.slicesPerCake).forEach((layers, cake) => {
@@ -64,7 +70,8 @@ export function solveAsBaked(build: Build, tierId: string, pantry: Pantry): Reba
       );
     });
     const tiers = build.tiers.map((t, i) => (i === index ? next : t));
-    return planBuild({ ...build, tiers }, pantry).tiers[index]!.stack.finishedMm;
+    return planBuild({ ...build, tiers }, pantry, true, undefined, moves).tiers[index]!.stack
+      .finishedMm;
   };
   // fillings up to twice or down to half as thick; more is another cake
   let [low, high] = [0.5, 2];

@@ -1,3 +1,4 @@
+import type { HandMoves } from '../hand/moves.ts';
 import { levellings, type Build, type Levelling } from '../build/types.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { planBuild } from '../plan.ts';
@@ -13,10 +14,17 @@ export interface LevellingCost {
 }
 
 /** The four schools of levelling side by side, each worked through the whole plan. */
-export function compareLevelling(build: Build, tierId: string, pantry: Pantry): LevellingCost[] {
+export function compareLevelling(
+  build: Build,
+  tierId: string,
+  pantry: Pantry,
+  moves: HandMoves = {},
+): LevellingCost[] {
   return levellings.flatMap((levelling) => {
     const tiers = build.tiers.map((tier) => (tier.id === tierId ? { ...tier, levelling } : tier));
-    const plan = planBuild({ ...build, tiers }, pantry).tiers.find((t) => t.tierId === tierId)!;
+    const plan = planBuild({ ...build, tiers }, pantry, true, undefined, moves).tiers.find(
+      (t) => t.tierId === tierId,
+    )!;
     if (!plan.bake.ok || !plan.gaps.ok || !plan.coat.ok) return [];
     return [
       {

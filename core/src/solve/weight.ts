@@ -1,3 +1,4 @@
+import type { HandMoves } from '../hand/moves.ts';
 import { setLayerHeight } from '../build/edit.ts';
 import { limits } from '../build/limits.ts';
 import type { Build } from '../build/types.ts';
@@ -31,7 +32,12 @@ export function servingsByWeight(
  *
  * @param wantedG mass without the board; @returns null where the plan gives no mass
  */
-export function orderByWeight(build: Build, wantedG: number, pantry: Pantry): WeighedOrder | null {
+export function orderByWeight(
+  build: Build,
+  wantedG: number,
+  pantry: Pantry,
+  moves: HandMoves = {},
+): WeighedOrder | null {
   const board = pantry.boards.find((row) => row.id === build.boardId);
   const heights = build.tiers.map((tier) => tier.layers.map((layer) => layer.heightMm));
   const at = (factor: number): { build: Build; massG: number } | null => {
@@ -41,7 +47,7 @@ export function orderByWeight(build: Build, wantedG: number, pantry: Pantry): We
         if (tier.layers[i]!.otherId === null) setLayerHeight(tier, i, mm * factor);
       });
     });
-    const massG = planBuild(copy, pantry).tally.massG;
+    const massG = planBuild(copy, pantry, true, undefined, moves).tally.massG;
     return massG === null || !board ? null : { build: copy, massG: massG - board.massG };
   };
   let [low, high] = [0.2, 4];

@@ -25,7 +25,7 @@ import { useBakeSheet } from './useBakeSheet.ts';
 /** Where the knife goes, what it costs to level one way or another, and what really came out. */
 const props = defineProps<{ build: Build; plan: Plan }>();
 const settings = useSettings();
-const { pantry, tier, editTier, bake, tin, sponge } = useBakeSheet(props);
+const { store, pantry, tier, editTier, bake, tin, sponge } = useBakeSheet(props);
 const text = (mm: number, kind: Kind = 'thickness'): string => showText(mm, kind, settings.system);
 const schools: Record<Levelling, string> = {
   'cut all': 'cut every dome',
@@ -33,7 +33,9 @@ const schools: Record<Levelling, string> = {
   'cut none': 'leave the domes, fill round them',
   'cut none, top inverted': 'leave the domes, top upside down',
 };
-const costs = computed(() => compareLevelling(props.build, tier.value.id, pantry.pantry));
+const costs = computed(() =>
+  compareLevelling(props.build, tier.value.id, pantry.pantry, store.moves),
+);
 const lining = computed(() => {
   const cake = bake.value?.cakes[0];
   return tin.value && cake ? liningOf(tin.value, cake.neededMm + cake.crownMm) : null;
@@ -62,7 +64,9 @@ function setBaked(cake: number, change: Partial<AsBaked>): void {
   });
 }
 const again = computed(() =>
-  tier.value.asBaked.length > 0 ? solveAsBaked(props.build, tier.value.id, pantry.pantry) : null,
+  tier.value.asBaked.length > 0
+    ? solveAsBaked(props.build, tier.value.id, pantry.pantry, store.moves)
+    : null,
 );
 /** A hundredth of a millimetre is no difference: the solver comes that near. */
 const heights = (t: Tier): number[] => [

@@ -1,0 +1,167 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  buildSchema,
+  faultOf,
+  faultsAt,
+  findRow,
+  isForGrownUps,
+  isForHelper,
+  leaveOutLayer,
+  mayLeaveOut,
+  nearG,
+  newBuild,
+  newDowels,
+  planBuild,
+  setLayerCount,
+  startingPantry,
+  thinnerFillingMm,
+  thinnestFillingMm,
+  usualCard,
+  weighedKey,
+  weighTargets,
+  type Step,
+} from '../src/index.ts';
+import { anyBuild } from './arbitrary.ts';
+
+const pantry = startingPantry();
+const spreadOf = (id: string) => findRow(pantry, 'spreads', id);
+const steps = (build = newBuild('b', 'Test', '2027-05-03T09:30:00Z')): Step[] => {
+  const plan = planBuild(build, pantry);
+  if (!plan.steps.ok) throw new Error(plan.steps.problem);
+  return plan.steps.value;
+};
+const at = (key: string): Step => steps().find((step) => step.key === key)!;
+
+describe('faults at the bench', () => {
+  const names = (key: string): string[] => faultsAt({ key }).map(({ id }) => id);
+  it('stand at the step where they show', () => {
+    expect(names('tier-1/mix')).toContain('grainy');
+    expect(names('tier-1/cool')).toEqual(expect.arrayContaining(['domed', 'sunk-cold']));
+    expect(names('tier-1/cut/0')).toContain('torn');
+    expect(names('tier-1/fill/2')).toEqual(expect.arrayContaining(['runny', 'lean', 'bulge']));
+    expect(names('tier-1/coat')).toEqual(expect.arrayContaining(['split', 'crumbs', 'short-coat']));
+    expect(names('tier-1/drip')).toEqual(expect.arrayContaining(['hot', 'cold', 'too-long']));
+    expect(names('tier-1/coat-chill')).toContain('cracked');
+    expect(names('road')).toContain('shifted');
+    expect(names('serve')).toEqual([]);
+  });
+  it('have one name each, a sign and a mend', () => {
+    const all = [
+      ...new Set(
+        ['mix', 'bake', 'cool', 'fill/0', 'coat', 'drip', 'coat-chill'].flatMap((one) =>
+          names(`tier-1/${one}`),
+        ),
+      ),
+    ];
+    expect(all.length).toBeGreaterThan(14);
+    for (const id of all) {
+      const fault = faultOf(id)!;
+      expect(fault.sign.length).toBeGreaterThan(8);
+      expect(fault.mend.length).toBeGreaterThan(20);
+    }
+    expect(faultOf('none such')).toBeUndefined();
+  });
+});
+
+describe('who may do a step', () => {
+  it('keeps children from oven and knife, and not from the brush', () => {
+    expect(isForGrownUps(at('tier-1/bake'))).toBe(true);
+    expect(isForGrownUps(steps().find(({ key }) => /\/cut\/0$/.test(key))!)).toBe(true);
+    expect(isForGrownUps(at('tier-1/coat'))).toBe(false);
+    expect(isForGrownUps(at('tier-1/mix'))).toBe(false);
+  });
+  it('knows what can go on beside', () => {
+    expect(isForHelper(at('tier-1/weigh'))).toBe(true);
+    expect(isForHelper(at('tier-1/coat'))).toBe(false);
+  });
+});
+
+describe('what is set on the scale', () => {
+  it('is every ingredient, every tin, and the filling with its record', () => {
+    const weigh = weighTargets(at('tier-1/weigh'));
+    expect(weigh.length).toBeGreaterThan(4);
+    expect(weigh.every(({ record }) => record === null)).toBe(true);
+    const fill = weighTargets(at('tier-1/fill/0')).find(({ record }) => record?.hand === 'fill');
+    expect(fill).toBeDefined();
+    expect(fill!.wantedG).toBeCloseTo(at('tier-1/fill/0').record!.planned, -1);
+    const left = weighTargets(at('tier-1/coat')).at(-1)!;
+    expect(left).toMatchObject({ label: 'left in the bowl', wantedG: null });
+  });
+  it('is never a whole cake, a count or a temperature; each has a name of its own', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const plan = planBuild(build, pantry);
+        if (!plan.steps.ok) return;
+        for (const step of plan.steps.value) {
+          const targets = weighTargets(step);
+          for (const target of targets) {
+            expect(target.wantedG === null || target.wantedG >= 0).toBe(true);
+            expect(weighedKey(step, target).length).toBeLessThanOrEqual(200);
+          }
+        }
+      }),
+      { numRuns: 25 },
+    );
+    expect(weighTargets(at('tier-1/bake'))).toEqual([]);
+  });
+  it('is near within two in a hundred, and never nearer than a gram', () => {
+    expect(nearG(500)).toBe(10);
+    expect(nearG(12)).toBe(1);
+  });
+});
+
+describe('a layer that is left out', () => {
+  const tall = (layers: number) => {
+    const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+    setLayerCount(build.tiers[0]!, layers);
+    build.tiers[0]!.layers.forEach((layer, i) => (layer.heightMm = 20 + i));
+    return build;
+  };
+  it('takes one filling with it, and what is left is a cake that passes its checks', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 9 }), fc.nat(8), fc.nat(8), (count, which, deck) => {
+        const build = tall(count);
+        const tier = build.tiers[0]!;
+        if (deck < count - 1)
+          tier.stand.decks = [{ afterLayer: deck, card: usualCard(), dowels: newDowels() }];
+        const index = which % count;
+        leaveOutLayer(tier, index);
+        expect(tier.layers.map(({ heightMm }) => heightMm)).toEqual(
+          Array.from({ length: count }, (_, i) => 20 + i).filter((_, i) => i !== index),
+        );
+        expect(tier.gaps).toHaveLength(count - 2);
+        expect(buildSchema.isValidSync(build)).toBe(true);
+        expect(steps(build).length).toBeGreaterThan(5);
+      }),
+      { numRuns: 40 },
+    );
+  });
+  it('is not the last one, nor one with a hidden centre in it', () => {
+    const build = tall(1);
+    expect(mayLeaveOut(build.tiers[0]!, 0)).toBe(false);
+    expect(() => leaveOutLayer(build.tiers[0]!, 0)).toThrow(RangeError);
+    expect(mayLeaveOut(tall(3).tiers[0]!, 3)).toBe(false);
+    expect(mayLeaveOut(tall(3).tiers[0]!, -1)).toBe(false);
+  });
+});
+
+describe('a filling that runs', () => {
+  const tier = newBuild('b', 'Test', '2027-05-03T09:30:00Z').tiers[0]!;
+  for (const gap of tier.gaps) gap.heightMm = 12;
+  const above = tier.gaps.map(() => 1500);
+  it('may be as thick as it still holds, and thinner the softer it is', () => {
+    let last = Infinity;
+    for (const softer of [1, 0.4, 0.2, 0.1, 0.05]) {
+      const mm = thinnerFillingMm(tier, 0, above, spreadOf, softer) ?? 0;
+      expect(mm).toBeLessThanOrEqual(last);
+      expect(mm).toBeLessThanOrEqual(12);
+      last = mm;
+    }
+    expect(last).toBeLessThan(12);
+  });
+  it('does not hold at all where nothing would', () => {
+    expect(thinnerFillingMm(tier, 0, [80_000, 0, 0], spreadOf, 0.01)).toBeNull();
+    expect(thinnestFillingMm).toBe(2);
+  });
+});

@@ -4,6 +4,7 @@ import {
   chance,
   dripInverse,
   drips,
+  handRecords,
   heatCurve,
   heightSolver,
   levelSolver,
@@ -14,7 +15,14 @@ import {
   schedule,
 } from './measures/core.ts';
 import { carving } from './measures/carve.ts';
-import { editRepaint, firstLoad, pantryFilter, shelf, supportDrag } from './measures/page.ts';
+import {
+  benchStep,
+  editRepaint,
+  firstLoad,
+  pantryFilter,
+  shelf,
+  supportDrag,
+} from './measures/page.ts';
 
 /* Takes every measure and prints it beside its budget. */
 
@@ -39,10 +47,12 @@ const measures = [
   supportLayout(),
   schedule(),
   replan(),
+  handRecords(),
   ...(await carving()),
   await pantryFilter(browser, url),
   await editRepaint(browser, url),
   await supportDrag(browser, url),
+  await benchStep(browser, url),
   await firstLoad(browser, url),
   await shelf(browser, url),
 ];

@@ -38,6 +38,16 @@ const step = (title: string) => async (p: Page) => {
   await p.getByTestId('all-steps').click();
   await p.getByText(title).click();
 };
+/** Something set on the stand-in scale. */
+async function putOn(p: Page, grams: string): Promise<void> {
+  await p.getByTestId('open-devices').click();
+  const field = p.getByRole('textbox', { name: 'What is set on the scale' });
+  await field.fill(grams);
+  await field.press('Enter');
+  await p.getByTestId('put').click();
+  await p.getByTestId('devices').getByRole('button', { name: 'Close' }).click();
+  await p.waitForTimeout(2500);
+}
 /** One turn of a sheet; with `wait` once that is drawn. */
 const turn = (tab: string, wait?: string) => async (p: Page) => {
   await p.getByTestId(`tab-${tab}`).click();
@@ -64,33 +74,13 @@ const views: View[] = [
     before: (p) => p.getByTestId('tiers').getByRole('button', { name: 'Dome' }).click(),
   },
   { name: 'stack-height', path: '/build/meridian/stack', before: turn('height', '.chart') },
-  {
-    name: 'stack-level',
-    path: '/build/jubilee/stack',
-    before: async (p) => {
-      await p.getByTestId('tiers').getByRole('button', { name: 'Gallery' }).click();
-      await turn('level')(p);
-      await p.getByTestId('turn-all').click();
-    },
-  },
   { name: 'bake', path: '/build/meridian/bake' },
-  { name: 'bake-heat', path: '/build/meridian/bake', before: turn('heat', '.chart') },
   {
     name: 'carve',
     path: '/build/harbour-light/carve',
     before: async (p) => {
       await carved(p);
       await p.getByTestId('cut-tower').locator('.name').click();
-    },
-  },
-  {
-    name: 'carve-guides',
-    path: '/build/harbour-light/carve',
-    before: async (p) => {
-      await carved(p);
-      await p.getByTestId('view-still').click();
-      await turn('guides')(p);
-      await p.getByRole('combobox', { name: 'Height of the section' }).selectOption({ index: 5 });
     },
   },
   { name: 'coat', path: '/build/meridian/coat' },
@@ -124,7 +114,7 @@ const views: View[] = [
     name: 'day',
     path: '/build/jubilee/day',
     before: async (p) => {
-      await p.getByText('Begin Thursday 17 June, 18:16').waitFor({ timeout: 60_000 });
+      await p.getByText('Begin Wednesday 16 June, 20:11').waitFor({ timeout: 60_000 });
       await turn('tasks')(p);
     },
   },
@@ -132,7 +122,35 @@ const views: View[] = [
     name: 'bench',
     path: '/build/meridian/bench',
     size: [1024, 768],
-    before: step('Fill layer 1 and set layer 2 on it'),
+    before: async (p) => {
+      await step('Fill layer 1 and set layer 2 on it')(p);
+      await p.getByRole('button', { name: 'The next one' }).click();
+      await putOn(p, '350 g');
+    },
+  },
+  {
+    name: 'bench-portrait',
+    path: '/build/jubilee/bench',
+    size: [800, 1280],
+    before: async (p) => {
+      await p.waitForTimeout(5000);
+      await step('Gallery: drips round the rim')(p);
+      await p.getByTestId('open-devices').click();
+      await p.getByRole('button', { name: 'Take everything off' }).click();
+      await p.getByTestId('hang').click();
+      await p.getByTestId('devices').getByRole('button', { name: 'Close' }).click();
+      // its curve is known after a while
+      await p.getByText(/^In about/).waitFor({ timeout: 120_000 });
+    },
+  },
+  { name: 'log', path: '/build/equinox/day', before: turn('log') },
+  {
+    name: 'hand',
+    path: '/hand',
+    before: async (p) => {
+      await p.locator('.chart[data-ready="true"]').first().waitFor();
+      await p.waitForTimeout(800);
+    },
   },
   {
     name: 'pantry',
@@ -147,7 +165,8 @@ await page.goto(url, { waitUntil: 'networkidle' });
 for (const { name, path, size = desk, before } of views) {
   const [width, height] = size;
   await page.setViewportSize({ width, height });
-  await page.goto(url + path, { waitUntil: 'networkidle' });
+  await page.goto(url + path, { waitUntil: path.endsWith('bench') ? 'load' : 'networkidle' });
+  if (path.endsWith('bench')) await page.getByTestId('step-title').waitFor();
   await before?.(page);
   await page.mouse.move(1, 1);
   await page.waitForTimeout(400);

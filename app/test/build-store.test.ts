@@ -1,6 +1,6 @@
 import { newBuild, setLayerCount } from '@pyrgotect/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { setThickness, setTierHeight, thicknessOfPart, walkable } from '../src/parts/part-edits.ts';
 import { mergesNothing, saveBuild } from '../src/storage/builds.ts';
 import { database } from '../src/storage/database.ts';
@@ -11,6 +11,8 @@ beforeEach(async () => {
   await Promise.all([database.builds.clear(), database.shelf.clear(), database.revisions.clear()]);
   await saveBuild(newBuild('cake', 'Cake', '2027-05-03T09:30:00Z'), 0, mergesNothing, 'New');
 });
+// what one test edits is written before the next begins
+afterEach(() => useBuild().flush());
 const opened = async () => {
   const store = useBuild();
   await store.open('cake');

@@ -111,7 +111,7 @@ test('the list takes what is in stock, says when, and is saved as a table', asyn
   const title = page.getByTestId('shopping-title');
   await expect(title).toContainText('for 7 cakes');
   await page.getByRole('checkbox', { name: /Jubilee/ }).uncheck();
-  await expect(title).toContainText('for 7 cakes');
+  await expect(title).toContainText('for 6 cakes');
   await expect(page.getByRole('row', { name: /^cream cheese/ })).toContainText(
     'Wed 2 Jun to Wed 16 Jun',
   );

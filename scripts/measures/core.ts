@@ -2,6 +2,9 @@ import {
   chancePartsOf,
   drawChance,
   gramsForLength,
+  handKinds,
+  handsOfAll,
+  movesOf,
   newBuild,
   newDrip,
   planBuild,
@@ -22,6 +25,7 @@ import {
   type DayTask,
   planSupport,
   type DripSpec,
+  type KeptRecord,
 } from '../../core/src/index.ts';
 import { beginWork, nothingCarved, shapeOf } from '../../core/src/plan-shape.ts';
 import { demo, measure, timed, type Measure } from './measure.ts';
@@ -225,6 +229,28 @@ export function replan(): Measure {
   };
   const samples = timed(8, 2, (run) => void replanFrom(question, -2400 + 30 * run));
   return measure('replan', 'ms', samples, 150, 'median');
+}
+
+/** Bias, spread and correction of every kind of figure from 2,000 records of 250 cakes. */
+export function handRecords(): Measure {
+  const records = Array.from({ length: 2000 }, (_, i): KeptRecord => ({
+    id: `r${i}`,
+    buildId: `cake-${i % 250}`,
+    buildName: 'A cake',
+    at: `2027-0${1 + (i % 9)}-${10 + (i % 18)}T12:00:00Z`,
+    kind: handKinds[i % handKinds.length]!,
+    title: 'A step',
+    label: 'a figure',
+    planned: 100,
+    actual: 90 + (i % 31),
+    ratio: (90 + (i % 31)) / 100,
+    excluded: i % 50 === 0 ? 'a slip' : null,
+  }));
+  const samples = timed(60, 10, (run) => {
+    records[0] = { ...records[0]!, ratio: 1 + run / 100 };
+    movesOf(handsOfAll(records));
+  });
+  return measure('hand-2000', 'ms', samples, 50, 'median');
 }
 
 /** Layout and shares of every dowel under four of five tiers, each time under other loads. */

@@ -213,3 +213,38 @@ export async function supportDrag(browser: Browser, url: string): Promise<Measur
   await context.close();
   return measure('support-drag', 'ms', samples, 50, 'p95');
 }
+
+/** From a key that turns to the next step at the bench until that is painted. */
+export async function benchStep(browser: Browser, url: string): Promise<Measure> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  await page.goto(url, { waitUntil: 'networkidle' });
+  await fill(page, 1, 'jubilee');
+  await page.goto(`${url}/build/cake-0/bench`);
+  const title = page.locator('[data-test="step-title"]');
+  await title.waitFor();
+  // the carving and the plan of the days are worked out first
+  await page.waitForTimeout(6000);
+  const before = await title.innerText();
+  const samples = await page.evaluate(async () => {
+    const taken: number[] = [];
+    for (let i = 0; i < 70; i++) {
+      const started = performance.now();
+      window.dispatchEvent(
+        new KeyboardEvent('keydown', { key: i < 35 ? 'ArrowRight' : 'ArrowLeft', bubbles: true }),
+      );
+      await new Promise<void>((done) =>
+        requestAnimationFrame(() => {
+          const after = new MessageChannel();
+          after.port1.onmessage = () => done();
+          after.port2.postMessage(0);
+        }),
+      );
+      if (i >= 5) taken.push(performance.now() - started);
+    }
+    return taken;
+  });
+  if ((await title.innerText()) !== before) throw new Error('bench-step: not back where it began');
+  await context.close();
+  return measure('bench-step', 'ms', samples, 50, 'p95');
+}

@@ -32,7 +32,7 @@ function benchName(): string {
 export const useDevices = defineStore('devices', () => {
   const scale = shallowRef<TimedReading[]>([]);
   const probe = shallowRef<TempReading[]>([]);
-  const nowMs = ref(Date.now());
+  const nowMs = ref(performance.now());
   const connected = ref(false);
   /** What a device said last that made no sense. */
   const nonsense = ref('');
@@ -46,7 +46,7 @@ export const useDevices = defineStore('devices', () => {
     const read = readMessage(data);
     if (!read.ok) return void (nonsense.value = read.problem);
     nonsense.value = '';
-    const atMs = Date.now();
+    const atMs = performance.now();
     nowMs.value = atMs;
     if (read.reading.device === 'scale')
       scale.value = [...scale.value.slice(-keptScale), { atMs, value: read.reading.g }];
@@ -84,7 +84,7 @@ export const useDevices = defineStore('devices', () => {
   function listen(): () => void {
     if (++wanted === 1) {
       connect();
-      clock = setInterval(() => (nowMs.value = Date.now()), 1000);
+      clock = setInterval(() => (nowMs.value = performance.now()), 1000);
     }
     return () => {
       if (--wanted > 0) return;

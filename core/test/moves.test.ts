@@ -31,7 +31,7 @@ import {
   type Step,
   type Try,
 } from '../src/index.ts';
-import { spreadOf } from '../src/hand/moves.ts';
+import { spreadOf } from '../src/hand/hands.ts';
 
 const pantry = startingPantry();
 const planned = (build: Build, moves: HandMoves = {}): Plan =>

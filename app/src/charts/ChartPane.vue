@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core';
 import type { Config, Data, Layout } from 'plotly.js';
 import { onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
 import { useSettings } from '../stores/settings.ts';
+import { chartSheet } from './sheet.ts';
 
 /** A chart; the library is fetched when the first one is shown. Clicks give a point's customdata. */
 const props = defineProps<{
@@ -20,19 +21,6 @@ const ready = ref(false);
 type Library = (typeof import('plotly.js-cartesian-dist-min'))['default'];
 let library: Library | null = null;
 
-/** The library writes its rules into a sheet with this id, which the content policy lets it. */
-function sheet(): Promise<void> {
-  const id = 'plotly.js-style-global';
-  if (document.getElementById(id)) return Promise.resolve();
-  const link = document.createElement('link');
-  link.id = id;
-  link.rel = 'stylesheet';
-  link.href = '/chart.css';
-  return new Promise((done) => {
-    link.onload = link.onerror = () => done();
-    document.head.append(link);
-  });
-}
 const config: Partial<Config> = {
   displayModeBar: false,
   responsive: false,
@@ -46,7 +34,7 @@ const colour = (name: string): string =>
 async function draw(): Promise<void> {
   if (!pane.value || width.value < 50) return;
   if (!library) {
-    await sheet();
+    await chartSheet();
     library = (await import('plotly.js-cartesian-dist-min')).default;
   }
   const el = pane.value as HTMLElement | null;

@@ -40,7 +40,7 @@ const linePx = computed(() =>
     30,
     Math.max(
       9,
-      ((height.value || 600) - 120 - (headPx + ribbonPx * day.clocks.length) * bands.value.length) /
+      ((height.value || 600) - 150 - (headPx + ribbonPx * day.clocks.length) * bands.value.length) /
         Math.max(1, lineCount.value),
     ),
   ),

@@ -40,8 +40,9 @@ watch(
     if (!isNear) return;
     const stored = await database.builds.get(props.entry.id);
     await myTurn();
-    if (stored) moves.value = await handOn(stored.build);
     build.value = stored?.build ?? null;
+    // drawn first, and moved by the hand when its records are read
+    if (stored) moves.value = await handOn(stored.build);
   },
   { immediate: true },
 );

@@ -3,7 +3,7 @@ import type { BenchNote, Build } from '../build/types.ts';
 import type { Kind } from '../units/kinds.ts';
 import type { HandKind } from './kinds.ts';
 import { ratioOf } from './moves.ts';
-import { isWildRatio } from './posterior.ts';
+import { isWildRatio } from './wild.ts';
 
 /** Something that was planned and was noted as it really came. */
 export interface LogLine {

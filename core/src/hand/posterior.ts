@@ -74,6 +74,3 @@ export function biasBetween({ mean, kappa, alpha, beta }: Hand): [low: number, h
 /** Spread about the bias, as a share: the log's, from the mean of the variance. */
 export const handSpread = ({ alpha, beta }: Hand): number =>
   Math.sqrt(Math.exp(beta / (alpha - 1)) - 1);
-
-/** A record so far off is asked about before it is believed: a slip of the pen or of the point. */
-export const isWildRatio = (ratio: number): boolean => ratio > 4 || ratio < 0.25;

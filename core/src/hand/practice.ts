@@ -1,6 +1,7 @@
 import type { Kind } from '../units/kinds.ts';
-import { handRows, type HandKind } from './kinds.ts';
+import type { HandKind } from './kinds.ts';
 import { handSpread, type Hand } from './posterior.ts';
+import { handRows } from './rows.ts';
 
 /** A short exercise with a target for each try. */
 export interface Drill {

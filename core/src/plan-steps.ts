@@ -25,6 +25,7 @@ import {
   deckSteps,
   roadStep,
 } from './bench/support-steps.ts';
+import { factorOf } from './hand/moves.ts';
 import { glueSpreadId } from './carve/needs.ts';
 import { findRow } from './pantry/find.ts';
 import type { Work } from './plan-tier.ts';
@@ -138,7 +139,19 @@ export function planSteps(
     const keys = new Set(sheet.map((step) => step.key));
     const boxAt = sheet.findIndex((step) => step.key === 'box');
     sheet.splice(boxAt, 0, ...countInSteps(nonFood.filter(({ inKey }) => !keys.has(inKey))));
-    runBowls(sheet, bowls.value, pantry.kitchen.scrapingsShare, build);
+    const lostG = bowls.value.reduce((sum, bowl) => sum + bowl.lostG, 0);
+    if (lostG > 0)
+      sheet
+        .find((step) => step.key === 'box')
+        ?.also.push({
+          kind: 'mass',
+          label: 'frosting thrown away, scrapings and tools',
+          planned: lostG,
+          show: 'bowl',
+          hand: 'loss',
+          movedBy: factorOf(moves, 'loss'),
+        });
+    runBowls(sheet, bowls.value, pantry.kitchen.scrapingsShare * factorOf(moves, 'loss'), build);
     return sheet.map((step) => inOwnTime(step, moves));
   });
 }

@@ -23,6 +23,7 @@ import {
   startingPantry,
   suggestedDrills,
   trendOf,
+  weighTargets,
   type Build,
   type HandMoves,
   type KeptRecord,
@@ -300,6 +301,34 @@ describe('what happened at the bench', () => {
     const rich = make();
     note(rich, key, 2 * stepAt(before, key).record!.planned);
     expect(fill(planned(rich), 0)).toBeCloseTo(fill(before, 0), 9);
+  });
+  it('what else was weighed at a step is not taken for the filling', () => {
+    const build = make();
+    for (const gap of build.tiers[0]!.gaps) gap.damMm = 14;
+    const before = planned(build);
+    const step = stepAt(before, 'tier-1/fill/0');
+    const [dam] = weighTargets(step);
+    expect(dam!.label).toContain('dam');
+    build.bench.notes.push(
+      noteOf(build, step, dam!.record, { id: 'dam', at, value: 5000, text: '' }),
+    );
+    const fill = (plan: Plan): number => stepAt(plan, 'tier-1/fill/1').amounts.at(-1)!.value;
+    expect(fill(planned(build))).toBeCloseTo(fill(before), 9);
+  });
+  it('what is thrown away tells the loss', () => {
+    const build = make();
+    const box = stepAt(planned(build), 'box');
+    const loss = recordablesOf(box).find(({ hand }) => hand === 'loss')!;
+    expect(loss.planned).toBeGreaterThan(10);
+    note(build, 'box', 2 * loss.planned, {}, loss.label);
+    expect(recordsOf(build)[0]).toMatchObject({ kind: 'loss' });
+    expect(recordsOf(build)[0]!.ratio).toBeCloseTo(2, 9);
+    const lostG = (moves: HandMoves): number => {
+      const { bowls } = planned(make(), moves);
+      if (!bowls.ok) throw new Error('no bowls');
+      return bowls.value.reduce((sum, bowl) => sum + bowl.lostG, 0);
+    };
+    expect(lostG({ loss: move(1.5) })).toBeGreaterThan(1.4 * lostG({}));
   });
   it('what is left when the coat is done says what the coat took', () => {
     const build = make();

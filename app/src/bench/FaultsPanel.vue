@@ -3,6 +3,7 @@ import {
   faultsAt,
   findRow,
   leaveOutLayer,
+  leftLabel,
   mayLeaveOut,
   showText,
   thinnerFillingMm,
@@ -110,7 +111,10 @@ function spreadThin(mm: number): void {
 const leftG = computed(
   () =>
     props.build.bench.notes.findLast(
-      (one) => one.stepKey === props.step.key && one.kind === 'mass' && one.value !== null,
+      (one) =>
+        one.stepKey === props.step.key &&
+        one.kind === 'mass' &&
+        (one.planned === null || one.planned.label === leftLabel),
     )?.value ?? null,
 );
 const note = (words: string): unknown => props.bench.addNote(props.step, null, null, words);

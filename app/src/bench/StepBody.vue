@@ -2,6 +2,7 @@
 import {
   isForGrownUps,
   isForHelper,
+  leftLabel,
   say,
   show,
   type Build,
@@ -48,7 +49,10 @@ const drip = computed(() => {
 const leftG = computed(
   () =>
     props.bench.bench.value.notes.findLast(
-      (note) => note.stepKey === props.step.key && note.kind === 'mass' && note.value !== null,
+      (note) =>
+        note.stepKey === props.step.key &&
+        note.kind === 'mass' &&
+        (note.planned === null || note.planned.label === leftLabel),
     )?.value ?? null,
 );
 const running = computed(() => props.bench.timers.value.some((t) => t.stepKey === props.step.key));

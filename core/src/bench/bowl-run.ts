@@ -40,24 +40,29 @@ export function runBowls(
 ): void {
   const order = new Map(sheet.map((step, i) => [step.key, i]));
   const done = new Set(bench.done.map(({ stepKey }) => stepKey));
-  const noted = new Map(
-    bench.notes.flatMap(({ stepKey, kind, value, planned }) =>
-      kind === 'mass' && value !== null && planned?.hand !== 'loss'
-        ? [[stepKey, value] as const]
-        : [],
-    ),
-  );
+  /** What was noted of a step's own figure; other things weighed there have names of their own. */
+  const notedOf = (step: Step | undefined): number | null | undefined =>
+    step?.record
+      ? bench.notes.findLast(
+          ({ stepKey, kind, value, planned }) =>
+            stepKey === step.key &&
+            kind === 'mass' &&
+            value !== null &&
+            (planned === null || planned.label === step.record!.label),
+        )?.value
+      : undefined;
+  const stepOf = (key: string | null): Step | undefined => sheet[order.get(key ?? '') ?? -1];
   for (const bowl of bowls) {
-    const madeG = noted.get(`bowl/${bowl.batchId}/make`);
+    const madeG = notedOf(stepOf(`bowl/${bowl.batchId}/make`));
     const batchG = bowls
       .filter((one) => one.batchId === bowl.batchId)
       .reduce((sum, one) => sum + one.makeG, 0);
-    let leftG = madeG === undefined || batchG === 0 ? bowl.makeG : (madeG * bowl.makeG) / batchG;
+    let leftG = madeG == null || batchG === 0 ? bowl.makeG : (madeG * bowl.makeG) / batchG;
     const uses = bowl.uses
       .map((use) => ({ use, key: stepOfUse(use) }))
       .sort((a, b) => (order.get(a.key ?? '') ?? Infinity) - (order.get(b.key ?? '') ?? Infinity));
     uses.forEach(({ use, key }, i) => {
-      const step = key === null ? undefined : sheet[order.get(key) ?? -1];
+      const step = stepOf(key);
       if (!step || key === null) return void (leftG -= use.massG);
       const weighsLeft = step.record?.label === leftLabel;
       const lostG = use.kind === 'crumb' ? use.massG * scrapingsShare : 0;
@@ -76,9 +81,9 @@ export function runBowls(
           hand: use.kind === 'crumb' ? 'crumb' : tier ? coatKind(tier.coat.style) : null,
         };
       }
-      const wasNoted = noted.get(key);
-      if (weighsLeft && wasNoted !== undefined) leftG = wasNoted;
-      else leftG -= (use.kind === 'gap' && wasNoted !== undefined ? wasNoted : takenG) + lostG;
+      const wasNoted = notedOf(step);
+      if (weighsLeft && wasNoted != null) leftG = wasNoted;
+      else leftG -= (use.kind === 'gap' && wasNoted != null ? wasNoted : takenG) + lostG;
     });
   }
 }

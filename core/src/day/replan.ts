@@ -44,6 +44,13 @@ export interface Replan {
   savers: Saver[];
 }
 
+/** What is firm enough to go on with, of the time until it is firm through (estimate). */
+const shortSetShare = 0.7;
+const quicker = (task: DayTask, share: number): DayTask =>
+  task.uses.some((use) => use.resource === 'fridge')
+    ? { ...task, waitMin: Math.round(task.waitMin * share) }
+    : task;
+
 /**
  * Plans what is left from now on (model section 11). Where it cannot be done in time, it is planned
  * without the limit of now, which tells how many minutes of work are missing; then with each thing that
@@ -76,12 +83,12 @@ export function replanFrom(question: DayQuestion, nowMin: number): Replan {
       title: 'the freezer instead of the fridge, for stacks and coats',
       question: {
         ...question,
-        tasks: tasks.map((task) =>
-          task.uses.some((use) => use.resource === 'fridge')
-            ? { ...task, waitMin: Math.round(task.waitMin * freezerShare) }
-            : task,
-        ),
+        tasks: tasks.map((task) => quicker(task, freezerShare)),
       },
+    },
+    {
+      title: 'shorter sets: on as soon as a finger leaves no mark',
+      question: { ...question, tasks: tasks.map((task) => quicker(task, shortSetShare)) },
     },
     {
       title: 'no drips, borders and toppings but those of the last moment',

@@ -1,22 +1,24 @@
+import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   buildSchema,
-  faultOf,
   faultsAt,
   findRow,
   isForGrownUps,
   isForHelper,
   leaveOutLayer,
+  mergeRows,
   mayLeaveOut,
   nearG,
   newBuild,
   newDowels,
   planBuild,
+  readBuildFile,
   setLayerCount,
   startingPantry,
   thinnerFillingMm,
-  thinnestFillingMm,
+  tornLayers,
   usualCard,
   weighedKey,
   weighTargets,
@@ -46,21 +48,38 @@ describe('faults at the bench', () => {
     expect(names('road')).toContain('shifted');
     expect(names('serve')).toEqual([]);
   });
-  it('have one name each, a sign and a mend', () => {
-    const all = [
-      ...new Set(
-        ['mix', 'bake', 'cool', 'fill/0', 'coat', 'drip', 'coat-chill'].flatMap((one) =>
-          names(`tier-1/${one}`),
-        ),
-      ),
-    ];
-    expect(all.length).toBeGreaterThan(14);
-    for (const id of all) {
-      const fault = faultOf(id)!;
-      expect(fault.sign.length).toBeGreaterThan(8);
-      expect(fault.mend.length).toBeGreaterThan(20);
+  it('all show at some step of a cake that there is, with a sign and a mend', () => {
+    const jubilee = readFileSync(new URL('../../demo/jubilee.json', import.meta.url), 'utf8');
+    const read = readBuildFile(jubilee);
+    if (!read.ok) throw new Error('no demo');
+    const found = new Map(
+      steps(mergeRows(read.build, read.rows, pantry).build)
+        .flatMap(faultsAt)
+        .map((fault) => [fault.id, fault]),
+    );
+    expect([...found.keys()].sort()).toEqual(
+      [
+        'bulge cold cracked crumbs dark domed grainy hot lean over-whipped runny shifted',
+        'short-batter short-coat split sunk sunk-cold too-long too-soft torn torn-stack',
+      ]
+        .join(' ')
+        .split(' '),
+    );
+    for (const { name, sign, mend } of found.values()) {
+      expect(name.length).toBeGreaterThan(4);
+      expect(sign.length).toBeGreaterThan(8);
+      expect(mend.length).toBeGreaterThan(20);
     }
-    expect(faultOf('none such')).toBeUndefined();
+  });
+  it('know which layer may be torn', () => {
+    const tier = newBuild('b', 'Test', '2027-05-03T09:30:00Z').tiers[0]!;
+    const at = (key: string): number[] =>
+      tornLayers({ key }, tier, (cake) => [2 * cake, 2 * cake + 1]);
+    expect(at('tier-1/cut/1')).toEqual([2, 3]);
+    expect(at('tier-1/fill/0')).toEqual([1]);
+    expect(at('tier-1/first')).toEqual([0]);
+    expect(at('tier-1/settle')).toEqual([0, 1, 2, 3]);
+    expect(at('tier-1/fill/3')).toEqual([]);
   });
 });
 
@@ -162,6 +181,5 @@ describe('a filling that runs', () => {
   });
   it('does not hold at all where nothing would', () => {
     expect(thinnerFillingMm(tier, 0, [80_000, 0, 0], spreadOf, 0.01)).toBeNull();
-    expect(thinnestFillingMm).toBe(2);
   });
 });

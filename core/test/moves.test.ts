@@ -4,6 +4,7 @@ import {
   addTier,
   buildsAgo,
   drills,
+  furthestOff,
   handFactor,
   handKinds,
   handOf,
@@ -147,6 +148,15 @@ describe('the hand over many cakes', () => {
     const narrow = spreadOf(handsOfAll(many).get('coat smooth')!);
     expect(narrow).toBeLessThan(0.5 * wide);
   });
+  it('stands out most where it is surest', () => {
+    const hands = handsOfAll([
+      ...Array.from({ length: 20 }, () => record('fill', 1.15)),
+      record('drip', 1.2),
+    ]);
+    expect(furthestOff(hands, handKinds)).toBe('fill');
+    expect(furthestOff(hands, ['drip', 'bake'])).toBe('drip');
+    expect(furthestOff(hands, ['bake'])).toBeNull();
+  });
   it('is kept with a finished build, and given back whole', () => {
     const moves = { fill: move(1.1), 'coat smooth': move(0.9, 0.2) };
     const build = make();
@@ -220,7 +230,7 @@ describe('a plan that follows the hand', () => {
     const bake = stepAt(plan, 'tier-1/bake');
     expect(bake.record!.movedBy).toBe(1.2);
     const work = recordablesOf(bake).find(({ hand }) => hand === 'time');
-    expect(work?.movedBy ?? 1.5).toBe(1.5);
+    expect(work?.movedBy).toBe(1.5);
     expect(
       plan.figures['tier-1/cake/0/minutes']!.inputs.some(({ label }) =>
         label.includes('5 of your'),

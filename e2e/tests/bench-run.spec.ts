@@ -110,7 +110,7 @@ test('what happened at the bench moves the plan, and the next one after it', asy
   await expect(page.getByTestId('kind')).not.toContainText('left out: the scale was off');
 });
 
-test('a torn layer is left out, a runny filling is spread thinner, and both can be undone', async ({
+test('a torn layer is left out and put back; a filling that runs says what to do', async ({
   page,
 }) => {
   await toBench(page, 'Meridian');

@@ -4,10 +4,10 @@ import {
   findRow,
   leaveOutLayer,
   leftLabel,
-  mayLeaveOut,
   showText,
   thinnerFillingMm,
   tierOf,
+  tornLayers,
   type Build,
   type Plan,
   type Step,
@@ -57,21 +57,12 @@ function toggle(): void {
 /** The tier that the step is about. */
 const tier = computed(() => props.build.tiers.find((t) => props.step.key.startsWith(`${t.id}/`)));
 const tierPlan = computed(() => props.plan.tiers.find((t) => t.tierId === tier.value?.id));
-/** Layers that may be the torn one: those of the cake that is cut, or the one that is set now. */
+/** Layers that may be the torn one. */
 const torn = computed<number[]>(() => {
-  const cut = /\/cut\/(\d+)$/.exec(props.step.key);
-  const fill = /\/fill\/(\d+)$/.exec(props.step.key);
   const bake = tierPlan.value?.bake;
-  const layers = cut
-    ? bake?.ok
-      ? (bake.value.cakes.find((cake) => cake.index === Number(cut[1]))?.layers ?? [])
-      : []
-    : fill
-      ? [Number(fill[1]) + 1]
-      : props.step.key.endsWith('/first')
-        ? [0]
-        : [...(tier.value?.layers.keys() ?? [])];
-  return layers.filter((layer) => tier.value && mayLeaveOut(tier.value, layer));
+  const layersOf = (cake: number): number[] =>
+    bake?.ok ? (bake.value.cakes.find(({ index }) => index === cake)?.layers ?? []) : [];
+  return tier.value ? tornLayers(props.step, tier.value, layersOf) : [];
 });
 function leaveOut(layer: number): void {
   const id = tier.value?.id;

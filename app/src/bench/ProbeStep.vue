@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Build, type Step } from '@pyrgotect/core';
+import { minutesUntil, showText, type Build, type Step } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useDevices } from '../stores/devices.ts';
 import { usePantry } from '../stores/pantry.ts';
@@ -23,7 +23,7 @@ const said = computed(() => {
   const fit = devices.fitFor(roomC.value);
   const away = tempC > toC ? 'It is still too warm.' : 'It is too cool: warm it gently.';
   if (!fit) return `${away} The curve is not known yet: a minute more of readings.`;
-  const minutes = devices.minutesUntil(fit, wantedC);
+  const minutes = minutesUntil(fit, wantedC);
   if (minutes === null || minutes > 600)
     return `${away} As it stands, it does not get to ${degrees(wantedC)}.`;
   const time = minutes < 1.5 ? 'a minute' : `${Math.round(minutes)} min`;

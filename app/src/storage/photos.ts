@@ -29,5 +29,3 @@ export async function shrunk(file: Blob): Promise<Blob> {
 
 export const keepPhoto = (photo: Photo, db: Database = database): Promise<string> =>
   db.photos.put(photo);
-export const photosOf = (buildId: string, db: Database = database): Promise<Photo[]> =>
-  db.photos.where('buildId').equals(buildId).toArray();

@@ -1,6 +1,5 @@
 import {
   fitCooling,
-  minutesUntil,
   readMessage,
   settledOn,
   type CoolingFit,
@@ -122,7 +121,6 @@ export const useDevices = defineStore('devices', () => {
     settledG,
     tempC,
     fitFor,
-    minutesUntil,
     listen,
     ask,
   };

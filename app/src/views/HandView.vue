@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { handFactor, handKinds, handRows, type HandKind } from '@pyrgotect/core';
+import { furthestOff, handKinds, handRows, type HandKind } from '@pyrgotect/core';
 import { computed, onMounted, ref } from 'vue';
 import KindRecords from '../hand/KindRecords.vue';
 import KindsChart from '../hand/KindsChart.vue';
@@ -22,15 +22,7 @@ const known = computed(() =>
   handKinds.filter((kind) => hand.records.some((record) => record.kind === kind)),
 );
 /** What is furthest off, in its own uncertainty. */
-const furthest = computed(
-  () =>
-    [...known.value].sort((a, b) => {
-      const off = (kind: HandKind): number =>
-        Math.abs(Math.log(handFactor(hand.hands.get(kind)!))) *
-        Math.sqrt(hand.hands.get(kind)!.kappa);
-      return off(b) - off(a);
-    })[0] ?? null,
-);
+const furthest = computed(() => furthestOff(hand.hands, known.value) ?? known.value[0] ?? null);
 const chosen = computed<HandKind | null>({
   get: () => (picked.value && known.value.includes(picked.value) ? picked.value : furthest.value),
   set: (kind) => (picked.value = kind),

@@ -1,3 +1,5 @@
+import { mayLeaveOut } from '../build/leave-out.ts';
+import type { Tier } from '../build/types.ts';
 import type { Step } from './steps.ts';
 
 /** Where an amount that mends a fault is computed. */
@@ -115,7 +117,7 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
     ],
   },
   {
-    at: /(\/make|\/crumb|\/coat|\/thin-coat)$|^piping\//,
+    at: /\/(make|crumb|coat)$|^piping\//,
     faults: [
       fault(
         'split',
@@ -195,7 +197,7 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
     ],
   },
   {
-    at: /^(assemble|stack)\/|\/stack-on$|^road$|^box$/,
+    at: /^in\/[^/]+\/card$|^road$|^box$/,
     faults: [
       fault(
         'shifted',
@@ -211,6 +213,25 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
 export const faultsAt = (step: Pick<Step, 'key'>): StepFault[] =>
   atSteps.filter(({ at }) => at.test(step.key)).flatMap(({ faults }) => faults);
 
-/** A fault by its id; undefined for one that is not known. */
-export const faultOf = (id: string): StepFault | undefined =>
-  atSteps.flatMap(({ faults }) => faults).find((one) => one.id === id);
+/**
+ * Layers that may be the torn one at a step, and that the tier can do without: those of the cake that
+ * is cut, the one that is set now, or any where the step is about none.
+ *
+ * @param layersOf layers cut from each cake, by the cake's index
+ */
+export function tornLayers(
+  { key }: Pick<Step, 'key'>,
+  tier: Tier,
+  layersOf: (cake: number) => readonly number[],
+): number[] {
+  const cut = /\/cut\/(\d+)$/.exec(key);
+  const fill = /\/fill\/(\d+)$/.exec(key);
+  const some = cut
+    ? layersOf(Number(cut[1]))
+    : fill
+      ? [Number(fill[1]) + 1]
+      : key.endsWith('/first')
+        ? [0]
+        : [...tier.layers.keys()];
+  return some.filter((layer) => mayLeaveOut(tier, layer));
+}

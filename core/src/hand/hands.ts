@@ -43,3 +43,20 @@ export function movesOf(
       moves[kind] = { factor: handFactor(hand), cv: spreadOf(hand), count: hand.count };
   return moves;
 }
+
+/**
+ * The kind of figure whose bias stands out most from its own uncertainty; null where there are no
+ * records. @param among kinds to look at
+ */
+export function furthestOff(
+  hands: ReadonlyMap<HandKind, Hand>,
+  among: readonly HandKind[],
+): HandKind | null {
+  let found: { kind: HandKind; off: number } | null = null;
+  for (const kind of among) {
+    const hand = hands.get(kind);
+    const off = hand && hand.count > 0 ? Math.abs(hand.mean) * Math.sqrt(hand.kappa) : -1;
+    if (off > (found?.off ?? -1)) found = { kind, off };
+  }
+  return found?.kind ?? null;
+}

@@ -62,6 +62,7 @@ describe('ribbons of what is out of the cold', () => {
     tierName: 'Cake',
     outMin: 150,
     mostMin: 120,
+    tasks: [],
     spans: [
       { fromMin: -300, toMin: -200 },
       { fromMin: -60, toMin: -10 },

@@ -1,5 +1,7 @@
 import {
   findRow,
+  heldBy,
+  labelText,
   say,
   showText,
   type Build,
@@ -77,7 +79,7 @@ export function planTable(build: Build, plan: Plan, pantry: Pantry, system: Unit
     for (const i of plan.ingredients.value)
       row(`  ${i.name}`, i.massG, i.massG < 20 ? 'small' : 'bowl');
   }
-  if (plan.allergens.length > 0) lines.push('', `Holds ${plan.allergens.join(', ')}`);
+  lines.push('', labelText(heldBy(plan)));
   for (const caution of plan.cautions)
     lines.push(
       '',

@@ -1,4 +1,4 @@
-import { foodOf } from './pantry/find.ts';
+import { fondantId, foodOf } from './pantry/find.ts';
 import type { Food } from './pantry/types.ts';
 import type { Work } from './plan-tier.ts';
 import type { ShapePlan } from './plan-types.ts';
@@ -26,8 +26,7 @@ export function planIngredients(
     .find((stage) => !stage.ok);
   if (failed && !failed.ok) return failed;
   const { recipes, foods } = pantry;
-  const rowOf = (id: string | null, name: string): Food | null =>
-    (id === null ? foods.find((food) => food.name === name) : foodOf(foods, id)) ?? null;
+  const rowOf = (id: string | null): Food | null => foodOf(foods, id) ?? null;
   const made = (recipeId: string | null, makesG: number): ScaledIngredient[] => {
     const recipe = recipes.find((row) => row.id === recipeId);
     if (!recipe || makesG <= 0) return [];
@@ -40,7 +39,7 @@ export function planIngredients(
     allergens: ScaledIngredient['allergens'],
     foodId: string | null = null,
   ): ScaledIngredient[] =>
-    massG > 0 ? [looseIngredient(name, massG, allergens, rowOf(foodId, name))] : [];
+    massG > 0 ? [looseIngredient(name, massG, allergens, rowOf(foodId))] : [];
   return attempt('coat', null, cautions, () =>
     mergeIngredients([
       ...batches.flatMap((batch) => made(batch.recipe.recipeId, batch.makeG)),
@@ -65,14 +64,20 @@ export function planIngredients(
                 tier.inclusion.name,
                 valueOf(plan.bake)?.inclusionG ?? 0,
                 tier.inclusion.allergens,
+                tier.inclusion.foodId,
               )
             : []),
           ...tier.gaps.flatMap(({ pieces }, k) =>
             pieces
-              ? loose(pieces.name, valueOf(plan.gaps)?.[k]?.piecesG ?? 0, pieces.allergens)
+              ? loose(
+                  pieces.name,
+                  valueOf(plan.gaps)?.[k]?.piecesG ?? 0,
+                  pieces.allergens,
+                  pieces.foodId,
+                )
               : [],
           ),
-          ...loose('rolled fondant', plan.fondant?.rolledG ?? 0, [], 'fondant'),
+          ...loose('rolled fondant', plan.fondant?.rolledG ?? 0, [], fondantId),
           ...(tier.pressed && plan.pressed
             ? loose(
                 tier.pressed.name,
@@ -82,13 +87,13 @@ export function planIngredients(
               )
             : []),
           ...plan.finish.toppings.flatMap(({ topping, massG, tray }) =>
-            topping.kind === 'drizzle'
+            topping.kind === 'drizzle' || !topping.eaten
               ? []
               : loose(topping.name, tray?.massG ?? massG, topping.allergens, topping.foodId),
           ),
         ];
       }),
-      ...loose('rolled fondant', boardCover?.massG ?? 0, [], 'fondant'),
+      ...loose('rolled fondant', boardCover?.massG ?? 0, [], fondantId),
     ]),
   );
 }

@@ -17,7 +17,8 @@ import { pouredNeeds } from './finish/poured-needs.ts';
 import { perimeterMm } from './outline/outline.ts';
 import { planLoads, type OvenPlan, type TierBaking } from './oven/loads.ts';
 import { warnOfOven } from './oven/oven-cautions.ts';
-import { dietsKept } from './pantry/diets.ts';
+import { dietAnswer, diets, dietsKept, type Diet, type DietAnswer } from './pantry/diets.ts';
+import type { Contents } from './recipes/parts.ts';
 import { findRow } from './pantry/find.ts';
 import type { Board, Food, Ganache, Pantry, Tone } from './pantry/types.ts';
 import { planTier, type Work } from './plan-tier.ts';
@@ -116,7 +117,7 @@ export function shapeOf(work: Work): ShapePlan {
     allergens: held.whole.allergens,
     mayContain: held.whole.mayContain,
     diets: dietsKept(held.whole),
-    tierDiets: held.tiers.map(dietsKept),
+    tierDiets: held.tiers.map(dietAnswers),
     unknownLines: held.whole.unknown,
     section,
     tally: {
@@ -130,6 +131,12 @@ export function shapeOf(work: Work): ShapePlan {
     cautions,
   };
 }
+
+const dietAnswers = (held: Contents): Record<Diet, DietAnswer> =>
+  Object.fromEntries(diets.map((diet) => [diet, dietAnswer(diet, held)])) as Record<
+    Diet,
+    DietAnswer
+  >;
 
 const ifOk = <A, B>(stage: Staged<A>, take: (value: A) => B): Staged<B> =>
   stage.ok ? { ok: true, value: take(stage.value) } : stage;

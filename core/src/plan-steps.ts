@@ -37,11 +37,22 @@ const lowered = (title: string): string => title.charAt(0).toLowerCase() + title
 
 /** The run sheet, tier by tier in working order. */
 export function planSteps(
-  plan: ShapePlan & Pick<Plan, 'support' | 'nonFood' | 'cutLists'>,
+  plan: ShapePlan & Pick<Plan, 'support' | 'nonFood' | 'cutLists' | 'times'>,
   { build, pantry, cautions, spreadOf, recipeOf, withTimes, moves }: Work,
 ): Staged<Step[]> {
-  const { tiers, piping, nonFood, bowls, batches, boardCover, strips, tally, support, cutLists } =
-    plan;
+  const {
+    tiers,
+    piping,
+    nonFood,
+    bowls,
+    batches,
+    boardCover,
+    strips,
+    tally,
+    support,
+    cutLists,
+    times,
+  } = plan;
   if (!bowls.ok) return bowls;
   const failed = tiers.flatMap((tier) => [tier.bake, tier.batterRecipe]).find((stage) => !stage.ok);
   if (failed && !failed.ok) return failed;
@@ -59,6 +70,10 @@ export function planSteps(
       pressed: plan.pressed,
       decks: deckSteps(build, i, support, nonFood),
       strips,
+      times: times[i]!,
+      chillIn: build.day.chillIn,
+      foods: pantry.foods,
+      recipes: pantry.recipes,
       spreadOf,
     }));
     const baking = tiers.map((plan, i) => {
@@ -72,6 +87,7 @@ export function planSteps(
         recipe: recipeOf(sponge.recipeId),
         scaled: valueOf(plan.batterRecipe)!,
         bake: valueOf(plan.bake)!,
+        times: times[i]!,
         kitchen: pantry.kitchen,
         foods: pantry.foods,
       });
@@ -88,7 +104,9 @@ export function planSteps(
           }))
         : steps;
     const onTiers = (steps: (context: FinishContext) => Step[]): Step[] =>
-      tiers.flatMap((plan, i) => named(steps({ tier: build.tiers[i]!, plan }), i));
+      tiers.flatMap((plan, i) =>
+        named(steps({ tier: build.tiers[i]!, plan, foods: pantry.foods }), i),
+      );
     const sheet = [
       ...baking.flatMap((steps, i) =>
         named(
@@ -96,7 +114,7 @@ export function planSteps(
           i,
         ),
       ),
-      ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish)),
+      ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish, pantry.foods)),
       ...bowlSteps(bowls.value, batches, spreadOf, recipeOf, pantry),
       ...contexts.flatMap((context, i) => [
         ...named([...baking[i]!.filter(isCutting), ...stackSteps(context)], i),
@@ -109,6 +127,7 @@ export function planSteps(
                 carve,
                 pantry.kitchen,
                 ifThere(() => spreadOf(glueSpreadId(build.tiers[i]!))),
+                times[i]!,
                 withTimes,
               ),
               i,

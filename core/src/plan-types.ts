@@ -7,13 +7,16 @@ import type { BoardCover, FondantPlan, PaperStrips } from './covers/fondant.ts';
 import type { PressedPlan } from './covers/pressed.ts';
 import type { CentrePlan } from './fill/centre.ts';
 import type { GapPlan } from './fill/gaps.ts';
+import type { OutOfCold } from './day/clocks.ts';
+import type { Serving } from './day/serving.ts';
 import type { FinishPlan } from './finish/finish.ts';
 import type { PlannedPiping } from './finish/piping.ts';
 import type { GapLoad } from './fill/load.ts';
+import type { TierTimes } from './heat/tier-times.ts';
 import type { OtherPlan } from './others/other-layers.ts';
 import type { OvenPlan } from './oven/loads.ts';
 import type { Outline } from './outline/outline.ts';
-import type { Diet } from './pantry/diets.ts';
+import type { Diet, DietAnswer } from './pantry/diets.ts';
 import type { Allergen, Board } from './pantry/types.ts';
 import type { Price } from './price/price.ts';
 import type { ScaledIngredient, ScaledRecipe } from './recipes/scale.ts';
@@ -92,10 +95,10 @@ export interface ShapePlan {
   allergens: Allergen[];
   /** Traces that ingredients warn of, apart from what they hold. */
   mayContain: Allergen[];
-  /** Diets that every known ingredient keeps, for the whole cake and by tier. */
+  /** Diets that the whole cake is known to keep, and the answer for each tier. */
   diets: Diet[];
-  tierDiets: Diet[][];
-  /** Lines of recipes of which nothing is known but their name. */
+  tierDiets: Record<Diet, DietAnswer>[];
+  /** What is eaten of which nothing is known but its name. */
   unknownLines: string[];
   section: Section;
   tally: Omit<Tally, 'handsOnMin'>;
@@ -110,6 +113,12 @@ export interface Plan extends ShapePlan {
   /** What is on and in the cake and must come out before it is eaten, with its counts. */
   nonFood: NonFood[];
   cutLists: CutFrom[];
+  /** How long each tier waits on the rack and in the cold. */
+  times: TierTimes[];
+  /** When it comes out of the fridge; null where its steps are not known. */
+  serving: Serving | null;
+  /** How long the perishable parts of each tier are out of the cold. */
+  outOfCold: OutOfCold[];
   steps: Staged<Step[]>;
   ingredients: Staged<ScaledIngredient[]>;
   /** Null where the ingredients or the minutes are not known. */

@@ -5,11 +5,17 @@ import type { CarveAnswers } from './carve/apply.ts';
 import type { Pantry } from './pantry/types.ts';
 import { asHappened } from './bench/happened.ts';
 import type { HandMoves } from './hand/moves.ts';
+import { outOfCold, warnOfOutOfCold, type OutOfCold } from './day/clocks.ts';
+import { planServing, tellServing, type Serving } from './day/serving.ts';
+import { dayTasks } from './day/tasks.ts';
+import { noTimes, tierTimes } from './heat/tier-times.ts';
 import { planIngredients } from './plan-ingredients.ts';
 import { beginWork, nothingCarved, shapeOf } from './plan-shape.ts';
 import { workings } from './plan-workings.ts';
 import { planSteps } from './plan-steps.ts';
-import type { Plan } from './plan-types.ts';
+import type { Plan, ShapePlan } from './plan-types.ts';
+import type { Work } from './plan-tier.ts';
+import { phrase, type Phrase } from './units/phrase.ts';
 import { nonFoodList } from './support/counts.ts';
 import { supportShapes } from './support/section-parts.ts';
 import { cutListsOf } from './support/shopping-list.ts';
@@ -53,7 +59,14 @@ export function planBuild(
     warnOfCutting(cutLists, work.cautions);
     enterSupport(build, support, work.book);
   }
-  const steps = planSteps({ ...shape, support, nonFood, cutLists }, work);
+  const times = build.tiers.map((tier, i) => {
+    const tin = pantry.tins.find((row) => row.id === tier.tinId) ?? null;
+    return withTimes
+      ? tierTimes(tier, shape.tiers[i]!, tin, pantry.kitchen, build.day.chillIn)
+      : noTimes;
+  });
+  const bare = planSteps({ ...shape, support, nonFood, cutLists, times }, work);
+  const { steps, serving, outOfCold } = planCold(bare, shape, work);
   const handsOnMin = steps.ok ? steps.value.reduce((sum, step) => sum + step.handsOnMin, 0) : null;
   const ingredients = planIngredients(shape, work);
   enterTally(work.book, shape.section.tiers, shape.tally.frostingG, shape.bowls, steps, handsOnMin);
@@ -65,6 +78,9 @@ export function planBuild(
     support,
     nonFood,
     cutLists,
+    times,
+    serving,
+    outOfCold,
     steps,
     ingredients,
     price:
@@ -84,6 +100,55 @@ export function planBuild(
     cautions: sortCautions(work.cautions),
   };
 }
+
+/** How long it is out of the cold, when it comes out of the fridge to be cut, and the steps that say so. */
+function planCold(
+  bare: Staged<Step[]>,
+  shape: ShapePlan,
+  { build, pantry, withTimes, spreadOf, cautions }: Work,
+): Pick<Plan, 'steps' | 'serving' | 'outOfCold'> {
+  if (!bare.ok || !withTimes) return { steps: bare, serving: null, outOfCold: [] };
+  const roomC = Math.max(
+    build.brief.venueC ?? -Infinity,
+    build.brief.kitchenC ?? pantry.kitchen.roomC,
+    build.journey.byRoad ? build.journey.carC : -Infinity,
+  );
+  const outWith = (serving: Serving | null): OutOfCold[] => {
+    const timed = { ...shape, steps: bare, serving, tally: { ...shape.tally, handsOnMin: null } };
+    return outOfCold(build, dayTasks(build, timed, spreadOf), pantry, roomC);
+  };
+  const serving = planServing(build, shape.tiers, pantry.kitchen, outWith(null));
+  const out = outWith(serving);
+  warnOfOutOfCold(out, cautions);
+  const over = out.filter((one) => one.outMin > one.mostMin);
+  return {
+    serving,
+    outOfCold: out,
+    steps: {
+      ok: true,
+      value: bare.value.map((step) => {
+        const told = step.key === 'serve' ? tellServing(step, serving) : step;
+        const tooLong = over.filter(
+          ({ tierId, tasks }) =>
+            step.key === 'serve' || longestOf(tasks) === step.key || step.key === `${tierId}/coat`,
+        );
+        return tooLong.length === 0
+          ? told
+          : { ...told, cautions: [...told.cautions, ...tooLong.map(sayTooLong)] };
+      }),
+    },
+  };
+}
+
+/** The task that keeps a tier out of the cold longest is where to do something about it. */
+const longestOf = (tasks: OutOfCold['tasks']): string | undefined =>
+  [...tasks].sort((a, b) => b.minutes - a.minutes)[0]?.taskId;
+
+const sayTooLong = ({ tierName, name, outMin, mostMin }: OutOfCold): Phrase =>
+  phrase(
+    `${tierName}, with ${name}: {out} out of the cold in all by this plan, of {most}. Back into the fridge whenever hands are off it; a helper shortens it.`,
+    { out: [outMin, 'minutes'], most: [mostMin, 'minutes'] },
+  );
 
 function enterTally(
   book: FigureBook,

@@ -182,6 +182,7 @@ const anyTopping: fc.Arbitrary<Topping> = fc.record({
   ),
   pick: fc.constantFrom(...picks),
   last: fc.boolean(),
+  eaten: fc.boolean(),
   crisp: orNull(fc.record({ thickMm: between(limits.crispMm), filmed: fc.boolean() })),
   tray: orNull(
     fc.record({
@@ -260,6 +261,7 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
           pieces: orNull(
             fc.record({
               name: fc.constant('berries'),
+              foodId: orNull(idOf(pantry.foods)),
               how: fc.constantFrom('packed' as const, 'scattered' as const),
               densityGPerMl: between(limits.inclusionDensity),
               share: between(limits.packing),
@@ -276,6 +278,7 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
       inclusion: orNull(
         fc.record({
           name: fc.constant('walnuts'),
+          foodId: orNull(idOf(pantry.foods)),
           gPerKg: between(limits.inclusionGPerKg),
           densityGPerMl: between(limits.inclusionDensity),
           allergens: fc.subarray([...allergens]),

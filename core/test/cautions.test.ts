@@ -35,6 +35,7 @@ describe('cautions of the bake', () => {
     const berries = (gPerKg: number, tempC: number) => (b: Build) => {
       b.tiers[0]!.inclusion = {
         name: 'berries',
+        foodId: null,
         gPerKg,
         densityGPerMl: 0.95,
         allergens: [],

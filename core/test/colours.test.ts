@@ -8,8 +8,11 @@ import {
   depthOf,
   FigureBook,
   grow,
+  ganacheFluid,
   holdInstead,
   holdsOnSideMm,
+  meltsAs,
+  spreadStressPa,
   largestMix,
   newBuild,
   newPiping,
@@ -348,21 +351,43 @@ describe('covers', () => {
 describe('a warm room', () => {
   it('lets a side hold yield stress over rho·g, and less the warmer it is', () => {
     const buttercream = spreadOf('buttercream');
-    expect(holdsOnSideMm(buttercream, 21)).toBeCloseTo((300 / (950 * 9.81)) * 1000, 9);
-    expect(stressFromSlideMm(holdsOnSideMm(buttercream, 21), 0.95)).toBeCloseTo(300, 9);
-    const at = [10, 21, 26, 29, 31, 34, 36].map((c) => holdsOnSideMm(buttercream, c));
+    expect(holdsOnSideMm(buttercream, 21, pantry)).toBeCloseTo((300 / (950 * 9.81)) * 1000, 9);
+    expect(stressFromSlideMm(holdsOnSideMm(buttercream, 21, pantry), 0.95)).toBeCloseTo(300, 9);
+    const at = [10, 21, 26, 29, 31, 34, 36].map((c) => holdsOnSideMm(buttercream, c, pantry));
     expect(at).toEqual([...at].sort((a, b) => b - a));
     // where butter and cocoa butter have melted nothing stays
-    for (const spread of pantry.spreads) expect(holdsOnSideMm(spread, 38)).toBe(0);
+    for (const spread of pantry.spreads)
+      expect(holdsOnSideMm(spread, 38, pantry)).toBeLessThan(1.2);
+  });
+  it('melts firm ganache to the pourable ganache of its own composition by 34 C', () => {
+    const firm = spreadOf('ganache');
+    const holds = (c: number): number => holdsOnSideMm(firm, c, pantry);
+    // 700 g of dark 55 % to 350 g of cream: (238 + 3·147) / (206.5 + 7) of water
+    const melts = meltsAs(firm, pantry);
+    expect(melts.as === 'ganache' && melts.firmness).toBeCloseTo(679 / 213.5, 6);
+    const fluid = ganacheFluid(679 / 213.5);
+    expect(spreadStressPa(firm, 34, pantry)).toBeCloseTo(fluid.stressPa(34), 6);
+    expect(spreadStressPa(firm, 40, pantry)).toBeCloseTo(fluid.stressPa(40), 6);
+    // below 26 C as its row says, and then always less
+    expect(spreadStressPa(firm, 21, pantry)).toBeCloseTo(25000, 6);
+    const at = Array.from({ length: 30 }, (_, i) => holds(18 + i));
+    expect(at).toEqual([...at].sort((a, b) => b - a));
+    // it was said to hold half a metre at 32 C, and offered as what would stay
+    expect(holds(32)).toBeLessThan(25);
+    expect(holds(34)).toBeLessThan(3);
+    for (const c of [34, 36])
+      expect(holdInstead(pantry, 6.5, c).map(({ id }) => id)).not.toContain('ganache');
+    // a frosting of butter with some chocolate in it melts as butter does
+    expect(meltsAs(spreadOf('buttercream'), pantry).as).toBe('butter');
   });
   it('is a caution with what would hold instead, at the venue alone if it is so', () => {
     const build = fresh();
     build.brief.venueC = 31;
     const warm = planBuild(build, pantry).cautions.filter((c) => c.id.includes('/warm/'));
     expect(warm.map((c) => c.id)).toEqual(['tier-1/warm/venue']);
-    const [best] = holdInstead(pantry.spreads, 6.5, 31);
+    const [best] = holdInstead(pantry, 6.5, 31);
     expect(warm[0]!.todo.text).toContain(best!.name.toLowerCase());
-    expect(holdsOnSideMm(best!, 31)).toBeGreaterThanOrEqual(6.5);
+    expect(holdsOnSideMm(best!, 31, pantry)).toBeGreaterThanOrEqual(6.5);
     build.brief.venueC = 20;
     expect(planBuild(build, pantry).cautions.some((c) => c.id.includes('/warm/'))).toBe(false);
   });

@@ -7,6 +7,10 @@ import {
   findRow,
   inOrder,
   keepingClocks,
+  metric,
+  outOfCold,
+  say,
+  showText,
   latestFor,
   newBuild,
   newDay,
@@ -427,7 +431,8 @@ describe('the tasks of a build', () => {
     });
     const tasks = tasksOf(cold);
     const plan = planned(ask(tasks, { windows: hours, capacity: { ...capacity, fridge: 900 } }));
-    const [clock] = keepingClocks(cold, tasks, plan.placed, (id) => spreadOf(id), 21);
+    const whole = planBuild(cold, pantry);
+    const [clock] = keepingClocks(whole.outOfCold, plan.placed);
     expect(clock!.mostMin).toBe(120);
     expect(clock!.outMin).toBeCloseTo(
       clock!.spans.reduce((sum, span) => sum + span.toMin - span.fromMin, 0),
@@ -436,10 +441,48 @@ describe('the tasks of a build', () => {
     // what stands in the fridge does not count, what stands on the table does
     const serving = plan.placed.find((one) => one.id === 'serve')!;
     expect(clock!.spans.at(-1)!.toMin).toBe(serving.endMin);
-    expect(keepingClocks(cold, tasks, plan.placed, (id) => spreadOf(id), 35)[0]!.mostMin).toBe(60);
-    expect(keepingClocks(build(), tasksOf(build()), plan.placed, (id) => spreadOf(id), 21)).toEqual(
-      [],
+    expect(outOfCold(cold, tasks, pantry, 35)[0]!.mostMin).toBe(60);
+    expect(outOfCold(build(), tasksOf(build()), pantry, 21)).toEqual([]);
+  });
+  it('say in one figure when it comes out of the fridge: bench, day and clock alike', () => {
+    const inCream = (change: (b: Build) => void = () => undefined) =>
+      build((b) => {
+        for (const gap of b.tiers[0]!.gaps) gap.spreadId = 'cream';
+        change(b);
+      });
+    for (const b of [build(), inCream(), inCream((each) => (each.brief.venueC = 34))]) {
+      const plan = planBuild(b, pantry);
+      const { outMin } = plan.serving!;
+      const step = plan.steps.ok ? plan.steps.value.find(({ key }) => key === 'serve')! : null;
+      const said = say(step!.lead!, metric);
+      expect(said).toContain(outMin > 0 ? showText(outMin, 'minutes', metric) : 'when it is cut');
+      const task = dayTasks(b, plan, spreadOf).find(({ id }) => id === 'serve')!;
+      expect(task.waitMin).toBe(outMin);
+    }
+    // a warm room, a small cake: less than the two to three hours of the trade
+    expect(planBuild(build(), pantry).serving!.outMin).toBeGreaterThan(60);
+  });
+  it('warn on the plan and at the bench of what is out of the cold too long, and of nothing else', () => {
+    const long = build((b) => {
+      for (const gap of b.tiers[0]!.gaps) gap.spreadId = 'cream';
+      b.tiers[0]!.coat.spreadId = 'cream';
+      b.day.minutes = [{ taskId: 'tier-1/crumb', handsMin: 200 }];
+    });
+    const plan = planBuild(long, pantry);
+    const [out] = plan.outOfCold;
+    expect(out!.outMin).toBeGreaterThan(out!.mostMin);
+    const caution = plan.cautions.find(({ id }) => id === 'tier-1/out of cold')!;
+    expect(caution.stage).toBe('day');
+    expect(say(caution.title, metric)).toContain(showText(out!.outMin, 'minutes', metric));
+    const steps = plan.steps.ok ? plan.steps.value : [];
+    const warned = steps.filter(({ cautions }) =>
+      cautions.some(({ text }) => text.includes('out of the cold in all')),
     );
+    expect(warned.map(({ key }) => key)).toEqual(expect.arrayContaining(['tier-1/coat', 'serve']));
+    // no time is left to stand before it is cut
+    expect(plan.serving!.outMin).toBe(0);
+    const ids = planBuild(build(), pantry).cautions.map(({ id }) => id);
+    expect(ids).not.toContain('tier-1/out of cold');
   });
   it('that are ticked off are not planned again; what is missing is said, and what would help', () => {
     const b = build();

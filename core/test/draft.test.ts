@@ -71,7 +71,7 @@ describe('draft it', () => {
       ...own.recipes.find((r) => r.id === 'recipe-buttercream')!,
       id: 'recipe-plain',
       ingredients: [
-        { name: 'plant fat', massG: 1000, allergens: [], foodId: null, recipeId: null },
+        { name: 'plant fat', massG: 1000, allergens: [], foodId: 'plant-block', recipeId: null },
       ],
       yieldG: 980,
     });

@@ -7,14 +7,18 @@ import {
   findRow,
   isForGrownUps,
   isForHelper,
+  isWithoutDanger,
   leaveOutLayer,
   mergeRows,
   mayLeaveOut,
   nearG,
   newBuild,
   newDowels,
+  newPour,
+  newTopping,
   planBuild,
   readBuildFile,
+  scalingRules,
   setLayerCount,
   startingPantry,
   thinnerFillingMm,
@@ -22,17 +26,19 @@ import {
   usualCard,
   weighedKey,
   weighTargets,
+  type Build,
   type Step,
 } from '../src/index.ts';
 import { anyBuild } from './arbitrary.ts';
 
 const pantry = startingPantry();
 const spreadOf = (id: string) => findRow(pantry, 'spreads', id);
-const steps = (build = newBuild('b', 'Test', '2027-05-03T09:30:00Z')): Step[] => {
-  const plan = planBuild(build, pantry);
+const stepsOf = (build: Build, rows = pantry): Step[] => {
+  const plan = planBuild(build, rows);
   if (!plan.steps.ok) throw new Error(plan.steps.problem);
   return plan.steps.value;
 };
+const steps = (build = newBuild('b', 'Test', '2027-05-03T09:30:00Z')): Step[] => stepsOf(build);
 const at = (key: string): Step => steps().find((step) => step.key === key)!;
 
 describe('faults at the bench', () => {
@@ -88,7 +94,81 @@ describe('who may do a step', () => {
     expect(isForGrownUps(at('tier-1/bake'))).toBe(true);
     expect(isForGrownUps(steps().find(({ key }) => /\/cut\/0$/.test(key))!)).toBe(true);
     expect(isForGrownUps(at('tier-1/coat'))).toBe(false);
-    expect(isForGrownUps(at('tier-1/mix'))).toBe(false);
+    // the mixer runs
+    expect(isForGrownUps(at('tier-1/mix'))).toBe(true);
+  });
+  const bowlOf = (spreadId: string) => {
+    const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+    for (const gap of build.tiers[0]!.gaps) gap.spreadId = spreadId;
+    return stepsOf(build).find(({ key }) => key === `bowl/${spreadId}/make`)!;
+  };
+  it.each(['curd', 'meringue', 'yolk', 'caramel', 'compote', 'softganache'])(
+    'offers %s to nobody who was not told, and to no child',
+    (spreadId) => {
+      expect(isForGrownUps(bowlOf(spreadId))).toBe(true);
+      expect(isForHelper(bowlOf(spreadId))).toBe(false);
+    },
+  );
+  it('offers what is cold to a helper, whatever words it is described in', () => {
+    expect(isForHelper(bowlOf('cheese'))).toBe(true);
+    const own = structuredClone(pantry);
+    const recipe = own.recipes.find((row) => row.id === 'recipe-cheese')!;
+    recipe.steps = ['Boil caramel, torch it, two people!'];
+    const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+    build.tiers[0]!.gaps[0]!.spreadId = 'cheese';
+    const step = stepsOf(build, own).find(({ key }) => key === 'bowl/cheese/make')!;
+    expect(isForHelper(step)).toBe(true);
+    // and of a recipe of which nobody said how hot it gets, nothing is offered
+    recipe.hottestC = null;
+    const unsaid = stepsOf(build, own).find(({ key }) => key === 'bowl/cheese/make')!;
+    expect(isForHelper(unsaid)).toBe(false);
+    expect(isForGrownUps(unsaid)).toBe(true);
+  });
+  it('keeps children from what is above 45 C and helpers from what is above 50, until it has cooled', () => {
+    const danger = (hotC: number | null) => ({ hazards: [], hotC });
+    expect([45, 45.1, 50, 50.1].map((c) => isForGrownUps(danger(c)))).toEqual([
+      false,
+      true,
+      true,
+      true,
+    ]);
+    expect([45, 50, 50.1].map((c) => isWithoutDanger(danger(c)))).toEqual([true, true, false]);
+    expect(isForGrownUps(at('tier-1/cool'))).toBe(true);
+    expect(isForGrownUps(at('tier-1/settle'))).toBe(false);
+  });
+  it('warns of hot sugar where sugar is boiled, and of tempering where chocolate is melted', () => {
+    const slab = (foodId: string | null) => {
+      const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+      build.tiers[0]!.toppings.push({
+        ...newTopping('t'),
+        name: 'shards',
+        foodId,
+        tray: { thickMm: 3, wholeShare: 0.7, spreads: 1 },
+      });
+      return stepsOf(build).find(({ key }) => key === 't/tray')!;
+    };
+    const said = (step: Step) => step.cautions.map(({ text }) => text).join(' ');
+    expect(said(slab('dark-chocolate'))).toMatch(/Tempered/);
+    expect(said(slab('dark-chocolate'))).not.toMatch(/sugar burns/);
+    expect(said(slab('caster-sugar'))).toMatch(/sugar burns deep/);
+    expect(said(slab(null))).toMatch(/If there is boiled sugar/);
+    const tempered = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+    tempered.tiers[0]!.pour = newPour('tempered-dark');
+    const pour = stepsOf(tempered).find(({ key }) => key === 'tier-1/pour')!;
+    expect(said(pour)).toMatch(/Tempered/);
+  });
+  it('cuts leavening back for a wide tin, never for a large batch in small ones', () => {
+    const rules = (factor: number, tinMm: number) =>
+      scalingRules(
+        pantry.recipes.find((row) => row.id === 'recipe-butter')!,
+        factor,
+        tinMm,
+        pantry.foods,
+      )
+        .map(({ text }) => text)
+        .join(' ');
+    expect(rules(6, 150)).not.toMatch(/leavening/);
+    expect(rules(1, 300)).toMatch(/leavening/);
   });
   it('knows what can go on beside', () => {
     expect(isForHelper(at('tier-1/weigh'))).toBe(true);

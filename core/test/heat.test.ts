@@ -262,6 +262,7 @@ describe('cooling and chilling', () => {
       layer: { ...cake, heightMm: 25 },
       tier,
       kitchen,
+      chilled: kitchen,
     });
     expect(plan.curve.map((s) => s.name)).toEqual(['oven', 'rack', 'fridge', 'room']);
     for (const stretch of plan.curve) {
@@ -335,11 +336,17 @@ describe('what is asked for a tier', () => {
   const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
   it('is its cake, its layer and its finished self, and is answered as the plan answers it', () => {
     const plan = planBuild(build, pantry).tiers[0]!;
-    const question = heatQuestion(build.tiers[0]!, plan, pantry)!;
+    const question = heatQuestion(build.tiers[0]!, plan, pantry, 'fridge')!;
     const { cakes, bakedDensity } = plan.bake.ok ? plan.bake.value : { cakes: [], bakedDensity: 0 };
     expect(planHeat(question).bake!.minutes).toBeCloseTo(cakes[0]!.window!.minutes, 6);
     expect(question.layer.heightMm).toBe(25);
-    expect(question.cake.densityGPerMl).toBe(bakedDensity);
+    expect(question.cake.densityGPerMl).toBeCloseTo(bakedDensity, 1);
+    // one figure for one wait: the plan's own times are those of the curve
+    const times = planBuild(build, pantry).times[0]!;
+    const heat = planHeat(question);
+    expect(times.coolMin).toBe(Math.ceil(heat.coolMin / 5) * 5);
+    expect(times.firmMin).toBe(Math.round(heat.firmMin));
+    expect(times.nextCoatMin).toBe(Math.round(heat.nextCoatMin));
     // frosting is denser than cake
     expect(question.tier.densityGPerMl).toBeGreaterThan(bakedDensity);
     expect(question.tier.densityGPerMl).toBeLessThan(1);
@@ -348,9 +355,9 @@ describe('what is asked for a tier', () => {
     const piled = structuredClone(build);
     for (const layer of piled.tiers[0]!.layers) layer.otherId = 'crepe';
     const plan = planBuild(piled, pantry).tiers[0]!;
-    expect(heatQuestion(piled.tiers[0]!, plan, pantry)).toBeNull();
+    expect(heatQuestion(piled.tiers[0]!, plan, pantry, 'fridge')).toBeNull();
     const tinless = { ...pantry, tins: [] };
     const without = planBuild(build, tinless).tiers[0]!;
-    expect(heatQuestion(build.tiers[0]!, without, tinless)).toBeNull();
+    expect(heatQuestion(build.tiers[0]!, without, tinless, 'fridge')).toBeNull();
   });
 });

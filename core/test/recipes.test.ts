@@ -127,8 +127,9 @@ describe('a scaled recipe', () => {
       scalingRules(recipe(id), factor, tinMm, pantry.foods).map((rule) => say(rule, metric));
     expect(said('butter', 1, 200)).toEqual([]);
     // 9 g of baking powder times four, less an eighth
-    expect(said('butter', 4, 200)[0]).toContain('32 g of leavening and not 36 g');
+    expect(said('butter', 4, 300)[0]).toContain('32 g of leavening and not 36 g');
     expect(said('butter', 1.2, 300)[0]).toContain('In a tin this wide');
+    expect(said('butter', 4, 200).join()).not.toContain('leavening');
     expect(said('butter', 0.3, 150).join()).toContain('tenths');
     expect(said('caramel', 3, null).join()).toContain('wider pan');
     expect(said('foam', 4, 200).join()).not.toContain('leavening');
@@ -234,7 +235,8 @@ describe('diets', () => {
     expect(breaksDiet('vegan', what)).toBe(true);
     expect(breaksDiet('no alcohol', what)).toBe(true);
     expect(breaksDiet('vegetarian', what)).toBe(false);
-    expect(dietsKept({ allergens: [], traits: [] })).toHaveLength(6);
+    expect(dietsKept({ allergens: [], traits: [], unknown: [] })).toHaveLength(6);
+    expect(dietsKept({ allergens: [], traits: [], unknown: ['star dust'] })).toEqual([]);
   });
 });
 

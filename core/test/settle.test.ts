@@ -126,6 +126,7 @@ describe('settled fillings', () => {
       for (const gap of b.tiers[0]!.gaps)
         gap.pieces = {
           name: 'berries',
+          foodId: null,
           how: 'packed',
           densityGPerMl: 0.95,
           share: 0.58,
@@ -150,6 +151,7 @@ describe('what lies in a gap', () => {
   };
   const berries = {
     name: 'berries',
+    foodId: null,
     how: 'packed' as const,
     densityGPerMl: 0.95,
     share: 0.58,

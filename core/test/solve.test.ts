@@ -328,6 +328,7 @@ describe('the batter in hand', () => {
     expect(cold).toBeGreaterThan(plain * 1.03);
     const berries = {
       name: 'berries',
+      foodId: null,
       gPerKg: 200,
       densityGPerMl: 0.95,
       allergens: [],

@@ -77,6 +77,7 @@ describe('batter', () => {
     const tier = round20();
     tier.inclusion = {
       name: 'figs',
+      foodId: null,
       gPerKg: 200,
       densityGPerMl: 0.8,
       allergens: [],

@@ -107,6 +107,7 @@ export function heatCurve(): Measure {
       layer: { outline, heightMm: 24, densityGPerMl: 0.44 },
       tier: { outline, heightMm: 110, densityGPerMl: 0.6 },
       kitchen,
+      chilled: kitchen,
     });
   });
   return measure('heat-curve', 'ms', samples, 30, 'median');

@@ -57,11 +57,18 @@ const names = (words: string): string[] =>
       <AllergenPick
         :model-value="food.allergens"
         :of="allergens"
-        none="no allergen"
+        :none="food.declared ? 'no allergen' : 'not known yet: choose'"
         label="Allergens it holds"
         @update:model-value="(chosen) => (food.allergens = chosen)"
       />
     </div>
+    <label class="line" data-test="declared">
+      <span
+        >its label has been read: what is not named here is not in it
+        <small class="soft">until then every cake with it says “not known”</small></span
+      >
+      <input type="checkbox" :checked="food.declared" @change="food.declared = !food.declared" />
+    </label>
     <div class="line">
       <span>may contain traces of</span>
       <AllergenPick

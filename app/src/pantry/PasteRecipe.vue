@@ -119,6 +119,8 @@ async function save(): Promise<void> {
       .map((line) => line.text.trim().slice(0, 400)),
     bake: null,
     caution: null,
+    hazards: [],
+    hottestC: null,
   };
   const like = pantry.pantry.spreads.find((row) => row.id === likeId.value);
   const spread: Spread | null = like

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import {
   allergens,
+  hazards,
+  pantryLimits,
   dietsKept,
   householdText,
   recipeContents,
@@ -8,6 +10,7 @@ import {
   type Recipe,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
+import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -72,11 +75,9 @@ const stepsOf = (event: Event): string[] =>
   <div>
     <h2>Ingredients</h2>
     <p class="soft">
-      {{ Math.round(total) }} g go in, {{ Math.round(recipe.yieldG) }} g come out. It holds
-      {{ contents.allergens.join(', ') || 'no allergen'
-      }}<template v-if="contents.mayContain.length > 0"
-        >; may contain {{ contents.mayContain.join(', ') }}</template
-      >. {{ kept.length > 0 ? `It is: ${kept.join(', ')}.` : '' }}
+      {{ Math.round(total) }} g go in, {{ Math.round(recipe.yieldG) }} g come out.
+      <HoldsLine :held="contents" />
+      {{ kept.length > 0 ? `It is: ${kept.join(', ')}.` : '' }}
     </p>
     <ul>
       <template v-for="(line, i) in recipe.ingredients" :key="i">
@@ -145,6 +146,32 @@ const stepsOf = (event: Event): string[] =>
       </template>
     </ul>
     <p><button type="button" class="key small" @click="add">Add an ingredient</button></p>
+    <p class="sentence">
+      While it is made it gets
+      <QuantityField
+        :model-value="recipe.hottestC"
+        kind="temperature"
+        label="How hot it gets"
+        :min="pantryLimits.hottestC.min"
+        :max="pantryLimits.hottestC.max"
+        nullable
+        auto="not said"
+        @update:model-value="(c) => (recipe.hottestC = c)"
+      />
+      hot, and what can hurt is
+      <AllergenPick
+        :model-value="recipe.hazards"
+        :of="hazards"
+        none="nothing"
+        label="What can hurt while it is made"
+        @update:model-value="(chosen) => (recipe.hazards = chosen)"
+      />.
+      {{
+        recipe.hottestC === null
+          ? 'Until that is said it is offered to no child and no helper.'
+          : ''
+      }}
+    </p>
     <label class="tall">
       steps, one a line
       <textarea

@@ -21,14 +21,14 @@ import OutlineFields from '../sheets/OutlineFields.vue';
 import { plain } from '../storage/builds.ts';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
-import { columns } from './columns.ts';
+import { columns, rowNouns } from './columns.ts';
 import FoodFields from './FoodFields.vue';
 import GanacheFields from './GanacheFields.vue';
 import RecipeFields from './RecipeFields.vue';
 
 type Row = RowOf<PantryTable>;
 const props = defineProps<{ table: PantryTable; row: Row; isNew: boolean }>();
-const emit = defineEmits<{ close: [] }>();
+const emit = defineEmits<{ close: []; saved: [id: string] }>();
 const pantry = usePantry();
 const settings = useSettings();
 const draft = ref<Record<string, unknown> & { name: string }>(plain(props.row) as never);
@@ -93,6 +93,7 @@ async function save(): Promise<void> {
       return;
     }
     await pantry.saveRow(props.table, row);
+    emit('saved', row.id);
     emit('close');
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
@@ -106,7 +107,7 @@ async function save(): Promise<void> {
 <template>
   <v-dialog :model-value="true" max-width="700" @update:model-value="emit('close')">
     <v-card class="row" data-test="row-dialog">
-      <h1>{{ isNew ? 'A new row' : row.name }}</h1>
+      <h1>{{ isNew ? `A new ${rowNouns[table]}` : row.name }}</h1>
       <p v-if="!isNew" class="soft">
         Starting value: {{ row.source }}. Saving makes it your own; every cake that uses it is
         worked out anew.

@@ -1,4 +1,14 @@
-import { pantryLimits as at, type Kind, type PantryTable, type Range } from '@pyrgotect/core';
+import {
+  emptyFood,
+  emptyRecipe,
+  pantryLimits as at,
+  type Kind,
+  type Pantry,
+  type PantryTable,
+  type Range,
+} from '@pyrgotect/core';
+
+type AnyRow = Pantry[PantryTable][number];
 
 /** A number of a pantry row that can be seen and changed. */
 export interface Column {
@@ -290,6 +300,19 @@ export const tableTitles: Record<PantryTable, string> = {
   dowels: 'Rods and straws',
 };
 
+/** One row of each table. */
+export const rowNouns: Record<PantryTable, string> = {
+  sponges: 'sponge',
+  spreads: 'filling or frosting',
+  tins: 'tin',
+  boards: 'board',
+  others: 'layer of another kind',
+  recipes: 'recipe',
+  foods: 'ingredient',
+  ganaches: 'ganache or drip',
+  dowels: 'rod or straw',
+};
+
 export const kitchenColumns: Column[] = [
   { key: 'mixerMl', label: 'mixer bowl', kind: 'volume', range: at.mixerMl },
   { key: 'kerfMm', label: 'crumb lost at each cut', kind: 'fine', range: at.kerfMm },
@@ -350,8 +373,14 @@ export const kitchenColumns: Column[] = [
   { key: 'refillMin', label: 'to a fresh piping bag', kind: 'minutes', range: at.refillMin },
 ];
 
-/** A new row of a table, to be filled in; an existing one is the pattern. */
-export function freshRow<T extends { id: string; name: string; source: string }>(pattern: T): T {
-  const copy = JSON.parse(JSON.stringify(pattern)) as T;
-  return { ...copy, id: `own-${crypto.randomUUID().slice(0, 13)}`, name: '', source: 'own' };
+/** A new row of a table, to be filled in; of tins, boards and the like an existing one is the pattern. */
+export function freshRow<T extends PantryTable>(table: T, pattern: Pantry[T][number]): AnyRow {
+  const id = `own-${crypto.randomUUID().slice(0, 13)}`;
+  if (table === 'foods') return emptyFood(id);
+  if (table === 'recipes') return emptyRecipe(id);
+  const copy = JSON.parse(JSON.stringify(pattern)) as AnyRow;
+  const row = { ...copy, id, name: '', source: 'own' as const };
+  // what it is made of is nobody else's recipe, and what it holds nobody has said
+  if ('recipeId' in row) row.recipeId = table === 'others' ? null : ('' as never);
+  return 'form' in row && 'allergens' in row ? { ...row, allergens: [] } : row;
 }

@@ -14,11 +14,13 @@ import {
   type Diet,
   type Plan,
   type Portion,
+  heldBy,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import FigureValue from '../figures/FigureValue.vue';
+import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useSettings } from '../stores/settings.ts';
 import CuttingMap from './CuttingMap.vue';
@@ -216,10 +218,8 @@ function toggleDiet(diet: Diet): void {
       </button>
     </p>
     <p class="lead">
-      This cake holds {{ plan.allergens.join(', ') || 'none of these'
-      }}<template v-if="plan.mayContain.length > 0"
-        >, and may contain traces of {{ plan.mayContain.join(', ') }}</template
-      >. What it may have touched in your kitchen the program cannot know; your local food code says
+      <HoldsLine :held="heldBy(plan)" />
+      What it may have touched in your kitchen the program cannot know; your local food code says
       what to declare.
     </p>
     <h2>The guests eat</h2>

@@ -38,6 +38,8 @@ function take(proposal: Proposal): void {
     build.tiers = proposal.build.tiers;
     build.boardId = proposal.build.boardId;
     build.brief.halves = proposal.build.brief.halves;
+    build.rod = proposal.build.rod;
+    build.piping = proposal.build.piping;
   });
   store.selected = null;
   emit('close');
@@ -52,7 +54,7 @@ function take(proposal: Proposal): void {
           {{
             draft.ok
               ? `${build.brief.servings} servings, ${cards.length} ways`
-              : 'No tin is large enough'
+              : 'Nothing can be drafted yet'
           }}
         </h1>
         <button type="button" class="key small" @click="emit('close')">Close</button>

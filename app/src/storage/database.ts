@@ -5,9 +5,11 @@ import {
   buildFrom4,
   buildFrom5,
   buildFrom6,
+  buildFrom7,
   rowFrom2,
   rowFrom3,
   rowFrom4,
+  rowFrom7,
   startingKitchen,
   type Build,
   type KeptRecord,
@@ -121,6 +123,8 @@ export class Database extends Dexie {
     this.version(6)
       .stores({ records: 'id, buildId', photos: 'id, buildId', tries: 'id, drill' })
       .upgrade((work) => renewAll(work, buildFrom6, (_table, row) => row as Renew));
+    // and when everything eaten came from a row of the pantry
+    this.version(7).upgrade((work) => renewAll(work, buildFrom7, rowFrom7));
   }
 }
 

@@ -137,18 +137,7 @@ export const useDay = defineStore('day', () => {
   );
   const left = computed(() => (store.build ? tasksLeft(tasks.value, doneOf(store.build)) : []));
   const clocks = computed<Clock[]>(() =>
-    store.build && plan.value
-      ? keepingClocks(
-          store.build,
-          tasks.value,
-          plan.value.placed,
-          (id) => pantry.pantry.spreads.find((row) => row.id === id) ?? null,
-          Math.max(
-            store.build.brief.venueC ?? 0,
-            store.build.brief.kitchenC ?? pantry.pantry.kitchen.roomC,
-          ),
-        )
-      : [],
+    store.plan && plan.value ? keepingClocks(store.plan.outOfCold, plan.value.placed) : [],
   );
   /** Placed tasks with what they are. */
   const rows = computed<DayRow[]>(() =>

@@ -45,7 +45,7 @@ const cell = (row: Row, key: string): string => {
 };
 const add = (): void => {
   const pattern = rows.value[0];
-  if (pattern) editing.value = { row: freshRow(pattern as never), isNew: true };
+  if (pattern) editing.value = { row: freshRow(openTable.value, pattern), isNew: true };
 };
 const importing = ref(false);
 /** Names and other names alone: figures in a row are not what is searched for. */

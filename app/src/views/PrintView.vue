@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { say, showText, type Step } from '@pyrgotect/core';
+import { heldBy, say, showText, type Step } from '@pyrgotect/core';
 import { computed, watch } from 'vue';
+import HoldsLine from '../figures/HoldsLine.vue';
 import DayPrint from '../day/DayPrint.vue';
 import { servedText } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
@@ -63,9 +64,7 @@ const print = (): void => window.print();
             >, {{ text(store.plan.tally.massG, 'weight') }} on its board</template
           >. {{ store.plan.tally.servings }} servings.
         </p>
-        <p v-if="store.plan.allergens.length > 0">
-          <b>Holds {{ store.plan.allergens.join(', ') }}.</b>
-        </p>
+        <p><HoldsLine :held="heldBy(store.plan)" /></p>
         <p v-if="store.plan.nonFood.length > 0">
           <b>Not food in it:</b>
           {{ store.plan.nonFood.reduce((sum, each) => sum + each.count, 0) }} parts, listed below.

@@ -14,6 +14,7 @@ import {
 } from '@pyrgotect/core';
 import { format, parseISO } from 'date-fns';
 import { computed, onMounted, ref, shallowRef } from 'vue';
+import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { download } from '../parts/download.ts';
 import TopBar from '../parts/TopBar.vue';
@@ -238,10 +239,7 @@ function save(): void {
                 </td>
                 <td v-if="build.problem" class="problem">{{ build.problem }}</td>
                 <td v-else>
-                  holds {{ build.allergens.join(', ') || 'none that are tracked'
-                  }}<template v-if="build.mayContain.length > 0"
-                    >; may contain traces of {{ build.mayContain.join(', ') }}</template
-                  >
+                  <HoldsLine :held="build" />
                 </td>
               </tr>
             </tbody>

@@ -1,6 +1,6 @@
 import type { Tier } from '../build/types.ts';
 import { doneC } from '../heat/bake-time.ts';
-import { coolMin } from '../heat/cooling.ts';
+import type { TierTimes } from '../heat/tier-times.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import type { Food, Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
@@ -9,6 +9,7 @@ import type { BakePlan } from '../tins/bake.ts';
 import type { KnifeCut } from '../tins/knife.ts';
 import { widthMm } from '../outline/outline.ts';
 import { phrase } from '../units/phrase.ts';
+import { holdsCaution } from './holds-caution.ts';
 import { knifeCaution, ovenCaution, step, type Amount, type Step } from './steps.ts';
 
 export interface BakeContext {
@@ -18,6 +19,7 @@ export interface BakeContext {
   recipe: Recipe;
   scaled: ScaledRecipe;
   bake: BakePlan;
+  times: TierTimes;
   kitchen: Kitchen;
   foods: readonly Food[];
 }
@@ -28,14 +30,6 @@ const cutTexts: Record<KnifeCut['kind'], string> = {
   split: 'split at',
 };
 
-/** Minutes on the rack for the deepest cake, to the next five. */
-function coolMinutes(bake: BakePlan, tin: Tin, kitchen: Kitchen): number {
-  const heightMm = Math.max(...bake.cakes.map((c) => c.neededMm + c.crownMm / 2));
-  const mass = { outline: tin.outline, heightMm, densityGPerMl: bake.bakedDensity };
-  const minutes = coolMin(mass, doneC, kitchen);
-  return Number.isFinite(minutes) ? Math.ceil(minutes / 5) * 5 : 120;
-}
-
 /** From the ingredients to cold, level, split layers. */
 export function bakeSteps({
   tier,
@@ -44,6 +38,7 @@ export function bakeSteps({
   recipe,
   scaled,
   bake,
+  times,
   kitchen,
   foods,
 }: BakeContext): Step[] {
@@ -54,6 +49,7 @@ export function bakeSteps({
   const steps: Step[] = [
     step(`${tier.id}/weigh`, 'Bake', `Weigh out for ${recipe.name}`, handsOn.weigh, {
       part: at,
+      beside: true,
       list: [
         ...scaled.ingredients.map((i) => ({
           label: i.name,
@@ -73,7 +69,10 @@ export function bakeSteps({
           : []),
       ],
       checks: ['Butter and eggs are at room temperature, or the batter will look grainy'],
-      cautions: scalingRules(recipe, scaled.factor, widthMm(tin.outline), foods),
+      cautions: [
+        ...(tier.inclusion ? holdsCaution(tier.inclusion, foods) : []),
+        ...scalingRules(recipe, scaled.factor, widthMm(tin.outline), foods),
+      ],
     }),
     step(
       `${tier.id}/line`,
@@ -93,6 +92,8 @@ export function bakeSteps({
           : [],
         checks: ['The oven is hot before the batter is mixed'],
         cautions: [ovenCaution],
+        hazards: ['oven'],
+        beside: true,
       },
     ),
     step(
@@ -113,6 +114,8 @@ export function bakeSteps({
         ],
         checks: ['No dry flour shows', 'The batter is smooth, not grainy'],
         cautions: recipe.caution ? [phrase(recipe.caution)] : [],
+        hazards: recipe.hazards,
+        hotC: recipe.hottestC,
         record: {
           kind: 'mass',
           label: 'batter in the bowl',
@@ -129,6 +132,7 @@ export function bakeSteps({
       handsOn.divide,
       {
         part: at,
+        beside: true,
         lead: phrase(
           many === 1
             ? 'Set the tin on the scale, tare, and pour.'
@@ -179,6 +183,8 @@ export function bakeSteps({
           'It is golden and leaves the side of the tin',
         ],
         cautions: [ovenCaution],
+        hazards: ['oven'],
+        hotC: bake.ovenC,
         timer: { label: 'bake', minutes: Math.round(first.minutes), lookMin: first.fromMin },
         record: {
           kind: 'minutes',
@@ -194,12 +200,16 @@ export function bakeSteps({
   steps.push(
     step(`${tier.id}/cool`, 'Bake', 'Turn out and cool right through', handsOn.turnOut, {
       part: at,
+      hazards: ['oven'],
+      hotC: doneC,
+      cautions: [ovenCaution],
+      beside: true,
       lead: phrase('Ten minutes in the tin, then on a rack. Warm cake melts every frosting.'),
       checks: [
         'No warmth at the middle of the underside',
         'Wrapped, and chilled overnight if there is time',
       ],
-      timer: { label: 'cool', minutes: coolMinutes(bake, tin, kitchen), lookMin: null },
+      timer: { label: 'cool', minutes: times.coolMin, lookMin: null },
       record: {
         kind: 'height',
         label: 'height at the edge',
@@ -231,6 +241,7 @@ export function bakeSteps({
               'Offcuts kept, in a covered bowl',
             ],
             cautions: [knifeCaution],
+            hazards: ['knife'],
             record: {
               kind: 'mass',
               label: 'offcuts',

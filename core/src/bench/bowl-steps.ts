@@ -16,6 +16,11 @@ const linesOf = (recipe: ScaledRecipe, mixes: number): ListItem[] =>
     note: i.pieces === null ? (mixes > 1 ? 'each mixing' : null) : `open ${i.pieces}`,
   }));
 
+const dangerOf = (recipe: Recipe): Pick<Step, 'hazards' | 'hotC'> => ({
+  hazards: recipe.hazards,
+  hotC: recipe.hottestC,
+});
+
 /** The steps of each recipe: its parts, making it, dividing and colouring, setting aside. */
 export const bowlSteps = (
   bowls: readonly Bowl[],
@@ -45,6 +50,8 @@ export const bowlSteps = (
             ),
             list: linesOf(part, 1),
             cautions: part.caution ? [phrase(part.caution)] : [],
+            ...dangerOf(recipeOf(part.recipeId)),
+            beside: true,
           },
         ),
       ),
@@ -64,6 +71,8 @@ export const bowlSteps = (
             ...perishable(spread),
             ...scalingRules(recipeOf(spread.recipeId), batch.recipe.factor, null, pantry.foods),
           ],
+          ...dangerOf(recipeOf(spread.recipeId)),
+          beside: true,
           record: { kind: 'mass', label: 'made in all', planned: batch.makeG, show: 'bowl' },
         },
       ),
@@ -123,6 +132,7 @@ function asideSteps(bowl: Bowl): Step[] {
           figure: use.figure,
         })),
         checks: ['Covered and labelled'],
+        beside: true,
       },
     ),
   ];

@@ -3,19 +3,11 @@ import type { TierCarve } from '../carve/apply.ts';
 import { firmMin } from '../carve/cold.ts';
 import { loosePieces } from '../carve/carve-cautions.ts';
 import { cutWords } from '../carve/words.ts';
-import { chillShellMin, type Mass } from '../heat/cooling.ts';
-import { remember } from '../working/remember.ts';
+import type { TierTimes } from '../heat/tier-times.ts';
 import { equivalentRadiusMm } from '../outline/outline.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { knifeCaution, step, type Step } from './steps.ts';
-
-/** Minutes in the fridge until the outside is firm to carve. */
-const chillMin = (mass: Mass, kitchen: Kitchen): number =>
-  remember(chilled, JSON.stringify([mass, kitchen.roomC, kitchen.fridgeC, kitchen.fridgeW]), () =>
-    Math.round(chillShellMin(mass, kitchen.roomC, 'firm to carve', kitchen)),
-  );
-const chilled = new Map<string, number>();
 
 /** Minutes of a cut: a few to begin with, then by how much comes away (estimates). */
 const cutMin = (removedMl: number): number => Math.min(30, 4 + removedMl / 150);
@@ -26,6 +18,7 @@ export function carveSteps(
   carve: TierCarve,
   kitchen: Kitchen,
   glue: Spread | null,
+  times: TierTimes,
   withTimes: boolean,
 ): Step[] {
   const { question, result } = carve;
@@ -49,7 +42,7 @@ export function carveSteps(
         ),
         timer: {
           label: 'chilling',
-          minutes: withTimes ? chillMin(mass, kitchen) : 0,
+          minutes: times.carveMin,
           lookMin: null,
         },
         checks: ['A finger leaves no dent in the side'],
@@ -95,6 +88,7 @@ export function carveSteps(
             : cut.kind === 'set'
               ? []
               : [knifeCaution],
+        hazards: cut.kind === 'lay' ? ['heavy lift'] : cut.kind === 'set' ? [] : ['knife'],
         record:
           done && done.removedG > 0.5
             ? { kind: 'mass', label: 'came away', planned: done.removedG, show: 'small' }

@@ -1,7 +1,7 @@
 import type { BoardCover } from '../covers/fondant.ts';
 import { handsOn } from '../labour/minutes.ts';
 import { phrase } from '../units/phrase.ts';
-import { step, type Step } from './steps.ts';
+import { knifeCaution, step, type Step } from './steps.ts';
 
 /** The board, everything that is finished on the cake, clearing up, and handing it over. */
 export function closingSteps(
@@ -18,6 +18,7 @@ export function closingSteps(
     ...(boardCover
       ? [
           step('board-cover', 'Coat', 'Cover the board', 10, {
+            beside: true,
             part: 'board',
             lead: phrase(
               'Rolled {mm} thin, in a ring that shows {ring} and goes a finger under the cake; ribbon of {ribbon} round the edge.',
@@ -36,6 +37,8 @@ export function closingSteps(
       : []),
     ...finishing,
     step('box', 'Serve', 'Clear up, box it and keep it cold', handsOn.box + handsOn.washUp, {
+      beside: !heavy,
+      hazards: heavy ? ['heavy lift'] : [],
       lead: phrase('On its board, in a box that leaves room on top, on a flat shelf.'),
       checks: [
         'The count of anything that is not food is written on the box',
@@ -49,6 +52,8 @@ export function closingSteps(
     ...lastMoment,
     ...countingOut,
     step('serve', 'Serve', 'Out of the fridge, and cut', 5, {
+      hazards: ['knife'],
+      cautions: [knifeCaution],
       lead: phrase(
         'Out of the cold two to three hours before, less where a filling is perishable. A hot, sharp knife for clean slices.',
       ),

@@ -40,7 +40,15 @@ const coatAmounts = (
 };
 
 /** Crumb coat and coat of one tier. */
-export function coatSteps({ tier, stack, coat, strips, spreadOf }: StackContext): Step[] {
+export function coatSteps({
+  tier,
+  stack,
+  coat,
+  strips,
+  times,
+  chillIn,
+  spreadOf,
+}: StackContext): Step[] {
   const inner = spreadOf(coat.crumbSpreadId);
   const style = styleRows[tier.coat.style];
   const steps: Step[] = [];
@@ -77,9 +85,15 @@ export function coatSteps({ tier, stack, coat, strips, spreadOf }: StackContext)
       ),
       step(`${tier.id}/crumb-chill`, 'Coat', 'Chill the crumb coat', 1, {
         part: `${tier.id}/crumb`,
-        lead: phrase('Twenty minutes in the fridge, or about ten in the freezer.'),
+        lead: phrase(
+          `In the ${chillIn}, about {min}, until the coat and a hair of the cake are cold.`,
+          {
+            min: [times.firmMin, 'minutes'],
+          },
+        ),
+        beside: true,
         checks: ['Dry and firm: a finger leaves no mark'],
-        timer: { label: 'crumb coat', minutes: 20, lookMin: null },
+        timer: { label: 'crumb coat', minutes: times.firmMin, lookMin: null },
       }),
     );
   if (coat.coatG > 0)
@@ -117,8 +131,9 @@ export function coatSteps({ tier, stack, coat, strips, spreadOf }: StackContext)
       ),
       step(`${tier.id}/coat-chill`, 'Coat', 'Chill until the coat is set', 1, {
         part: `${tier.id}/coat`,
+        beside: true,
         checks: ['Firm enough to lift by the board'],
-        timer: { label: 'coat sets', minutes: 60, lookMin: null },
+        timer: { label: 'coat sets', minutes: times.nextCoatMin, lookMin: null },
         record: {
           kind: 'height',
           label: 'finished height',

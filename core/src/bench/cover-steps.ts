@@ -1,10 +1,11 @@
 import { handsOn, sideScale } from '../labour/minutes.ts';
 import { phrase } from '../units/phrase.ts';
 import type { StackContext } from './stack-context.ts';
+import { holdsCaution } from './holds-caution.ts';
 import { step, type Step } from './steps.ts';
 
 /** Fondant over a tier, and what is pressed on it. */
-export function coverSteps({ tier, stack, fondant, pressed }: StackContext): Step[] {
+export function coverSteps({ tier, stack, fondant, pressed, foods }: StackContext): Step[] {
   const steps: Step[] = [];
   const size = Math.max(0.5, sideScale(tier.outline, stack.finishedMm));
   if (pressed && tier.pressed)
@@ -17,14 +18,7 @@ export function coverSteps({ tier, stack, fondant, pressed }: StackContext): Ste
         ),
         amounts: [{ label: pressed.name, value: pressed.massG, kind: 'bowl', figure: null }],
         checks: ['No bare patch a coin wide', 'Loose pieces brushed off the board'],
-        cautions:
-          tier.pressed.allergens.length > 0
-            ? [
-                phrase(
-                  `${pressed.name} hold ${tier.pressed.allergens.join(', ')}: own tray, own hands.`,
-                ),
-              ]
-            : [],
+        cautions: holdsCaution(tier.pressed, foods),
       }),
     );
   if (fondant)

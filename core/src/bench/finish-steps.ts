@@ -1,29 +1,35 @@
 import type { Topping } from '../build/finish-types.ts';
 import type { Build, Tier } from '../build/types.ts';
-import { temperingOf, type Chocolate } from '../ganache/chocolates.ts';
+import { chocolateOf, temperingOf, type Chocolate } from '../ganache/chocolates.ts';
 import type { DripPlan, PourPlan } from '../finish/drips.ts';
 import type { FinishPlan } from '../finish/finish.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import type { ToppingPlan } from '../finish/toppings.ts';
 import { handsOn, pipingMin, sideScale } from '../labour/minutes.ts';
-import type { Kitchen, Spread } from '../pantry/types.ts';
+import { foodOf } from '../pantry/find.ts';
+import { hotFor } from '../pantry/hazards.ts';
+import type { Food, Ganache, Kitchen, Spread } from '../pantry/types.ts';
 import type { TierPlan } from '../plan-types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import { valueOf } from '../working/staged.ts';
+import { holdsCaution } from './holds-caution.ts';
 import { step, type ListItem, type Step } from './steps.ts';
 
 /** What the finish of a tier is done with. */
 export interface FinishContext {
   tier: Tier;
   plan: TierPlan;
+  foods: readonly Food[];
 }
 
 /** Ganache sets before anything is put on it, min: usual, and from when to look. */
 const sets = { minutes: 20, lookMin: 15 } as const;
 
-export const hotCaution = phrase(
-  'Warm ganache is no danger; melted sugar is: caramel burns deep. Test it with a thermometer, never with a finger.',
+const hotSugarCaution = phrase(
+  'Caramel as warm as this burns deep and sticks to the skin. Test it with a thermometer, never with a finger.',
 );
+/** Boiled sugar by itself is told from what is only warm above this, C. */
+const sugarBurnsC = hotFor.children;
 
 const temperNote = (chocolate: Chocolate | null): Phrase[] => {
   const tempering = chocolate && temperingOf(chocolate);
@@ -39,16 +45,16 @@ const temperNote = (chocolate: Chocolate | null): Phrase[] => {
 };
 
 /** Pour, drip, flood and torch: what is done to a tier before its toppings. */
-export function flowSteps({ tier, plan }: FinishContext): Step[] {
+export function flowSteps({ tier, plan, foods }: FinishContext): Step[] {
   const pour = valueOf(plan.finish.pour);
   const drip = valueOf(plan.finish.drip);
   return [
-    ...(pour && tier.pour ? pourSteps(tier, plan, pour) : []),
+    ...(pour && tier.pour ? pourSteps(tier, plan, pour, foods) : []),
     ...(drip && tier.drip ? dripSteps(tier, drip) : []),
   ];
 }
 
-function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan): Step[] {
+function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan, foods: readonly Food[]): Step[] {
   const heavy = (plan.massG ?? 0) > 8000;
   const part = `${tier.id}/pour`;
   const lift = heavy
@@ -60,6 +66,7 @@ function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan): Step[] {
       lead: phrase('Chilled through, on its card, on a rack over a tray with a rim all round.'),
       checks: ['Cold to the touch all over', 'Nothing of the rack stands out under the cake'],
       cautions: lift,
+      hazards: heavy ? ['heavy lift'] : [],
     }),
     step(
       `${tier.id}/pour`,
@@ -82,7 +89,7 @@ function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan): Step[] {
           { label: 'as warm as', value: tier.pour!.fluidC, kind: 'temperature', figure: null },
         ],
         checks: ['No bare place on the side', 'Tapped once, and then left alone'],
-        cautions: isHotSugar(pour.row.fluid) ? [hotCaution] : [],
+        ...warmth(pour.row, tier.pour!.fluidC, chocolateOf(foodOf(foods, pour.row.chocolateId))),
         timer: { label: 'Set', ...sets },
       },
     ),
@@ -91,6 +98,7 @@ function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan): Step[] {
       lead: phrase('A wide spatula or two under the card; drops at the foot are cut off first.'),
       checks: ['The foot is clean and nothing tore'],
       cautions: lift,
+      hazards: heavy ? ['heavy lift'] : [],
     }),
   ];
 }
@@ -103,8 +111,24 @@ const working = (atC: number): Step['probe'] => ({
   toC: atC + nearC,
 });
 
-const isHotSugar = (fluid: string): boolean =>
-  fluid === 'caramel' || fluid === 'butterscotch sauce';
+const sugarFluids: readonly Ganache['fluid'][] = ['caramel', 'butterscotch sauce'];
+
+/** How warm what is poured is, what that can do, and how chocolate gets to be as it should. */
+function warmth(
+  { fluid }: Ganache,
+  fluidC: number,
+  chocolate: Chocolate | null,
+): Pick<Step, 'hazards' | 'hotC' | 'cautions'> {
+  const burns = sugarFluids.includes(fluid) && fluidC > sugarBurnsC;
+  return {
+    hotC: fluidC,
+    hazards: burns ? ['hot sugar'] : [],
+    cautions: [
+      ...(burns ? [hotSugarCaution] : []),
+      ...(fluid === 'tempered dark chocolate' ? temperNote(chocolate) : []),
+    ],
+  };
+}
 
 function dripSteps(tier: Tier, drip: DripPlan): Step[] {
   const part = `${tier.id}/drip`;
@@ -131,14 +155,12 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
       dripOf: tier.id,
       probe: working(spec.fluidC),
       checks: ['Grams, temperature and length are noted, and the drips planned anew'],
-      cautions: [
-        ...(isHotSugar(row.fluid) ? [hotCaution] : []),
-        ...(row.fluid === 'tempered dark chocolate' ? temperNote(drip.chocolate) : []),
-      ],
+      ...warmth(row, spec.fluidC, drip.chocolate),
       timer: { label: 'Test drip', minutes: 1, lookMin: null },
     }),
     step(`${tier.id}/drip`, 'Finish', 'Drips round the rim', handsOn.drip, {
       part,
+      ...warmth(row, spec.fluidC, null),
       lead: phrase(
         `{count} drips, {gap} apart, {g} each on average${drip.squeezes ? ' ({squeezes} squeezes)' : ''}${tier.drip!.tool === 'bag' ? '; cut the end of the bag {cut} wide' : ''}. Begin below the amount: more can follow.`,
         {
@@ -177,6 +199,7 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
             amounts: [
               { label: row.name.toLowerCase(), value: amounts.floodG, kind: 'small', figure: null },
             ],
+            ...warmth(row, spec.fluidC, null),
             checks: ['No drip got longer by it'],
             timer: { label: 'Set', ...sets },
           }),
@@ -197,6 +220,9 @@ function eachDrip(drip: DripPlan): ListItem[] {
   }));
 }
 
+/** A torched surface, for as long as it is worked, C (estimate). */
+const torchC = 200;
+
 /** Browning with a torch, when everything is piped and before anything that weeps. */
 export const torchSteps = ({ tier }: FinishContext): Step[] =>
   tier.torched
@@ -204,6 +230,8 @@ export const torchSteps = ({ tier }: FinishContext): Step[] =>
         step(`${tier.id}/torch`, 'Finish', 'Brown it with the torch', handsOn.torch, {
           part: `${tier.id}/coat`,
           lead: phrase('From a hand’s breadth away, always moving, until the ridges are brown.'),
+          hazards: ['torch'],
+          hotC: torchC,
           checks: ['Cool again before anything is put on it'],
           cautions: [
             phrase(
@@ -261,7 +289,7 @@ export const pipingSteps = (
     );
 
 /** Slabs that are made on a tray beforehand and broken. */
-export const traySteps = (tier: Tier, finish: FinishPlan): Step[] =>
+export const traySteps = (tier: Tier, finish: FinishPlan, foods: readonly Food[]): Step[] =>
   finish.toppings.flatMap(({ topping, tray, count }) =>
     tray && count > 0
       ? [
@@ -279,17 +307,57 @@ export const traySteps = (tier: Tier, finish: FinishPlan): Step[] =>
             ),
             amounts: [{ label: topping.name, value: tray.massG, kind: 'bowl', figure: null }],
             checks: ['Set right through before it is broken'],
-            cautions: [
-              phrase(
-                'Hot sugar burns deep: long sleeves, deep pan, a bowl of cold water within reach, nobody small in the kitchen.',
-              ),
-            ],
+            ...slabDanger(topping, foods),
+            beside: true,
           }),
         ]
       : [],
   );
 
-function toppingStep(tier: Tier, plan: ToppingPlan, i: number): Step {
+/** Sugar and water of what was boiled: mostly the one, next to none of the other (estimate). */
+const boiledSugar = { sugarShare: 0.35, waterShare: 0.1 };
+/** Boiled sugar for brittle, and chocolate melted to be tempered, at their hottest, C. */
+const slabC = { sugar: 170, chocolate: 50 };
+
+/** What a slab is made of decides what can burn: chocolate is tempered, sugar is boiled. */
+function slabDanger(
+  topping: Topping,
+  foods: readonly Food[],
+): Pick<Step, 'hazards' | 'hotC' | 'cautions'> {
+  const food = foodOf(foods, topping.foodId);
+  const chocolate = chocolateOf(food);
+  const held = holdsCaution(topping, foods);
+  if (chocolate) {
+    return {
+      hazards: [],
+      hotC: slabC.chocolate,
+      cautions: [
+        ...temperNote(chocolate),
+        phrase('Melted chocolate burns: dry cloths, and never over {most}.', {
+          most: [slabC.chocolate, 'temperature'],
+        }),
+        ...held,
+      ],
+    };
+  }
+  const isBoiled =
+    food?.declared &&
+    food.sugarShare >= boiledSugar.sugarShare &&
+    food.waterShare <= boiledSugar.waterShare;
+  if (food?.declared && !isBoiled) return { hazards: ['oven'], hotC: slabC.sugar, cautions: held };
+  return {
+    hazards: ['hot sugar'],
+    hotC: food?.declared ? slabC.sugar : null,
+    cautions: [
+      phrase(
+        `${isBoiled ? 'Hot' : 'If there is boiled sugar in it: hot'} sugar burns deep. Long sleeves, deep pan, a bowl of cold water within reach, nobody small in the kitchen.`,
+      ),
+      ...held,
+    ],
+  };
+}
+
+function toppingStep(tier: Tier, plan: ToppingPlan, i: number, foods: readonly Food[]): Step {
   const { topping, count, massG } = plan;
   const isCounted = topping.kind === 'pieces';
   return step(
@@ -314,18 +382,16 @@ function toppingStep(tier: Tier, plan: ToppingPlan, i: number): Step {
       checks: [
         'Even from where the guests stand',
         ...(topping.pick !== 'none' ? [`Every ${topping.pick} counted in`] : []),
+        ...(topping.eaten ? [] : ['Not food: counted in, and off before it is cut']),
         ...(plan.sinks ? ['Seated so that it does not sink'] : []),
       ],
-      cautions:
-        topping.allergens.length > 0
-          ? [phrase(`${topping.name} hold ${topping.allergens.join(', ')}.`)]
-          : [],
+      cautions: topping.eaten && topping.kind !== 'drizzle' ? holdsCaution(topping, foods) : [],
       record:
-        topping.pick === 'none'
+        topping.pick === 'none' && topping.eaten
           ? null
           : {
               kind: 'count',
-              label: `${topping.pick} of ${topping.name}, put in`,
+              label: `${topping.eaten ? `${topping.pick} of ` : ''}${topping.name}, put in`,
               planned: count,
               show: 'count',
             },
@@ -348,8 +414,8 @@ function howPlaced(topping: Topping): string {
 }
 
 /** Toppings of a tier: those that keep now, those that do not at the last moment. */
-export const toppingSteps = ({ tier, plan }: FinishContext, last: boolean): Step[] =>
+export const toppingSteps = ({ tier, plan, foods }: FinishContext, last: boolean): Step[] =>
   plan.finish.toppings
     .map((one, i) => ({ one, i }))
     .filter(({ one }) => one.topping.last === last && one.count > 0)
-    .map(({ one, i }) => toppingStep(tier, one, i));
+    .map(({ one, i }) => toppingStep(tier, one, i, foods));

@@ -5,15 +5,19 @@ import { phrase } from '../units/phrase.ts';
 import type { StackContext } from './stack-context.ts';
 import { ovenCaution, step, type Step } from './steps.ts';
 
+/** What is bought or cut from foam is cold, C. */
+const coldC = 21;
+
 const wholeLabels: Partial<Record<OtherForm, string>> = {
   bought: 'in all',
   mousse: 'mousse in all',
 };
 
 /** What has to be made or bought besides the baked cakes. */
-export function otherSteps({ tier, others }: StackContext): Step[] {
-  return others.map(({ index, row, count, batterG, traced, packs, inset }) =>
-    step(
+export function otherSteps({ tier, others, recipes }: StackContext): Step[] {
+  return others.map(({ index, row, count, batterG, traced, packs, inset }) => {
+    const recipe = recipes.find((one) => one.id === row.recipeId);
+    return step(
       `${tier.id}/other/${index}`,
       'Bake',
       row.form === 'bought'
@@ -68,10 +72,19 @@ export function otherSteps({ tier, others }: StackContext): Step[] {
             ? ['Dry right through, and cold before it is lifted']
             : ['Cold before it is filled'],
         timer: row.bake ? { label: row.name, minutes: row.bake.minutes, lookMin: null } : null,
-        cautions: row.bake ? [ovenCaution] : [],
+        cautions: [
+          ...(recipe?.caution ? [phrase(recipe.caution)] : []),
+          ...(row.bake ? [ovenCaution] : []),
+        ],
+        hazards: [
+          ...(recipe?.hazards ?? []),
+          ...(row.bake ? (['oven'] as const) : []),
+          ...(row.form === 'foam' ? (['knife'] as const) : []),
+        ],
+        hotC: row.bake ? row.bake.ovenC : recipe ? recipe.hottestC : coldC,
       },
-    ),
-  );
+    );
+  });
 }
 
 /** What is done to the layers before they are stacked: measured, cored, soaked. */
@@ -102,12 +115,14 @@ export function layerSteps({ tier, soak, centre, spreadOf }: StackContext): Step
             figure: `${tier.id}/centre`,
           },
         ],
+        hazards: ['knife'],
         checks: ['Cores kept for offcuts', 'Straight down: the holes meet'],
       }),
     );
   if (soak.some((each) => each.ml > 0))
     steps.push(
       step(`${tier.id}/soak`, 'Fill and stack', 'Soak the cut faces', handsOn.soak, {
+        beside: true,
         part: `${tier.id}/layer/0`,
         lead: phrase(
           'Brush it on, from the edge in; what is in the brush last goes to the middle.',

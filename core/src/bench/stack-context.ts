@@ -1,11 +1,12 @@
-import type { Tier } from '../build/types.ts';
+import type { TierTimes } from '../heat/tier-times.ts';
+import type { Build, Tier } from '../build/types.ts';
 import type { FondantPlan, PaperStrips } from '../covers/fondant.ts';
 import type { PressedPlan } from '../covers/pressed.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
-import type { Spread } from '../pantry/types.ts';
+import type { Food, Recipe, Spread } from '../pantry/types.ts';
 import type { SoakPlan } from '../soak/soak.ts';
 import type { StackPlan } from '../stack/stack.ts';
 import type { Step } from './steps.ts';
@@ -24,5 +25,10 @@ export interface StackContext {
   /** What comes over the filling of a layer: dowels and a board half-way up. */
   decks: ReadonlyMap<number, Step[]>;
   strips: PaperStrips;
+  times: TierTimes;
+  /** Where it is chilled. */
+  chillIn: Build['day']['chillIn'];
+  foods: readonly Food[];
+  recipes: readonly Recipe[];
   spreadOf: (id: string) => Spread;
 }

@@ -2,6 +2,7 @@ import { innerSpreadId } from '../build/edit.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { turnsTop } from '../tins/bake.ts';
 import { phrase } from '../units/phrase.ts';
+import { holdsCaution } from './holds-caution.ts';
 import { layerSteps, otherSteps } from './layer-steps.ts';
 import { perishable } from './perishable.ts';
 import type { StackContext } from './stack-context.ts';
@@ -101,7 +102,7 @@ export function stackSteps(context: StackContext): Step[] {
               : []),
             'Pressed down lightly; level',
           ],
-          cautions: perishable(spread),
+          cautions: [...perishable(spread), ...(pieces ? holdsCaution(pieces, context.foods) : [])],
           record: {
             kind: 'mass',
             label: `${spread.name.toLowerCase()} on layer ${n}`,
@@ -130,8 +131,9 @@ export function stackSteps(context: StackContext): Step[] {
             : 'It settles now, not later under the coat. {height} high before its coat.',
           { height: [stack.stackMm, 'span'], rest: [tier.restG, 'bowl'] },
         ),
+        beside: true,
         checks: ['Straight from two sides', 'Filling firm to the touch at the edge'],
-        timer: { label: 'settle', minutes: 30, lookMin: null },
+        timer: { label: 'settle', minutes: context.times.firmMin, lookMin: null },
         record: {
           kind: 'height',
           label: 'height of the stack',

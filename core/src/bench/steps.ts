@@ -1,6 +1,7 @@
 import type { NoteKind } from '../build/types.ts';
 import type { HandKind } from '../hand/kinds.ts';
 import type { Kind } from '../units/kinds.ts';
+import type { Hazard } from '../pantry/hazards.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 
 export const chapters = [
@@ -56,6 +57,11 @@ export interface Step {
   list: ListItem[];
   checks: string[];
   cautions: Phrase[];
+  /** What can hurt here, and how hot what is handled is at its hottest, C; null where nobody knows. */
+  hazards: readonly Hazard[];
+  hotC: number | null;
+  /** It goes well beside the main work, without an eye for the cake. */
+  beside: boolean;
   timer: { label: string; minutes: number; lookMin: number | null } | null;
   handsOnMin: number;
   record: Recordable | null;
@@ -74,6 +80,9 @@ export interface Step {
 /** Label of what is weighed when a bowl comes back from the cake. */
 export const leftLabel = 'left in the bowl';
 
+/** Nothing at a step is hot unless it says so, C. */
+const roomC = 21;
+
 /** A step with nothing but its title, to be filled in. */
 export const step = (
   key: string,
@@ -91,6 +100,9 @@ export const step = (
   list: [],
   checks: [],
   cautions: [],
+  hazards: [],
+  hotC: roomC,
+  beside: false,
   timer: null,
   handsOnMin,
   record: null,

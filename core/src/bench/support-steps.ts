@@ -6,7 +6,7 @@ import type { SupportPlan } from '../support/support.ts';
 import { phrase } from '../units/phrase.ts';
 import { step, type Step } from './steps.ts';
 
-export const sawCaution = phrase(
+const sawCaution = phrase(
   'Saw or cutters: rod clamped or held in a jig, cut away from the hand, goggles for plastic that snaps. Splinters and dust off before it comes near the cake.',
 );
 const foodCaution = phrase(
@@ -52,6 +52,8 @@ export function cutSteps(cutLists: readonly CutFrom[]): Step[] {
         'Each piece marked with its label on tape, taken off before it goes in',
       ],
       cautions: [sawCaution, foodCaution],
+      hazards: ['drill or saw'],
+      beside: true,
     }),
   );
 }
@@ -94,6 +96,7 @@ function dowelStep(build: Build, lift: Lift, nonFood: readonly NonFood[]): Step 
         'Counted in, aloud, and noted here',
       ],
       cautions: [foodCaution],
+      hazards: ['small parts'],
       ...counted(lift.id, nonFood),
     },
   );
@@ -185,6 +188,7 @@ export function assemblySteps(
                 ),
               ]
             : [],
+        hazards: body.massG > heavyG ? ['heavy lift'] : [],
         ...counted(`${tier.id}/card`, nonFood),
       }),
     ];
@@ -259,6 +263,7 @@ export function roadStep(
   const arrival = support?.arrival ?? null;
   return [
     step('road', 'Serve', 'On the road', 10, {
+      hazards: ['heavy lift'],
       lead: arrival
         ? phrase(
             'About {min}, from {from} to {skin} on the outside. On the floor of the car, level, on something non-slip; brakes and corners gently.',

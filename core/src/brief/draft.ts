@@ -4,7 +4,7 @@ import type { Brief, Build } from '../build/types.ts';
 import { thicknessOf } from '../coat/thickness.ts';
 import { coated } from '../coat/shell.ts';
 import { areaMm2, depthMm, widthMm } from '../outline/outline.ts';
-import { breaksDiet } from '../pantry/diets.ts';
+import { dietAnswer } from '../pantry/diets.ts';
 import type { Pantry, Spread, Sponge, Tin } from '../pantry/types.ts';
 import { recipeContents } from '../recipes/parts.ts';
 import { countServings, halvesFromMm } from '../servings/servings.ts';
@@ -61,27 +61,59 @@ const ways: Record<Proposal['key'], Way> = {
   },
 };
 
-/** True when a recipe holds none of the allergens kept out and breaks none of the diets. */
-const avoids = (pantry: Pantry, recipeId: string, { keepOut, diets }: Brief): boolean => {
+/**
+ * How well a recipe keeps what the brief keeps out: 0 keeps it, 1 may hold traces, null breaks it, or
+ * nobody can say. A brief that keeps nothing out takes everything.
+ */
+function keepsOut(pantry: Pantry, recipeId: string, { keepOut, diets }: Brief): 0 | 1 | null {
+  if (keepOut.length === 0 && diets.length === 0) return 0;
   const recipe = pantry.recipes.find((row) => row.id === recipeId);
-  if (!recipe) return true;
+  if (!recipe) return null;
   const held = recipeContents(recipe, pantry);
-  return (
-    !held.allergens.some((a) => keepOut.includes(a)) &&
-    !diets.some((diet) => breaksDiet(diet, held))
-  );
-};
-
-function pickSponge(pantry: Pantry, brief: Brief, thinnestMm: number): Sponge | undefined {
-  const fits = pantry.sponges.filter((s) => s.minSliceMm <= thinnestMm);
-  return fits.find((s) => avoids(pantry, s.recipeId, brief)) ?? fits[0] ?? pantry.sponges[0];
+  if (held.allergens.some((a) => keepOut.includes(a))) return null;
+  if (diets.some((diet) => dietAnswer(diet, held) !== 'yes')) return null;
+  if (keepOut.length > 0 && held.unknown.length > 0) return null;
+  return held.mayContain.some((a) => keepOut.includes(a)) ? 1 : 0;
 }
 
-function pickSpread(pantry: Pantry, brief: Brief): Spread | undefined {
+/** The first row that keeps out what is kept out, one without traces before one with them. */
+function firstThatKeeps<R extends { recipeId: string }>(
+  rows: readonly R[],
+  pantry: Pantry,
+  brief: Brief,
+): R | undefined {
+  return (
+    rows.find((row) => keepsOut(pantry, row.recipeId, brief) === 0) ??
+    rows.find((row) => keepsOut(pantry, row.recipeId, brief) === 1)
+  );
+}
+
+const spongesFor = (pantry: Pantry, thinnestMm: number): Sponge[] => {
+  const fits = pantry.sponges.filter((s) => s.minSliceMm <= thinnestMm);
+  return [...fits, ...pantry.sponges.filter((s) => !fits.includes(s))];
+};
+
+function spreadsFor(pantry: Pantry, brief: Brief): Spread[] {
   const coats = pantry.spreads.filter((s) => s.canCoat && s.canFill);
-  const liked =
-    brief.look === 'ganache shell' ? [...coats.filter((s) => s.id === 'ganache'), ...coats] : coats;
-  return liked.find((s) => avoids(pantry, s.recipeId, brief)) ?? liked[0];
+  return brief.look === 'ganache shell'
+    ? [...coats.filter((s) => s.id === 'ganache'), ...coats]
+    : coats;
+}
+
+const pickSponge = (pantry: Pantry, brief: Brief, thinnestMm: number): Sponge | undefined =>
+  firstThatKeeps(spongesFor(pantry, thinnestMm), pantry, brief);
+const pickSpread = (pantry: Pantry, brief: Brief): Spread | undefined =>
+  firstThatKeeps(spreadsFor(pantry, brief), pantry, brief);
+
+/** Why nothing can be drafted that keeps out what is kept out; null when something can. */
+function nothingServes(pantry: Pantry, brief: Brief): string | null {
+  const missing = [
+    ...(pickSponge(pantry, brief, Infinity) ? [] : ['sponge']),
+    ...(pickSpread(pantry, brief) ? [] : ['frosting']),
+  ];
+  if (missing.length === 0) return null;
+  const kept = [...brief.keepOut.map((allergen) => `no ${allergen}`), ...brief.diets].join(', ');
+  return `The pantry has no ${missing.join(' and no ')} of which it is known that it keeps to: ${kept}. Add one, or swap the ingredient in a recipe: the pantry works out how much.`;
 }
 
 /**
@@ -92,6 +124,8 @@ function pickSpread(pantry: Pantry, brief: Brief): Spread | undefined {
  */
 export function draftBuilds(base: Build, pantry: Pantry): DraftResult {
   const { brief } = base;
+  const unserved = nothingServes(pantry, brief);
+  if (unserved) return { ok: false, most: 0, problem: unserved };
   const tins = pantry.tins.filter((tin) => tin.owned > 0 && tin.form === 'upright');
   const all: Candidate[] = tins.flatMap((tin) =>
     [false, true].map((halves) => ({
@@ -145,16 +179,14 @@ function propose(
 ): Proposal {
   const { brief } = base;
   const layers = halves ? Math.max(way.layers, ways.tall.layers) : way.layers;
-  const sponge = pickSponge(pantry, brief, way.layerMm);
-  const spread = pickSpread(pantry, brief);
-  const thinnest = Math.max(way.layerMm, sponge?.minSliceMm ?? 0);
+  const sponge = pickSponge(pantry, brief, way.layerMm)!;
+  const spread = pickSpread(pantry, brief)!;
+  const thinnest = Math.max(way.layerMm, sponge.minSliceMm);
   const tier = newTier('tier-1', tin.outline, tin.id, layers, thinnest);
-  if (sponge) tier.spongeId = sponge.id;
+  tier.spongeId = sponge.id;
   tier.coat.style = brief.look;
-  if (spread) {
-    tier.coat.spreadId = spread.id;
-    for (const gap of tier.gaps) gap.spreadId = spread.id;
-  }
+  tier.coat.spreadId = spread.id;
+  for (const gap of tier.gaps) gap.spreadId = spread.id;
   if (halves) stretchTo(tier, halvesFromMm);
   tier.slicesPerCake = splitsThatFit(
     tier.layers.map((l) => l.heightMm),
@@ -174,6 +206,9 @@ function propose(
       ...base,
       brief: { ...brief, halves },
       tiers: [tier],
+      // what went with the tiers that were: a rod through one tier holds nothing
+      rod: null,
+      piping: [],
       boardId: board?.id ?? widest(pantry) ?? base.boardId,
     },
   };
@@ -192,9 +227,9 @@ function splitsThatFit(
   heights: readonly number[],
   tin: Tin,
   pantry: Pantry,
-  sponge: Sponge | undefined,
+  sponge: Sponge,
 ): number {
-  const crown = (sponge?.crownOverRadius ?? 0.1) * (widthMm(tin.outline) / 2);
+  const crown = sponge.crownOverRadius * (widthMm(tin.outline) / 2);
   for (let slices = 3; slices > 1; slices--) {
     const edge = edgeHeightMm(heights.slice(0, slices), plainKnifework(pantry.kitchen.kerfMm));
     if (

@@ -211,6 +211,7 @@ export const newTopping = (id: string): Topping => ({
   kind: 'pieces',
   tone: 'berry',
   foodId: 'raspberries',
+  eaten: true,
   ganacheId: null,
   pieceG: 4,
   acrossMm: 20,

@@ -78,6 +78,7 @@ export const topping = obj({
   kind: oneOf(toppingKinds),
   tone: oneOf(tones),
   foodId: nullable(id),
+  eaten: { type: 'boolean' },
   ganacheId: nullable(id),
   pieceG: num(limits.pieceG),
   acrossMm: num(limits.pieceMm),

@@ -84,6 +84,7 @@ export const finishSchemas = {
     kind: oneOf(toppingKinds),
     tone: oneOf(tones),
     foodId: orNull(id() as never),
+    eaten: flag(),
     ganacheId: orNull(id() as never),
     pieceG: figure(limits.pieceG),
     acrossMm: figure(limits.pieceMm),

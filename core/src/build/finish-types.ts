@@ -96,6 +96,8 @@ export interface Topping {
   /** Hatch in drawings. */
   tone: Tone;
   foodId: string | null;
+  /** False for what is only looked at, and taken off before the cake is eaten. */
+  eaten: boolean;
   /** For a drizzle: the ganache it is run from. */
   ganacheId: string | null;
   pieceG: number;

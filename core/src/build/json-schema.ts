@@ -112,6 +112,7 @@ const tier = obj({
       pieces: nullable(
         obj({
           name,
+          foodId: nullable(id),
           how: oneOf(['packed', 'scattered']),
           densityGPerMl: num(limits.inclusionDensity),
           share: num(limits.packing),
@@ -126,6 +127,7 @@ const tier = obj({
   inclusion: nullable(
     obj({
       name,
+      foodId: nullable(id),
       gPerKg: num(limits.inclusionGPerKg),
       densityGPerMl: num(limits.inclusionDensity),
       allergens: allergenList,

@@ -91,6 +91,7 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
         gaps: tier.gaps.map((gap) => ({
           ...gap,
           spreadId: to('spreads', gap.spreadId),
+          pieces: gap.pieces && { ...gap.pieces, foodId: toOrNull('foods', gap.pieces.foodId) },
           drizzle: gap.drizzle && {
             ...gap.drizzle,
             spreadId: to('spreads', gap.drizzle.spreadId),
@@ -105,6 +106,10 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
           spreadId: to('spreads', tier.coat.spreadId),
           innerSpreadId: toOrNull('spreads', tier.coat.innerSpreadId),
           topSpreadId: toOrNull('spreads', tier.coat.topSpreadId),
+        },
+        inclusion: tier.inclusion && {
+          ...tier.inclusion,
+          foodId: toOrNull('foods', tier.inclusion.foodId),
         },
         pressed: tier.pressed && {
           ...tier.pressed,

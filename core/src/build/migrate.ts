@@ -1,5 +1,6 @@
 import { startingFoods } from '../pantry/starting/foods.ts';
 import { startingOthers } from '../pantry/starting/others.ts';
+import { startingRecipes } from '../pantry/starting/recipes.ts';
 import { startingSponges } from '../pantry/starting/sponges.ts';
 import { startingSpreads } from '../pantry/starting/spreads.ts';
 import { startingBoards } from '../pantry/starting/tins.ts';
@@ -217,6 +218,46 @@ export function buildFrom6(value: unknown): Loose {
   };
 }
 
+/** Fields that version 8 added to a build: which ingredient pieces are. It cannot be guessed from a word. */
+export function buildFrom7(value: unknown): Loose {
+  const build = asObject(value);
+  const ofNoRow = (part: unknown): unknown =>
+    part === null || part === undefined ? part : { foodId: null, ...asObject(part) };
+  return {
+    ...build,
+    tiers: asList(build.tiers).map((each) => {
+      const tier = asObject(each);
+      return {
+        ...tier,
+        inclusion: ofNoRow(tier.inclusion),
+        gaps: asList(tier.gaps).map((value) => {
+          const gap = asObject(value);
+          return { ...gap, pieces: ofNoRow(gap.pieces) };
+        }),
+        toppings: asList(tier.toppings).map((topping) => ({ eaten: true, ...asObject(topping) })),
+      };
+    }),
+  };
+}
+
+/**
+ * Fields that version 8 added to a pantry row: ingredients of older kitchens were declared as they
+ * are; what can hurt in a recipe is known of those the program came with, and of others nobody has said.
+ */
+export function rowFrom7(table: string, value: unknown): Loose {
+  const row = asObject(value);
+  if (table === 'foods') return { declared: true, ...row };
+  if (table !== 'recipes') return row;
+  const known = startingRecipes.find((recipe) => recipe.id === row.id);
+  const caution = known && row.source !== 'own' ? known.caution : row.caution;
+  return {
+    hazards: [...(known?.hazards ?? [])],
+    hottestC: known?.hottestC ?? null,
+    ...row,
+    caution,
+  };
+}
+
 const renewRows = (
   rows: Loose,
   renew: (table: string, row: unknown) => Loose,
@@ -270,6 +311,13 @@ const from6to7 = (file: Loose): Loose => ({
   pantry: { dowels: [], ...asObject(file.pantry) },
 });
 
+const from7to8 = (file: Loose): Loose => ({
+  ...file,
+  version: 8,
+  build: buildFrom7(file.build),
+  pantry: renewRows(asObject(file.pantry), rowFrom7),
+});
+
 const steps: Record<number, (file: Loose) => Loose> = {
   1: from1to2,
   2: from2to3,
@@ -277,6 +325,7 @@ const steps: Record<number, (file: Loose) => Loose> = {
   4: from4to5,
   5: from5to6,
   6: from6to7,
+  7: from7to8,
 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */

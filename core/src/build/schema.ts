@@ -121,6 +121,7 @@ const tierSchema = record<Tier>({
       pieces: orNull(
         record<Pieces>({
           name: name(),
+          foodId: orNull(id() as never),
           how: oneOf(['packed', 'scattered']),
           densityGPerMl: figure(limits.inclusionDensity),
           share: figure(limits.packing),
@@ -140,6 +141,7 @@ const tierSchema = record<Tier>({
   inclusion: orNull(
     record<Inclusion>({
       name: name(),
+      foodId: orNull(id() as never),
       gPerKg: figure(limits.inclusionGPerKg),
       densityGPerMl: figure(limits.inclusionDensity),
       allergens: allergenList(),

@@ -10,7 +10,7 @@ import type { Journey, Rod, Standing } from '../support/types.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 7;
+export const buildVersion = 8;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -74,6 +74,8 @@ export interface Layer {
  */
 export interface Pieces {
   name: string;
+  /** The ingredient they are; null where that was never said, and nothing is known of them. */
+  foodId: string | null;
   how: 'packed' | 'scattered';
   densityGPerMl: number;
   share: number;
@@ -94,6 +96,8 @@ export interface Gap {
 /** Pieces folded into the batter, in grams for a kilogram of batter. */
 export interface Inclusion {
   name: string;
+  /** The ingredient they are; null where that was never said, and nothing is known of them. */
+  foodId: string | null;
   gPerKg: number;
   densityGPerMl: number;
   allergens: Allergen[];

@@ -1,4 +1,6 @@
 import { withParts } from '../recipes/parts.ts';
+import { fondantId } from '../pantry/find.ts';
+import { isSoaked, syrupRecipeId } from '../soak/soak.ts';
 import type { CarriedRows } from '../pantry/schema.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { pouredIn } from '../finish/ganache-recipe.ts';
@@ -30,17 +32,20 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
     tiers.flatMap((tier) => tier.layers.flatMap((layer) => layer.otherId ?? [])),
   );
   const recipes = withParts(
-    pick(
-      pantry.recipes,
-      [...sponges, ...spreads, ...others].flatMap((row) => row.recipeId ?? []),
-    ),
+    pick(pantry.recipes, [
+      ...[...sponges, ...spreads, ...others].flatMap((row) => row.recipeId ?? []),
+      ...(tiers.some(isSoaked) ? [syrupRecipeId] : []),
+    ]),
     pantry.recipes,
   );
   const lines = recipes.flatMap((recipe) => recipe.ingredients.flatMap((i) => i.foodId ?? []));
   const foods = pick(pantry.foods, [
     ...lines,
     ...tiers.flatMap((tier) => [
-      ...(tier.pressed?.foodId ? [tier.pressed.foodId] : []),
+      ...[tier.inclusion, tier.pressed, ...tier.gaps.map((gap) => gap.pieces)].flatMap(
+        (part) => part?.foodId ?? [],
+      ),
+      ...(tier.fondant || build.boardCoverMm > 0 ? [fondantId] : []),
       ...tier.toppings.flatMap((topping) => topping.foodId ?? []),
     ]),
     ...ganaches.flatMap((row) => [row.chocolateId, row.creamId].filter((id) => id !== null)),

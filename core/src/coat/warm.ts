@@ -1,5 +1,6 @@
 import type { Build } from '../build/types.ts';
-import { stressAt } from '../fill/squeeze.ts';
+import type { Larder } from '../recipes/parts.ts';
+import { spreadStressPa } from './melting.ts';
 import type { Pantry, Spread } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
@@ -7,30 +8,28 @@ import { thicknessOf } from './thickness.ts';
 
 const gravity = 9.81;
 
-/** From here on the fat of every frosting melts, until nothing of it stands, C (estimate). */
-const meltsFromC = 30;
-const meltedC = 36;
-
 /**
- * Thickest coat that stays on an upright side at a temperature, mm: its yield stress over rho·g
- * (model section 15), less from 30 C on, and nothing from 36 C, where butter and cocoa butter have
- * melted.
+ * Thickest coat that stays on an upright side at a temperature, mm: its yield stress there over rho·g
+ * (model section 15).
  */
-export function holdsOnSideMm(spread: Spread, tempC: number): number {
-  const solid = Math.min(1, Math.max(0, (meltedC - tempC) / (meltedC - meltsFromC)));
-  const stress = stressAt(spread.stress21Pa, spread.stress4Pa, tempC);
-  return (solid * stress) / (spread.densityGPerMl * gravity);
-}
+export const holdsOnSideMm = (spread: Spread, tempC: number, larder: Larder): number =>
+  spreadStressPa(spread, tempC, larder) / (spread.densityGPerMl * gravity);
 
 /** Yield stress of a spread of which a coat of `mm` is the thickest that stays on a side, Pa. */
 export const stressFromSlideMm = (mm: number, densityGPerMl: number): number =>
   mm * densityGPerMl * gravity;
 
 /** Frostings that stay on a side at `mm` and `tempC`, the stiffest first. */
-export const holdInstead = (spreads: readonly Spread[], mm: number, tempC: number): Spread[] =>
-  spreads
-    .filter((spread) => spread.canCoat && holdsOnSideMm(spread, tempC) >= mm)
-    .sort((a, b) => holdsOnSideMm(b, tempC) - holdsOnSideMm(a, tempC));
+export function holdInstead(
+  { spreads, ...larder }: Pick<Pantry, 'spreads' | 'recipes' | 'foods'>,
+  mm: number,
+  tempC: number,
+): Spread[] {
+  const holds = (spread: Spread): number => holdsOnSideMm(spread, tempC, larder);
+  return spreads
+    .filter((spread) => spread.canCoat && holds(spread) >= mm)
+    .sort((a, b) => holds(b) - holds(a));
+}
 
 /** Which rooms a build meets, C: where it is coated, and where it stands. */
 export const roomsOf = (
@@ -58,9 +57,9 @@ export function warnOfWarmth(build: Build, pantry: Pantry, cautions: Caution[]):
     const spread = pantry.spreads.find((row) => row.id === tier.coat.spreadId);
     if (!spread || thick <= 0) continue;
     for (const room of roomsOf(build, pantry.kitchen.roomC)) {
-      const holds = holdsOnSideMm(spread, room.tempC);
+      const holds = holdsOnSideMm(spread, room.tempC, pantry);
       if (holds >= thick) continue;
-      const others = holdInstead(pantry.spreads, thick, room.tempC)
+      const others = holdInstead(pantry, thick, room.tempC)
         .filter((row) => row.id !== spread.id)
         .slice(0, 2)
         .map((row) => row.name.toLowerCase());

@@ -1,21 +1,21 @@
 import type { Step } from '../bench/steps.ts';
 import type { Bowl } from '../bowls/bowls.ts';
-import { spreadIdsIn } from '../build/edit.ts';
 import type { Build } from '../build/types.ts';
 import type { Spread } from '../pantry/types.ts';
 import type { Plan } from '../plan-types.ts';
 import { ifThere, valueOf } from '../working/staged.ts';
-import { freezerShare, keepingRows, spongeKeepsMin } from './keeping.ts';
+import { keepingRows, spongeKeepsMin } from './keeping.ts';
 import type { DayTask } from './types.ts';
 
 /** Hands-on time that is not worth cutting up, min: longer runs of steps become several tasks. */
 const mostHandsMin = 100;
 /** Room over a tier on its shelf, mm. */
 const overTierMm = 30;
-/** A cake out of the fridge stands so long before it is cut, min: less where a filling is perishable (trade custom). */
-const warmingMin = { usual: 120, perishable: 45 } as const;
 /** The end of the run sheet is one chain, whatever tier a step is about. */
 const lastChapters = ['Support', 'Finish', 'Serve'];
+
+/** What of a plan its tasks are made from. */
+type Timed = Pick<Plan, 'steps' | 'bowls' | 'tiers' | 'tally' | 'serving'>;
 
 interface Lane {
   id: string;
@@ -48,7 +48,7 @@ const isAtTable = (step: Step): boolean => step.key.startsWith('out/') || step.k
  * tasks follow each other; the end of the sheet is one chain after all tiers. Hands-on minutes by the
  * user's own clock stand in place of the plan's.
  */
-export function dayTasks(build: Build, plan: Plan, spreadOf: (id: string) => Spread): DayTask[] {
+export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Spread): DayTask[] {
   const steps = valueOf(plan.steps);
   if (!steps) return [];
   const tierIds = build.tiers.map((tier) => tier.id);
@@ -94,14 +94,7 @@ export function dayTasks(build: Build, plan: Plan, spreadOf: (id: string) => Spr
   linkCake(tasks, lastOf, firstOf);
   const table = steps.find((step) => step.key === 'serve');
   if (table) {
-    const perishable = spreadIdsIn(build).some((id) => roomMinOf(id, spreadOf) <= 120);
-    tasks.push(
-      servingTask(
-        table,
-        lastOf.get('cake') ?? null,
-        perishable ? warmingMin.perishable : warmingMin.usual,
-      ),
-    );
+    tasks.push(servingTask(table, lastOf.get('cake') ?? null, plan.serving?.outMin ?? 0));
   }
   return withOwn(tasks, build);
 }
@@ -110,7 +103,7 @@ function taskOf(
   lane: Lane,
   steps: readonly Step[],
   build: Build,
-  plan: Plan,
+  plan: Timed,
   known: readonly DayTask[],
 ): DayTask {
   const [first] = steps;
@@ -144,10 +137,7 @@ function taskOf(
           waitMin: Math.round(cooled.timer?.minutes ?? 0),
         }
       : null,
-    waitMin: Math.round(
-      waitMin * (isChilled && build.day.chillIn === 'freezer' ? freezerShare : 1) +
-        (road ? build.journey.minutes : 0),
-    ),
+    waitMin: Math.round(waitMin + (road ? build.journey.minutes : 0)),
     uses,
     after: [],
   };
@@ -189,10 +179,6 @@ function linkBowls(
 const keepsFor = (spreadId: string, spreadOf: (id: string) => Spread): number | null => {
   const spread = ifThere(() => spreadOf(spreadId));
   return spread ? keepingRows[spread.keeping].fridgeMin : null;
-};
-const roomMinOf = (spreadId: string, spreadOf: (id: string) => Spread): number => {
-  const spread = ifThere(() => spreadOf(spreadId));
-  return spread ? keepingRows[spread.keeping].roomMin : Infinity;
 };
 
 /** The first task that takes a kind of use of one tier. */

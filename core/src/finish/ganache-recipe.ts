@@ -58,6 +58,8 @@ function recipeOf(row: Ganache, ratio: number | null, foods: readonly Food[], id
             'Stir in the last third, unmelted, down to working temperature. Not a drop of water.',
           ],
       caution: 'Melted chocolate burns: dry cloths, and never over 50 °C.',
+      hazards: [],
+      hottestC: meltedC,
     };
   }
   const { parts } = found;
@@ -80,8 +82,14 @@ function recipeOf(row: Ganache, ratio: number | null, foods: readonly Food[], id
       'Lay film on it and let it cool, stirred now and then.',
     ],
     caution: 'Hot cream scalds: pour from a low height, heatproof bowl.',
+    hazards: ['hot fat or cream', 'steam'],
+    hottestC: simmerC,
   };
 }
+
+/** Chocolate melted for tempering, and cream at a simmer, at their hottest, C. */
+const meltedC = 50;
+const simmerC = 90;
 
 interface Derived {
   foods: readonly Food[];

@@ -127,10 +127,10 @@ export function nonFoodOf(
   plans: readonly ToppingPlan[],
 ): { id: string; name: string; count: number; places: Point[] }[] {
   return plans
-    .filter(({ topping, count }) => topping.pick !== 'none' && count > 0)
+    .filter(({ topping, count }) => (topping.pick !== 'none' || !topping.eaten) && count > 0)
     .map(({ topping, count, places }) => ({
       id: topping.id,
-      name: `${topping.pick} of ${topping.name}`,
+      name: topping.eaten ? `${topping.pick} of ${topping.name}` : topping.name,
       count,
       places,
     }));

@@ -17,6 +17,12 @@ export const shellTargets = {
   'ready for the next coat or for drips': 12,
   'firm to carve': 8,
 } as const;
+/** How deep each target reaches, mm: a crumb coat is firm when it and a hair of cake are cold. */
+const targetDepthMm: Record<keyof typeof shellTargets, number> = {
+  'crumb coat firm': 4,
+  'ready for the next coat or for drips': shellMm,
+  'firm to carve': shellMm,
+};
 export type ShellTarget = keyof typeof shellTargets;
 /** The hottest point of food that is kept cold, and the outer part of a tier ready to eat, C. */
 export const safeColdC = 5;
@@ -62,7 +68,7 @@ export function coolMin(mass: Mass, fromC: number, kitchen: Kitchen): number {
 }
 const cooled = new Map<string, number>();
 
-/** Minutes in the fridge until the outer 10 mm of top and side are at a target on average. */
+/** Minutes in the fridge until the outer part of top and side is at a target on average. */
 export function chillShellMin(
   mass: Mass,
   fromC: number,
@@ -71,7 +77,7 @@ export function chillShellMin(
 ): number {
   const body = inFridge(mass, kitchen);
   const wanted = (shellTargets[target] - kitchen.fridgeC) / (fromC - kitchen.fridgeC);
-  return secondsUntil(shellReader(body, shellMm), wanted) / 60;
+  return secondsUntil(shellReader(body, targetDepthMm[target]), wanted) / 60;
 }
 
 /** Minutes in the fridge until the hottest point is at 5 C; Infinity in too warm a fridge. */

@@ -46,6 +46,8 @@ export interface HeatQuestion {
   layer: Mass;
   tier: Mass;
   kitchen: Kitchen;
+  /** The kitchen with the cold that it is chilled in. */
+  chilled: Kitchen;
 }
 
 const points = 48;
@@ -75,18 +77,18 @@ function stretch(
  * room temperature, the room's from a tier cold through; both are estimates.
  */
 export function planHeat(q: HeatQuestion): HeatPlan {
-  const { kitchen } = q;
+  const { kitchen, chilled } = q;
   const bake = bakeWindow(q.baking, q.rule, q.slower);
   const cool = coolMin(q.cake, 97, kitchen);
-  const firm = chillShellMin(q.tier, kitchen.roomC, 'crumb coat firm', kitchen);
+  const firm = chillShellMin(q.tier, kitchen.roomC, 'crumb coat firm', chilled);
   const next = chillShellMin(
     q.tier,
     kitchen.roomC,
     'ready for the next coat or for drips',
-    kitchen,
+    chilled,
   );
-  const carve = chillShellMin(q.tier, kitchen.roomC, 'firm to carve', kitchen);
-  const through = chillThroughMin(q.tier, kitchen.roomC, kitchen);
+  const carve = chillShellMin(q.tier, kitchen.roomC, 'firm to carve', chilled);
+  const through = chillThroughMin(q.tier, kitchen.roomC, chilled);
   const warm = warmMin(q.tier, kitchen);
   const curve: HeatStretch[] = [];
   if (bake) {
@@ -112,9 +114,9 @@ export function planHeat(q: HeatQuestion): HeatPlan {
     ]),
     stretch(
       'fridge',
-      inFridge(q.tier, kitchen),
+      inFridge(q.tier, chilled),
       kitchen.roomC,
-      kitchen.fridgeC,
+      chilled.fridgeC,
       finite(carve, 1440) * 1.15,
       [
         { minute: firm, text: 'crumb coat firm' },

@@ -1,14 +1,12 @@
-import type { Tier } from '../build/types.ts';
+import type { Build, Tier } from '../build/types.ts';
 import { slowerBy } from '../batter/start-temperature.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Pantry } from '../pantry/types.ts';
 import type { TierPlan } from '../plan-types.ts';
 import { ifThere } from '../working/staged.ts';
+import { cakeMass, chilledIn, tierMass } from './tier-times.ts';
 import type { HeatQuestion } from './curve.ts';
-
-/** Density of a tier whose weight is not known, g/mL: sponge and filling together. */
-const usualDensity = 0.6;
 
 /**
  * What `planHeat` is asked for one tier: its first cake in its tin, a layer of it, and the finished
@@ -16,7 +14,12 @@ const usualDensity = 0.6;
  *
  * @returns null where nothing of the tier is baked in a tin, or a row is missing
  */
-export function heatQuestion(tier: Tier, plan: TierPlan, pantry: Pantry): HeatQuestion | null {
+export function heatQuestion(
+  tier: Tier,
+  plan: TierPlan,
+  pantry: Pantry,
+  chillIn: Build['day']['chillIn'],
+): HeatQuestion | null {
   const bake = plan.bake.ok ? plan.bake.value : null;
   const cake = bake?.cakes[0];
   const tin = ifThere(() => findRow(pantry, 'tins', tier.tinId));
@@ -24,23 +27,18 @@ export function heatQuestion(tier: Tier, plan: TierPlan, pantry: Pantry): HeatQu
   if (!bake || !cake || !tin || !sponge) return null;
   const recipe = ifThere(() => findRow(pantry, 'recipes', sponge.recipeId));
   const depthMm = ((cake.edgeMl + cake.capMl) * 1000) / areaMm2(tin.outline);
-  const stackMl = (areaMm2(tier.outline) * plan.stack.stackMm) / 1000;
-  const densityGPerMl = bake.bakedDensity;
   return {
     baking: { outline: tin.outline, depthMm, ovenC: bake.ovenC, startC: bake.startC },
     rule: recipe?.bake ?? null,
     slower: recipe ? slowerBy(tier, recipe, sponge.rise / sponge.batterDensityGPerMl) : 1,
-    cake: { outline: tin.outline, heightMm: depthMm, densityGPerMl },
+    cake: cakeMass(plan, tin)!,
     layer: {
       outline: tier.outline,
       heightMm: tier.layers[cake.layers[0]!]!.heightMm,
-      densityGPerMl,
+      densityGPerMl: bake.bakedDensity,
     },
-    tier: {
-      outline: tier.outline,
-      heightMm: plan.stack.finishedMm,
-      densityGPerMl: plan.massG === null ? usualDensity : plan.massG / stackMl,
-    },
+    tier: tierMass(tier, plan),
     kitchen: pantry.kitchen,
+    chilled: chilledIn(pantry.kitchen, chillIn),
   };
 }

@@ -33,5 +33,13 @@ const broken: Record<Diet, (what: Ruled) => boolean> = {
 /** True when something with these allergens and traits is kept out by the diet. */
 export const breaksDiet = (diet: Diet, what: Ruled): boolean => broken[diet](what);
 
-/** Every diet that something keeps. What is not known of it cannot be seen from here. */
-export const dietsKept = (what: Ruled): Diet[] => diets.filter((diet) => !breaksDiet(diet, what));
+/** Whether something keeps to a diet: where a part of it is not known, nobody can say yes. */
+export type DietAnswer = 'yes' | 'no' | 'not known';
+
+/** @param what with the names of the parts of which nothing is known */
+export const dietAnswer = (diet: Diet, what: Ruled & { unknown: readonly string[] }): DietAnswer =>
+  breaksDiet(diet, what) ? 'no' : what.unknown.length > 0 ? 'not known' : 'yes';
+
+/** Every diet that something is known to keep. */
+export const dietsKept = (what: Ruled & { unknown: readonly string[] }): Diet[] =>
+  diets.filter((diet) => dietAnswer(diet, what) === 'yes');

@@ -34,6 +34,9 @@ export function findRow<T extends PantryTable>(
   return found;
 }
 
+/** The ingredient that cakes and boards are covered with. */
+export const fondantId = 'fondant';
+
 const foodIndexes = new WeakMap<readonly Food[], Map<string, Food>>();
 
 /**

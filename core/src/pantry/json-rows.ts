@@ -13,6 +13,7 @@ import {
   type Schema,
 } from '../build/json-blocks.ts';
 import { otherFluids } from '../drip/fluid.ts';
+import { hazards } from './hazards.ts';
 import { pantryLimits as p } from './schema.ts';
 import {
   boardMaterials,
@@ -119,6 +120,8 @@ export const rows: Record<string, Schema> = {
       }),
     ),
     caution: nullable(text(600)),
+    hazards: list(oneOf(hazards), hazards.length),
+    hottestC: nullable(num(p.hottestC)),
   }),
   food: obj({
     ...common,
@@ -135,6 +138,7 @@ export const rows: Record<string, Schema> = {
     allergens: allergenList,
     mayContain: allergenList,
     traits: list(oneOf(traits), traits.length),
+    declared: { type: 'boolean' },
     packG: nullable(num(p.packG)),
     price: nullable(num(p.price)),
     stockG: num(p.stockG),

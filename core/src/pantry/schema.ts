@@ -1,3 +1,4 @@
+import { hazards } from './hazards.ts';
 import type { ISchema, ObjectSchema } from 'yup';
 import {
   allergenList,
@@ -63,6 +64,7 @@ export const pantryLimits = {
   yieldG: { min: 10, max: 50000 },
   ingredientG: { min: 0.1, max: 20000 },
   ovenC: { min: 60, max: 300 },
+  hottestC: { min: -20, max: 300 },
   bakeMin: { min: 3, max: 600 },
   mixerMl: { min: 300, max: 60000 },
   kerfMm: { min: 0, max: 3 },
@@ -218,6 +220,8 @@ const recipeSchema = record<Recipe>({
     }) as never,
   ),
   caution: orNull(words(600) as never),
+  hazards: list(oneOf(hazards), hazards.length),
+  hottestC: orNull(figure(at.hottestC) as never),
 })
   .test(
     'some ingredients',
@@ -245,6 +249,7 @@ const foodSchema = record<Food>({
   allergens: allergenList(),
   mayContain: allergenList(),
   traits: list(oneOf(traits), traits.length),
+  declared: flag(),
   packG: orNull(figure(at.packG) as never),
   price: orNull(figure(at.price) as never),
   stockG: figure(at.stockG),

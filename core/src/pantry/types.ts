@@ -1,6 +1,7 @@
 import type { OtherFluid } from '../drip/fluid.ts';
 import type { TestDrip } from '../drip/test-drip.ts';
 import type { Outline } from '../outline/outline.ts';
+import type { Hazard } from './hazards.ts';
 
 /** Where a starting value comes from. `own` is the user's own measurement. */
 export type Source = 'textbook' | 'trade custom' | 'estimate' | 'own';
@@ -207,6 +208,8 @@ export interface Food extends Row {
   allergens: Allergen[];
   mayContain: Allergen[];
   traits: Trait[];
+  /** Somebody read its label: what is not listed is not in it. Until then nothing is known of it. */
+  declared: boolean;
   packG: number | null;
   price: number | null;
   stockG: number;
@@ -264,6 +267,9 @@ export interface Recipe extends Row {
   steps: string[];
   bake: { ovenC: number; minutes: number; tinMm: number; depthMm: number } | null;
   caution: string | null;
+  /** What can hurt while it is made, and how hot it gets, C; null where nobody has said. */
+  hazards: Hazard[];
+  hottestC: number | null;
 }
 
 export const measurings = ['spooned', 'sifted', 'scooped'] as const;

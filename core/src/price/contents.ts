@@ -1,10 +1,17 @@
-import { spreadIdsOf } from '../build/edit.ts';
+import { pipingSpreadId, spreadIdsOf } from '../build/edit.ts';
 import type { Build, Tier } from '../build/types.ts';
 import { pouredSpreadsOf, withGanaches } from '../finish/ganache-recipe.ts';
 import { breaksDiet, type Diet } from '../pantry/diets.ts';
-import { foodOf } from '../pantry/find.ts';
-import type { Allergen, Pantry } from '../pantry/types.ts';
-import { nothing, recipeContents, together, type Contents } from '../recipes/parts.ts';
+import { fondantId, foodOf } from '../pantry/find.ts';
+import type { Allergen, OtherLayer, Pantry } from '../pantry/types.ts';
+import {
+  foodContents,
+  nothing,
+  recipeContents,
+  together,
+  type Contents,
+} from '../recipes/parts.ts';
+import { isSoaked, syrupRecipeId } from '../soak/soak.ts';
 import { spongeLayers } from '../tins/bake.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
@@ -15,61 +22,86 @@ export interface Holding {
   contents: Contents;
 }
 
-const withAllergens = (name: string, allergens: readonly Allergen[]): Holding => ({
+/** Something that the pantry does not know: nothing is known of what is in it. */
+const unknownOf = (name: string): Holding => ({
   name,
-  contents: { ...nothing(), allergens: [...allergens] },
+  contents: { ...nothing(), unknown: [name] },
 });
 
-/** Every sponge, filling, piece and cover of a tier with what it holds. */
+/** What a recipe holds; unknown where the pantry has no such recipe. */
+function recipeHolding(name: string, recipeId: string | null | undefined, pantry: Pantry): Holding {
+  const recipe = recipeId ? pantry.recipes.find((row) => row.id === recipeId) : undefined;
+  return recipe ? { name, contents: recipeContents(recipe, pantry) } : unknownOf(name);
+}
+
+/** Pieces that are eaten: what their row of the pantry holds, and what was said of them besides. */
+function piecesHolding(
+  part: { name: string; foodId: string | null; allergens: readonly Allergen[] },
+  pantry: Pantry,
+): Holding {
+  const food = foodOf(pantry.foods, part.foodId);
+  const row = food ? foodContents(food) : { ...nothing(), unknown: [part.name] };
+  return {
+    name: food?.name ?? part.name,
+    contents: together([row, { ...nothing(), allergens: [...part.allergens] }]),
+  };
+}
+
+/** A layer of another kind: its recipe, and what its row says; bought ones by their row alone. */
+function otherHolding(other: OtherLayer, pantry: Pantry): Holding {
+  const said: Contents = { ...nothing(), allergens: [...other.allergens] };
+  if (other.recipeId !== null) {
+    const { contents } = recipeHolding(other.name, other.recipeId, pantry);
+    return { name: other.name, contents: together([contents, said]) };
+  }
+  // a bought layer of which no allergen is said has not been looked at
+  return other.allergens.length > 0 ? { name: other.name, contents: said } : unknownOf(other.name);
+}
+
+/** Every sponge, filling, syrup, piece and cover of a tier with what it holds. */
 export function holdingsOf(tier: Tier, pantry: Pantry): Holding[] {
   const found: Holding[] = [];
-  const addRecipe = (name: string, recipeId: string | null | undefined): void => {
-    const recipe = recipeId ? pantry.recipes.find((row) => row.id === recipeId) : undefined;
-    if (recipe) found.push({ name, contents: recipeContents(recipe, pantry) });
+  const spreadHolding = (id: string): Holding => {
+    const spread = pantry.spreads.find((row) => row.id === id);
+    return spread ? recipeHolding(spread.name, spread.recipeId, pantry) : unknownOf(id);
   };
-  const sponge = pantry.sponges.find((row) => row.id === tier.spongeId);
-  if (sponge && spongeLayers(tier).length > 0) addRecipe(sponge.name, sponge.recipeId);
-  for (const id of new Set(spreadIdsOf(tier))) {
-    const spread = pantry.spreads.find((row) => row.id === id);
-    if (spread) addRecipe(spread.name, spread.recipeId);
+  if (spongeLayers(tier).length > 0) {
+    const sponge = pantry.sponges.find((row) => row.id === tier.spongeId);
+    found.push(
+      sponge ? recipeHolding(sponge.name, sponge.recipeId, pantry) : unknownOf(tier.spongeId),
+    );
   }
-  for (const id of new Set(tier.layers.map((layer) => layer.otherId))) {
+  for (const id of new Set([...spreadIdsOf(tier), ...pouredSpreadsOf(tier, pantry)]))
+    found.push(spreadHolding(id));
+  for (const id of new Set(tier.layers.flatMap((layer) => layer.otherId ?? []))) {
     const other = pantry.others.find((row) => row.id === id);
-    if (!other) continue;
-    found.push(withAllergens(other.name, other.allergens));
-    addRecipe(other.name, other.recipeId);
+    if (other?.form === 'foam') continue;
+    found.push(other ? otherHolding(other, pantry) : unknownOf(id));
   }
-  for (const part of [tier.inclusion, ...tier.gaps.map((gap) => gap.pieces), tier.pressed]) {
-    if (!part) continue;
-    found.push(withAllergens(part.name, part.allergens));
-    const food = 'foodId' in part ? foodOf(pantry.foods, part.foodId) : undefined;
-    if (food) found.push({ name: food.name, contents: { ...food, unknown: [] } });
-  }
-  for (const id of pouredSpreadsOf(tier, pantry)) {
-    const spread = pantry.spreads.find((row) => row.id === id);
-    if (spread) addRecipe(spread.name, spread.recipeId);
-  }
-  for (const topping of tier.toppings) {
-    if (topping.kind === 'drizzle') continue;
-    found.push(withAllergens(topping.name, topping.allergens));
-    const food = foodOf(pantry.foods, topping.foodId);
-    if (food) found.push({ name: food.name, contents: { ...food, unknown: [] } });
-  }
-  const fondant = foodOf(pantry.foods, 'fondant');
-  if (tier.fondant && fondant)
-    found.push({ name: fondant.name, contents: { ...fondant, unknown: [] } });
+  if (isSoaked(tier)) found.push(recipeHolding('soaking syrup', syrupRecipeId, pantry));
+  for (const part of [tier.inclusion, ...tier.gaps.map((gap) => gap.pieces), tier.pressed])
+    if (part) found.push(piecesHolding(part, pantry));
+  for (const topping of tier.toppings)
+    // a drizzle is of its ganache, which is among the spreads above
+    if (topping.eaten && (topping.kind !== 'drizzle' || topping.ganacheId === null))
+      found.push(piecesHolding(topping, pantry));
+  if (tier.fondant) found.push(fondantHolding(pantry));
   return found;
 }
 
-/** What the piping of a build holds. */
-function pipedHoldings(build: Build, pantry: Pantry): Holding[] {
-  return build.piping.flatMap((job) => {
-    const spread = pantry.spreads.find((row) => row.id === job.spreadId);
-    const recipe = pantry.recipes.find((row) => row.id === spread?.recipeId);
-    return spread && recipe
-      ? [{ name: spread.name, contents: recipeContents(recipe, pantry) }]
-      : [];
-  });
+const fondantHolding = (pantry: Pantry): Holding =>
+  piecesHolding({ name: 'rolled fondant', foodId: fondantId, allergens: [] }, pantry);
+
+/** What is piped and what covers the board. */
+function holdingsBeside(build: Build, pantry: Pantry): Holding[] {
+  return [
+    ...build.piping.map((job) => {
+      const id = pipingSpreadId(build, job);
+      const spread = pantry.spreads.find((row) => row.id === id);
+      return spread ? recipeHolding(spread.name, spread.recipeId, pantry) : unknownOf(id);
+    }),
+    ...(build.boardCoverMm > 0 ? [fondantHolding(pantry)] : []),
+  ];
 }
 
 export interface BuildContents {
@@ -83,9 +115,9 @@ export interface BuildContents {
 export function contentsOf(build: Build, own: Pantry): BuildContents {
   const pantry = withGanaches(build, own);
   const tiers = build.tiers.map((tier) => holdingsOf(tier, pantry));
-  const piped = pipedHoldings(build, pantry);
+  const beside = holdingsBeside(build, pantry);
   const merged = (some: readonly Holding[]): Contents => together(some.map((one) => one.contents));
-  const holdings = [...tiers.flat(), ...piped];
+  const holdings = [...tiers.flat(), ...beside];
   return { tiers: tiers.map(merged), whole: merged(holdings), holdings };
 }
 
@@ -143,13 +175,25 @@ export function warnOfContents(build: Build, held: BuildContents, cautions: Caut
         ),
       });
   }
-  if (whole.unknown.length > 0 && (build.brief.keepOut.length > 0 || build.brief.diets.length > 0))
+  if (whole.unknown.length > 0) {
+    const { keepOut, diets } = build.brief;
+    const asked = [...keepOut, ...diets];
     cautions.push({
       id: 'contents/unknown',
-      severity: 'mind',
+      severity: keepOut.length > 0 ? 'stop' : diets.length > 0 ? 'mind' : 'note',
       stage: 'brief',
       part: null,
-      title: phrase(`Nothing is known of what is in ${whole.unknown.slice(0, 4).join(', ')}.`),
-      todo: phrase('Say in its recipe which ingredient of the pantry it is.'),
+      title: phrase(
+        `What is in ${listed(whole.unknown)} is not known${asked.length > 0 ? `, so nobody can say whether it keeps to ${listed(asked)}` : ''}.`,
+      ),
+      todo: phrase(
+        'Choose the ingredient of the pantry that it is, or make one and say what its label says.',
+      ),
     });
+  }
 }
+
+const listed = (names: readonly string[]): string =>
+  names.length > 4
+    ? `${names.slice(0, 4).join(', ')} and ${names.length - 4} more`
+    : names.join(', ');

@@ -36,6 +36,9 @@ export const foodColumns = [
 ] as const;
 type FoodColumn = (typeof foodColumns)[number];
 
+/** Stands in a table where an ingredient holds no allergen; an empty cell means that nobody has said. */
+const noneWord = 'none';
+
 interface Table {
   header: string[];
   rows: { line: number; cells: string[] }[];
@@ -179,12 +182,19 @@ export function readFoods(
     const allergenCells = (column: FoodColumn, was: Allergen[]): Allergen[] => {
       const text = cell(column);
       if (text === null) return was;
+      if (text.toLowerCase() === noneWord) return [];
       return listOf(text).flatMap((word) => {
         const found = allergens.find((a) => a === word);
         if (!found) wrong(column, word, `is not one of: ${allergens.join(', ')}`);
         return found ? [found] : [];
       });
     };
+    const allergenCell = cell('allergens');
+    // an empty cell says nothing; a new row of which nothing is said is not known
+    const declared =
+      allergenCell === null || (allergenCell === '' && before?.allergens.length === 0)
+        ? (before?.declared ?? false)
+        : allergenCell !== '';
     const food: Food = {
       id: before?.id ?? freshId(),
       name,
@@ -203,6 +213,7 @@ export function readFoods(
       allergens: allergenCells('allergens', before?.allergens ?? []),
       mayContain: allergenCells('may contain', before?.mayContain ?? []),
       traits: before?.traits ?? [],
+      declared,
       packG: figure('pack g', before?.packG ?? null),
       price: figure('price', before?.price ?? null),
       stockG: figure('stock g', before?.stockG ?? 0) ?? 0,
@@ -307,7 +318,7 @@ export const writeFoods = (foods: readonly Food[]): string =>
       ...[food.waterShare, food.fatShare, food.sugarShare, food.saltShare].map((share) =>
         Number((share * 100).toFixed(3)),
       ),
-      food.allergens.join(' | '),
+      food.allergens.join(' | ') || (food.declared ? noneWord : ''),
       food.mayContain.join(' | '),
       food.packG,
       food.price,

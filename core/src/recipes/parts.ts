@@ -106,15 +106,23 @@ export function together(all: readonly Contents[]): Contents {
   };
 }
 
+/** What an ingredient holds. One whose label nobody has read is unknown, whatever else is said of it. */
+export const foodContents = (food: Food): Contents => ({
+  allergens: food.allergens,
+  mayContain: food.mayContain,
+  traits: food.traits,
+  unknown: food.declared ? [] : [food.name],
+});
+
 /** What one line holds by itself and by its ingredient. */
-export function lineContents(line: Ingredient, foods: readonly Food[]): Contents {
+export function lineContents(line: Ingredient, { foods, recipes }: Larder): Contents {
   const food = foodOf(foods, line.foodId);
-  return {
-    allergens: [...line.allergens, ...(food?.allergens ?? [])],
-    mayContain: food?.mayContain ?? [],
-    traits: food?.traits ?? [],
-    unknown: food || line.recipeId !== null ? [] : [line.name],
-  };
+  if (food) {
+    const held = foodContents(food);
+    return { ...held, allergens: [...line.allergens, ...held.allergens] };
+  }
+  const isKnown = partOf(line, recipes) !== null;
+  return { ...nothing(), allergens: line.allergens, unknown: isKnown ? [] : [line.name] };
 }
 
 interface Known extends Larder {
@@ -130,15 +138,15 @@ const known = new WeakMap<Recipe, Known>();
 export function recipeContents(recipe: Recipe, larder: Larder): Contents {
   const before = known.get(recipe);
   const lines = recipe.ingredients
-    .map((i) => i.foodId ?? i.recipeId ?? `${i.name}/${i.allergens.join()}`)
+    .map((i) => `${i.foodId ?? i.recipeId ?? i.name}/${i.allergens.join()}`)
     .join('/');
   if (before?.recipes === larder.recipes && before.foods === larder.foods && before.lines === lines)
     return before.contents;
   const { recipes, foods } = larder;
-  const all: Contents = { allergens: [], mayContain: [], traits: [], unknown: [] };
+  const all = nothing();
   for (const part of withParts([recipe], recipes))
     for (const line of part.ingredients) {
-      const one = lineContents(line, foods);
+      const one = lineContents(line, larder);
       all.allergens.push(...one.allergens);
       all.mayContain.push(...one.mayContain);
       all.traits.push(...one.traits);

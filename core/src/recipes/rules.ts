@@ -33,10 +33,11 @@ export function scalingRules(
     })
     .reduce((sum, line) => sum + line.massG * factor, 0);
   const isWide = tinMm !== null && tinMm > wideTinMm;
-  if (leavenG > 0 && (factor >= largeFactor || isWide))
+  // how a crown sets follows the tin, not how much is mixed
+  if (leavenG > 0 && isWide)
     rules.push(
       phrase(
-        `${isWide ? 'In a tin this wide' : 'In a batch this large'} take {less} of leavening and not {all}: a deep crown sets late and falls. An estimate; your own records decide.`,
+        `In a tin this wide take {less} of leavening and not {all}: a deep crown sets late and falls. An estimate; your own records decide.`,
         { less: [leavenG * (1 - lessLeaven), 'small'], all: [leavenG, 'small'] },
       ),
     );

@@ -15,6 +15,7 @@ export interface ShoppedBuild {
   perServing: number | null;
   allergens: Allergen[];
   mayContain: Allergen[];
+  unknown: string[];
   /** Why nothing of it is on the list; null when all is well. */
   problem: string | null;
 }
@@ -49,6 +50,7 @@ export function planShopping(
       perServing: plan.price?.perServing ?? null,
       allergens: plan.allergens,
       mayContain: plan.mayContain,
+      unknown: plan.unknownLines,
       problem: plan.ingredients.ok ? null : plan.ingredients.problem,
     });
   }

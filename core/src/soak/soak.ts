@@ -20,6 +20,10 @@ export const syrupGPerMl = 1.2;
 export const soakOf = (tier: Tier, layer: Layer): SoakStyle =>
   layer.otherId === null ? (layer.soak ?? tier.soak) : 'none';
 
+/** True where any layer of a tier gets syrup. */
+export const isSoaked = (tier: Tier): boolean =>
+  tier.layers.some((layer) => soakRows[soakOf(tier, layer)].mlPerMl > 0);
+
 export interface SoakPlan {
   style: SoakStyle;
   ml: number;

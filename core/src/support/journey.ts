@@ -53,7 +53,7 @@ export function arrivalOf(tiers: readonly TierPlan[], { build, pantry, spreadOf 
     const spread = ifThere(() => spreadOf(tier.coat.spreadId));
     const { crumbMm, sideMm } = thicknessOf(tier);
     if (!spread || tier.fondant || crumbMm + sideMm <= 0) return [];
-    const holdsAt = (c: number): boolean => holdsOnSideMm(spread, c) >= crumbMm + sideMm;
+    const holdsAt = (c: number): boolean => holdsOnSideMm(spread, c, pantry) >= crumbMm + sideMm;
     if (holdsAt(warmestTriedC)) return [];
     let [low, high] = [0, warmestTriedC];
     while (high - low > 0.25) {

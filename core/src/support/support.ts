@@ -1,4 +1,4 @@
-import { stressAt } from '../fill/squeeze.ts';
+import { spreadStressPa } from '../coat/melting.ts';
 import { nPerG } from '../fill/load.ts';
 import type { Build } from '../build/types.ts';
 import { areaMm2 } from '../outline/outline.ts';
@@ -141,7 +141,7 @@ export function planSupport(shape: ShapePlan, work: Work): SupportPlan | null {
         ? null
         : slidingOf(
             tier.stand.postMm > 0 ? friction.bare : frictionAt(atC),
-            bond ? stressAt(bond.stress21Pa, bond.stress4Pa, atC) : 0,
+            bond ? spreadStressPa(bond, atC, pantry) : 0,
             areaMm2(tier.outline),
             weightN,
           );

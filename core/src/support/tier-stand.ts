@@ -1,6 +1,6 @@
 import { innerSpreadId } from '../build/edit.ts';
 import { nPerG } from '../fill/load.ts';
-import { stressAt } from '../fill/squeeze.ts';
+import { spreadStressPa } from '../coat/melting.ts';
 import { areaMm2, grownAreaMm2 } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';
 import type { Spread } from '../pantry/types.ts';
@@ -84,7 +84,7 @@ const thinned = <T>(line: readonly T[]): T[] => {
 export function shearOf(
   i: number,
   { tiers }: ShapePlan,
-  { build, spreadOf }: Work,
+  { build, pantry, spreadOf }: Work,
   tempC: number,
   aboveG: number,
 ): TierStand['shear'] {
@@ -100,7 +100,7 @@ export function shearOf(
     const inner = ifThere(() => spreadOf(innerSpreadId(tier)));
     const outerMm2 = grownAreaMm2(tier.outline, -gap.setbackMm);
     const fillMm2 = grownAreaMm2(tier.outline, -(gap.setbackMm + gap.damMm));
-    const stressOf = (of: Spread): number => stressAt(of.stress21Pa, of.stress4Pa, tempC);
+    const stressOf = (of: Spread): number => spreadStressPa(of, tempC, pantry);
     // filling and dam hold together, each by its own area
     const held = stressOf(spread) * fillMm2 + (inner ? stressOf(inner) : 0) * (outerMm2 - fillMm2);
     const found = slidingOf(0, held / areaMm2(tier.outline), areaMm2(tier.outline), weightN);

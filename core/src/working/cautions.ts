@@ -8,6 +8,7 @@ export const stages = [
   'coat',
   'finish',
   'support',
+  'day',
   'bench',
 ] as const;
 export type Stage = (typeof stages)[number];

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  factorOf,
   heatQuestion,
   showText,
   type Build,
@@ -19,14 +20,32 @@ import { useBakeSheet } from './useBakeSheet.ts';
 /** From the oven to the table: when it is done, cold, firm, ready to eat, with the curves behind it. */
 const props = defineProps<{ build: Build; plan: Plan }>();
 const settings = useSettings();
-const { pantry, tier, tierPlan, recipe } = useBakeSheet(props);
+const { store, pantry, tier, tierPlan, recipe } = useBakeSheet(props);
 const question = computed<HeatQuestion | null>(() =>
-  heatQuestion(tier.value, tierPlan.value, pantry.pantry),
+  heatQuestion(tier.value, tierPlan.value, pantry.pantry, props.build.day.chillIn),
 );
+/** The waits as bench and day have them, with the hand's own correction. */
+const times = computed(() => {
+  const own = props.plan.times[props.build.tiers.indexOf(tier.value)]!;
+  const chill = factorOf(store.moves, 'chill');
+  return {
+    coolMin: own.coolMin,
+    firmMin: own.firmMin * chill,
+    nextCoatMin: own.nextCoatMin * chill,
+    carveMin: own.carveMin * chill,
+  };
+});
 const { answer } = useAnswer<HeatQuestion, HeatPlan>(
   () => question.value,
   (solver, q) => solver.heat(q),
 );
+/** Of the cake that is done first, as at the bench. */
+const window = computed(() => {
+  const windows = tierPlan.value.bake.ok
+    ? tierPlan.value.bake.value.cakes.flatMap((cake) => cake.window ?? [])
+    : [];
+  return [...windows].sort((a, b) => a.minutes - b.minutes)[0] ?? null;
+});
 type Name = HeatStretch['name'];
 const shown = ref<Name>('oven');
 const tabs: { id: Name; text: string }[] = [
@@ -109,17 +128,16 @@ const layout = computed<Partial<Layout>>(() => {
   <div data-test="heat">
     <template v-if="answer">
       <p class="sentence">
-        <template v-if="answer.bake"
-          >Look from <b>{{ minutes(answer.bake.fromMin) }}</b>, likely done after
-          <b>{{ minutes(answer.bake.minutes) }}</b>, by
-          <b>{{ minutes(answer.bake.toMin) }}</b>.</template
+        <template v-if="window"
+          >Look from <b>{{ minutes(window.fromMin) }}</b>, likely done after
+          <b>{{ minutes(window.minutes) }}</b>, by <b>{{ minutes(window.toMin) }}</b>.</template
         >
-        On a rack <b>{{ minutes(answer.coolMin) }}</b> until it can be cut. In the fridge
-        <b>{{ minutes(answer.firmMin) }}</b> firm the crumb coat,
-        <b>{{ minutes(answer.nextCoatMin) }}</b> make it ready for the next coat or for drips,
-        <b>{{ minutes(answer.carveMin) }}</b> firm enough to carve,
-        <b>{{ minutes(answer.throughMin) }}</b> cold right through. Out
-        <b>{{ minutes(answer.warmMin) }}</b> before it is eaten<template
+        On a rack <b>{{ minutes(times.coolMin) }}</b> until it can be cut. In the
+        {{ build.day.chillIn }} <b>{{ minutes(times.firmMin) }}</b> firm the crumb coat,
+        <b>{{ minutes(times.nextCoatMin) }}</b> make it ready for the next coat or for drips,
+        <b>{{ minutes(tierPlan.carve ? times.carveMin : answer.carveMin) }}</b> firm enough to
+        carve, <b>{{ minutes(answer.throughMin) }}</b> cold right through. Out
+        <b>{{ minutes(plan.serving?.outMin ?? answer.warmMin) }}</b> before it is cut<template
           v-if="answer.freezeLayerMin !== null"
           >; a wrapped layer is frozen after <b>{{ minutes(answer.freezeLayerMin) }}</b></template
         >.

@@ -8,7 +8,7 @@ import { useSettings } from '../../stores/settings.ts';
 import IngredientList from '../IngredientList.vue';
 import TinDrawing from '../TinDrawing.vue';
 import { useBakeSheet } from './useBakeSheet.ts';
-import WordField from '../../figures/WordField.vue';
+import FoodPick from '../../pantry/FoodPick.vue';
 
 /** Grams of batter to each tin, drawn in it, and what the batter is made of. */
 const props = defineProps<{ build: Build; plan: Plan }>();
@@ -29,6 +29,7 @@ const pieces: Inclusion = {
   name: 'chopped pieces',
   gPerKg: 150,
   densityGPerMl: 0.7,
+  foodId: null,
   allergens: [],
   waterShare: 0.2,
   tempC: 20,
@@ -93,13 +94,19 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
           @update:model-value="(n) => n !== null && setInclusion({ gPerKg: n })"
         />
         of
-        <WordField
-          class="text"
-          aria-label="What is folded in"
-          :most="80"
-          needed
-          :model-value="tier.inclusion.name"
-          @update:model-value="setInclusion({ name: $event })"
+        <FoodPick
+          :model-value="tier.inclusion.foodId"
+          :name="tier.inclusion.name"
+          label="What is folded in"
+          @pick="
+            (food) =>
+              setInclusion({
+                foodId: food.id,
+                name: food.name,
+                allergens: [],
+                waterShare: food.waterShare,
+              })
+          "
         />
         for each {{ settings.system.mass === 'g' ? 'kilogram' : '2 lb 3 oz' }} of batter,
         <QuantityField

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { diets, showText, type Build, type Diet, type Plan } from '@pyrgotect/core';
+import { diets, heldBy, showText, type Build, type Diet, type Plan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
+import HoldsLine from '../../figures/HoldsLine.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
@@ -21,7 +22,7 @@ const words: Record<Diet, string> = {
   'no gluten': 'free of gluten',
 };
 const perTier = computed(() =>
-  props.build.tiers.map((tier, i) => ({ name: tier.name, kept: props.plan.tierDiets[i] ?? [] })),
+  props.build.tiers.map((tier, i) => ({ name: tier.name, answers: props.plan.tierDiets[i]! })),
 );
 const setRate = (value: number | null): void => {
   if (value !== null) void pantry.saveKitchen({ ...pantry.pantry.kitchen, hourlyRate: value });
@@ -79,19 +80,13 @@ const setRate = (value: number | null): void => {
         <tr v-for="diet in diets" :key="diet" :class="{ asked: build.brief.diets.includes(diet) }">
           <td>{{ words[diet] }}</td>
           <td v-for="tier in perTier" :key="tier.name">
-            {{ tier.kept.includes(diet) ? 'yes' : 'no' }}
+            {{ tier.answers[diet] }}
           </td>
         </tr>
       </tbody>
     </table>
     <p class="lead">
-      <b>Holds</b> {{ plan.allergens.join(', ') || 'no allergen that is tracked' }}.
-      <template v-if="plan.mayContain.length > 0">
-        <b>May contain traces of</b> {{ plan.mayContain.join(', ') }}, by what its ingredients say.
-      </template>
-      <template v-if="plan.unknownLines.length > 0">
-        Nothing is known of {{ plan.unknownLines.join(', ') }}.
-      </template>
+      <HoldsLine :held="heldBy(plan)" />
       What was on the same tools the program cannot know; your local food code says what to declare.
     </p>
   </div>

@@ -10,13 +10,14 @@ import {
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
+import FoodPick from '../../pantry/FoodPick.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** Fondant over the coat, pieces pressed into it, and the board. */
 const props = defineProps<{ build: Build; plan: Plan }>();
 const settings = useSettings();
-const { store, pantry, tier, tierPlan, editTier } = useSheet(props);
+const { store, tier, tierPlan, editTier } = useSheet(props);
 const fondant = computed(() => tier.value.fondant);
 const pressed = computed(() => tier.value.pressed);
 const sheet = computed(() => tierPlan.value.fondant);
@@ -32,13 +33,6 @@ const nuts: Pressed = {
   onTop: false,
   allergens: [],
 };
-const foods = computed(() =>
-  pantry.pantry.foods.map((food) => ({ value: food.id, text: food.name })),
-);
-const chooseFood = (id: string): void => {
-  const food = pantry.pantry.foods.find((row) => row.id === id);
-  if (food && pressed.value) setPressed({ ...pressed.value, foodId: id, name: food.name });
-};
 const text = (mm: number): string => showText(mm, 'size', settings.system);
 const mass = (g: number): string => showText(g, 'bowl', settings.system);
 </script>
@@ -53,11 +47,13 @@ const mass = (g: number): string => showText(g, 'bowl', settings.system);
     </p>
     <p v-else class="sentence">
       Press
-      <ChoiceField
-        :model-value="pressed.foodId ?? ''"
+      <FoodPick
+        :model-value="pressed.foodId"
+        :name="pressed.name"
         label="What is pressed on"
-        :options="foods"
-        @update:model-value="chooseFood"
+        @pick="
+          (food) => setPressed({ ...pressed!, foodId: food.id, name: food.name, allergens: [] })
+        "
       />
       on,
       <QuantityField

@@ -42,8 +42,11 @@ const set = (where: 'kitchenC' | 'venueC', value: number | null): void =>
       @update:model-value="(c) => set('venueC', c)"
     /><template v-if="spread"
       >: an upright side holds up to
-      <FigureValue :value="Math.min(99, holdsOnSideMm(spread, warmest))" kind="thickness" /> of it
-      there, by its stiffness.</template
+      <FigureValue
+        :value="Math.min(99, holdsOnSideMm(spread, warmest, pantry.pantry))"
+        kind="thickness"
+      />
+      of it there, by its stiffness.</template
     >
   </p>
 </template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import {
-  allergens,
   arrangements,
   limits,
   picks,
@@ -17,7 +16,7 @@ import { computed } from 'vue';
 import { formatISO, parseISO, subMinutes } from 'date-fns';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import AllergenPick from '../../pantry/AllergenPick.vue';
+import FoodPick from '../../pantry/FoodPick.vue';
 import { servedText } from '../../parts/when.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -49,10 +48,6 @@ const pickWords: Record<Pick, string> = {
 };
 const pickChoices = picks.map((value) => ({ value, text: pickWords[value] }));
 const toneChoices = tones.map((value) => ({ value, text: `drawn as ${value}` }));
-const foods = computed(() => [
-  { value: '', text: 'not among the ingredients' },
-  ...pantry.pantry.foods.map((food) => ({ value: food.id, text: food.name })),
-]);
 const ganaches = computed(() =>
   pantry.pantry.ganaches.map((row) => ({ value: row.id, text: row.name })),
 );
@@ -77,7 +72,15 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
 <template>
   <section class="topping" :class="{ on }" :data-test="`topping-${topping.name}`">
     <p class="sentence">
+      <FoodPick
+        v-if="topping.eaten && topping.kind !== 'drizzle'"
+        :model-value="topping.foodId"
+        :name="topping.name"
+        label="Topping"
+        @pick="(food) => set({ foodId: food.id, name: food.name, allergens: [] })"
+      />
       <WordField
+        v-else
         class="word"
         :most="80"
         needed
@@ -364,21 +367,14 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
         :options="toneChoices"
         @update:model-value="(tone) => set({ tone })"
       />
-      <ChoiceField
-        v-if="topping.kind !== 'drizzle'"
-        :model-value="topping.foodId ?? ''"
-        label="Ingredient"
-        :options="foods"
-        @update:model-value="(id) => set({ foodId: id || null })"
-      />
-      <AllergenPick
-        v-if="topping.kind !== 'drizzle' && topping.foodId === null"
-        :model-value="topping.allergens"
-        :of="allergens"
-        none="no allergen"
-        label="Allergens it holds"
-        @update:model-value="(chosen) => set({ allergens: chosen })"
-      />
+      <label v-if="topping.kind !== 'drizzle'" class="check">
+        <input
+          type="checkbox"
+          :checked="!topping.eaten"
+          @change="set({ eaten: !topping.eaten, foodId: null, allergens: [] })"
+        />
+        not to be eaten: counted, and off before it is cut</label
+      >
     </p>
     <button
       type="button"

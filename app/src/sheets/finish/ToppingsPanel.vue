@@ -57,7 +57,6 @@ const starters: { text: string; of: Partial<Topping> }[] = [
       last: false,
       crisp: { thickMm: 4, filmed: false },
       tray: { thickMm: 4, wholeShare: 0.6, spreads: 1.3 },
-      allergens: ['tree nuts'],
     },
   },
   {
@@ -66,6 +65,7 @@ const starters: { text: string; of: Partial<Topping> }[] = [
       name: 'topper',
       tone: 'pale',
       foodId: null,
+      eaten: false,
       pieceG: 15,
       acrossMm: 60,
       highMm: 80,

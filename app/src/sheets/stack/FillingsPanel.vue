@@ -14,7 +14,7 @@ import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
-import WordField from '../../figures/WordField.vue';
+import FoodPick from '../../pantry/FoodPick.vue';
 
 /** Each filling under what rests on it: how it settles, what lies in it, what keeps it in place. */
 const props = defineProps<{ build: Build; plan: Plan }>();
@@ -29,6 +29,7 @@ const temps = [
 ];
 const berries: Pieces = {
   name: 'fruit pieces',
+  foodId: null,
   how: 'packed',
   densityGPerMl: 0.95,
   share: 0.58,
@@ -130,16 +131,12 @@ const summary = computed(() => {
           </button>
           <template v-if="gap.pieces">
             with
-            <WordField
-              class="text"
-              :aria-label="`Pieces in filling ${index + 1}`"
-              :most="80"
-              needed
-              :model-value="gap.pieces.name"
-              @update:model-value="
-                setPieces(index, {
-                  name: $event,
-                })
+            <FoodPick
+              :model-value="gap.pieces.foodId"
+              :name="gap.pieces.name"
+              :label="`Pieces in filling ${index + 1}`"
+              @pick="
+                (food) => setPieces(index, { foodId: food.id, name: food.name, allergens: [] })
               "
             />,
             <ChoiceField

@@ -44,6 +44,7 @@ function food(
     allergens: more.allergens ?? [],
     mayContain: more.may ?? [],
     traits: more.traits ?? [],
+    declared: true,
     packG,
     price,
     stockG: 0,

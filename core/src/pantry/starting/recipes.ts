@@ -1,3 +1,4 @@
+import type { Hazard } from '../hazards.ts';
 import type { Ingredient, Recipe } from '../types.ts';
 import { startingFoods } from './foods.ts';
 
@@ -37,6 +38,9 @@ const lift = (g: number): Ingredient => of('baking-powder', g);
 interface Extra {
   bake?: Recipe['bake'];
   caution?: string;
+  /** What can hurt, and how hot it gets, C; cold work where nothing is said. */
+  hazards?: Hazard[];
+  hotC?: number;
   /** What is lost by scraping and by boiling away, as a share. */
   loss?: number;
 }
@@ -59,6 +63,8 @@ function recipe(
     steps,
     bake: extra.bake ?? null,
     caution: extra.caution ?? null,
+    hazards: extra.hazards ?? [],
+    hottestC: extra.hotC ?? 21,
   };
 }
 
@@ -79,7 +85,7 @@ const batters: Recipe[] = [
       'Beat in the eggs a little at a time.',
       'Fold in flour and baking powder, then the milk. Stop when no dry flour shows.',
     ],
-    { bake: baked(175, 30) },
+    { hazards: ['running machine', 'raw egg', 'raw flour'], bake: baked(175, 30) },
   ),
   recipe(
     'chocolate',
@@ -100,7 +106,11 @@ const batters: Recipe[] = [
       'Whisk eggs, oil and buttermilk and stir them in.',
       'Stir in the hot coffee. The batter is thin; that is right.',
     ],
-    { bake: baked(170, 36) },
+    {
+      hazards: ['running machine', 'steam', 'raw egg', 'raw flour'],
+      hotC: 90,
+      bake: baked(170, 36),
+    },
   ),
   recipe(
     'carrot',
@@ -120,7 +130,28 @@ const batters: Recipe[] = [
       'Stir in flour, baking powder and spice.',
       'Fold in carrot and walnuts.',
     ],
-    { bake: baked(170, 42) },
+    { hazards: ['running machine', 'raw egg', 'raw flour'], bake: baked(170, 42) },
+  ),
+  recipe(
+    'plant',
+    'Gull’s-wing plain cake',
+    [
+      flour(320),
+      sugar(250),
+      lift(10),
+      of('baking-soda', 3),
+      of('oat-drink', 260),
+      of('sunflower-oil', 110),
+      of('lemon-juice', 20),
+      of('salt', 3),
+    ],
+    [
+      'Stir lemon juice into the drink and let it stand until it thickens.',
+      'Whisk in oil and sugar.',
+      'Sift the dry things in, and stop as soon as no dry flour shows: it goes tough sooner than a batter with egg.',
+      'Into the oven at once: its lift begins in the bowl.',
+    ],
+    { hazards: ['raw flour'], bake: baked(175, 32) },
   ),
   recipe(
     'foam',
@@ -131,7 +162,11 @@ const batters: Recipe[] = [
       'Fold in the sifted flour in three parts.',
       'Fold in the melted butter with a little of the foam.',
     ],
-    { bake: baked(180, 26) },
+    {
+      hazards: ['running machine', 'steam', 'raw egg', 'raw flour'],
+      hotC: 80,
+      bake: baked(180, 26),
+    },
   ),
   recipe(
     'chiffon',
@@ -150,7 +185,7 @@ const batters: Recipe[] = [
       'Whisk the whites with the rest of the sugar to soft peaks.',
       'Fold together in three parts.',
     ],
-    { bake: baked(165, 38) },
+    { hazards: ['running machine', 'raw egg', 'raw flour'], bake: baked(165, 38) },
   ),
   recipe(
     'mud',
@@ -170,7 +205,7 @@ const batters: Recipe[] = [
       'Whisk in the eggs.',
       'Stir in flour, cocoa and baking powder.',
     ],
-    { bake: baked(155, 62) },
+    { hazards: ['hot fat or cream', 'raw egg', 'raw flour'], hotC: 70, bake: baked(155, 62) },
   ),
   recipe(
     'nutfoam',
@@ -181,7 +216,7 @@ const batters: Recipe[] = [
       'Whisk whites with the rest to firm peaks.',
       'Fold together with nuts and starch.',
     ],
-    { bake: baked(170, 32) },
+    { hazards: ['running machine', 'raw egg'], bake: baked(170, 32) },
   ),
   recipe(
     'fruit',
@@ -201,12 +236,18 @@ const batters: Recipe[] = [
       'Cream butter and sugar; beat in the eggs.',
       'Stir in flour, almonds and spice, then the fruit.',
     ],
-    { bake: baked(145, 150, 60) },
+    {
+      hazards: ['running machine', 'steam', 'raw egg', 'raw flour'],
+      hotC: 95,
+      bake: baked(145, 150, 60),
+    },
   ),
 ];
 
 const syrup =
   'Sugar syrup above 100 °C sticks to the skin and burns. Heatproof bowl, long sleeves, children and pets out of the kitchen.';
+const scalds = (what: string): string =>
+  `${what} scalds: dry cloths, a deep pan, nobody small beside the stove.`;
 const raw =
   'Raw or lightly cooked egg: use pasteurised egg for guests at risk, and follow the local food code.';
 
@@ -220,6 +261,7 @@ const spreads: Recipe[] = [
       'Add the icing sugar in three parts.',
       'Loosen with the cream and beat until smooth.',
     ],
+    { hazards: ['running machine'] },
   ),
   recipe(
     'meringue',
@@ -230,7 +272,7 @@ const spreads: Recipe[] = [
       'Whisk until cool and stiff.',
       'Add the butter by the piece. It looks split midway and comes together.',
     ],
-    { caution: raw },
+    { hazards: ['running machine', 'steam', 'lightly cooked egg'], hotC: 80, caution: raw },
   ),
   recipe(
     'yolk',
@@ -241,25 +283,33 @@ const spreads: Recipe[] = [
       'Pour onto the whisking yolks; whisk until cool.',
       'Beat in the butter by the piece.',
     ],
-    { caution: syrup, loss: 0.05 },
+    {
+      hazards: ['running machine', 'hot sugar', 'lightly cooked egg'],
+      hotC: 117,
+      caution: `${syrup} ${raw}`,
+      loss: 0.05,
+    },
   ),
   recipe(
     'cheese',
     'Cream-cheese frosting',
     [of('cream-cheese', 600), butter(250), icing(420), of('lemon-juice', 15)],
     ['Beat butter and sugar until pale.', 'Add the cold cream cheese and beat just until smooth.'],
+    { hazards: ['running machine'] },
   ),
   recipe(
     'cream',
     'Whipped cream',
     [cream(1000), icing(60)],
     ['Whip cold cream and sugar to firm peaks, and stop there.'],
+    { hazards: ['running machine'] },
   ),
   recipe(
     'firmcream',
     'Stabilised whipped cream',
     [cream(900), of('mascarpone', 250), icing(90)],
     ['Loosen the mascarpone with a little cream.', 'Add the rest and whip to firm peaks.'],
+    { hazards: ['running machine'] },
   ),
   recipe(
     'ganache',
@@ -269,7 +319,11 @@ const spreads: Recipe[] = [
       'Heat the cream to a simmer and pour over the chopped chocolate.',
       'Wait 2 minutes and stir from the middle.',
     ],
-    { caution: 'Hot cream scalds: pour from a low height, heatproof bowl.' },
+    {
+      hazards: ['hot fat or cream', 'steam'],
+      hotC: 90,
+      caution: 'Hot cream scalds: pour from a low height, heatproof bowl.',
+    },
   ),
   recipe(
     'softganache',
@@ -279,7 +333,11 @@ const spreads: Recipe[] = [
       'Heat the cream to a simmer and pour over the chopped chocolate.',
       'Wait 2 minutes and stir from the middle.',
     ],
-    { caution: 'Hot cream scalds: pour from a low height, heatproof bowl.' },
+    {
+      hazards: ['hot fat or cream', 'steam'],
+      hotC: 90,
+      caution: 'Hot cream scalds: pour from a low height, heatproof bowl.',
+    },
   ),
   recipe(
     'whippedganache',
@@ -289,21 +347,29 @@ const spreads: Recipe[] = [
       'Make a soft ganache and chill it to 10 °C.',
       'Whip until it holds, no longer: it turns grainy.',
     ],
-    { caution: 'Hot cream scalds: pour from a low height, heatproof bowl.' },
+    {
+      hazards: ['hot fat or cream', 'steam', 'running machine'],
+      hotC: 90,
+      caution: 'Hot cream scalds: pour from a low height, heatproof bowl.',
+    },
   ),
   recipe(
     'fudge',
     'Cooked chocolate fudge frosting',
     [dark(300), butter(220), icing(420), of('milk', 140), of('cocoa', 40)],
     ['Warm milk, butter and chocolate to 60 °C.', 'Beat in sugar and cocoa; cool until it holds.'],
-    { caution: syrup },
+    {
+      hazards: ['hot fat or cream', 'running machine'],
+      hotC: 60,
+      caution: scalds('Warm milk with chocolate'),
+    },
   ),
   recipe(
     'nutspread',
     'Hazelnut spread',
     [of('hazelnuts', 420), of('milk-chocolate', 300), of('sunflower-oil', 60), icing(120)],
     ['Grind the nuts until the oil runs.', 'Stir in melted chocolate, oil and sugar.'],
-    { loss: 0.05 },
+    { hazards: ['running machine'], hotC: 50, loss: 0.05 },
   ),
   recipe(
     'compote',
@@ -313,7 +379,13 @@ const spreads: Recipe[] = [
       'Cook fruit and sugar for 8 minutes.',
       'Stir in the cornflour in the water, boil 1 minute, cool.',
     ],
-    { caution: syrup, loss: 0.12 },
+    {
+      hazards: ['hot sugar', 'steam'],
+      hotC: 102,
+      caution:
+        'Boiling fruit spits and sticks to the skin: deep pan, long spoon, nobody small beside the stove.',
+      loss: 0.12,
+    },
   ),
   recipe(
     'curd',
@@ -323,19 +395,21 @@ const spreads: Recipe[] = [
       'Whisk everything but the butter over water until 82 °C.',
       'Strain, beat in the butter, chill under film.',
     ],
-    { caution: raw, loss: 0.05 },
+    { hazards: ['hot fat or cream', 'steam'], hotC: 82, caution: scalds('Hot curd'), loss: 0.05 },
   ),
   recipe(
     'curdcream',
     'Lemon curd cream',
     [cream(500), of('mascarpone', 150), icing(30), made('curd', 'Lemon curd', 260)],
     ['Whip cream, mascarpone and sugar to soft peaks.', 'Fold in the cold curd, and stop there.'],
+    { hazards: ['running machine'] },
   ),
   recipe(
     'plantcream',
     'Plant buttercream',
     [of('plant-block', 500), icing(850), of('oat-drink', 50), of('salt', 1)],
     ['Beat the fat until pale.', 'Add the icing sugar in three parts.', 'Loosen with the drink.'],
+    { hazards: ['running machine'] },
   ),
   recipe(
     'caramel',
@@ -346,7 +420,12 @@ const spreads: Recipe[] = [
       'Add the warm cream slowly, at arm’s length.',
       'Stir in butter and salt; cook to 108 °C; cool.',
     ],
-    { caution: `${syrup} Add the cream slowly, in a deep pan.`, loss: 0.08 },
+    {
+      hazards: ['hot sugar', 'hot fat or cream', 'steam'],
+      hotC: 180,
+      caution: `${syrup} Add the cream slowly, in a deep pan.`,
+      loss: 0.08,
+    },
   ),
   recipe(
     'butterscotch',
@@ -356,13 +435,19 @@ const spreads: Recipe[] = [
       'Melt butter and sugar together to a bubbling mass.',
       'Stir in the warm cream; boil two minutes.',
     ],
-    { caution: `${syrup} Add the cream slowly, in a deep pan.`, loss: 0.06 },
+    {
+      hazards: ['hot sugar', 'hot fat or cream', 'steam'],
+      hotC: 140,
+      caution: `${syrup} Add the cream slowly, in a deep pan.`,
+      loss: 0.06,
+    },
   ),
   recipe(
     'glaze',
     'Sugar glaze',
     [icing(400), of('lemon-juice', 70)],
     ['Stir the juice into the sifted sugar until it runs off the spoon in a ribbon.'],
+    { hazards: [] },
   ),
 ];
 
@@ -376,7 +461,7 @@ const besides: Recipe[] = [
       'Whisk everything smooth and let it rest for half an hour.',
       'A thin film in a hot pan; turn when the edge lifts.',
     ],
-    { loss: 0.01 },
+    { hazards: ['hot fat or cream', 'raw egg', 'raw flour'], hotC: 190, loss: 0.01 },
   ),
   recipe(
     'meringue-disc',
@@ -386,26 +471,28 @@ const besides: Recipe[] = [
       'Whisk the whites with a third of the sugar to soft peaks.',
       'Whisk in the rest by the spoon.',
     ],
+    { hazards: ['running machine', 'raw egg'] },
   ),
   recipe(
     'wafer',
     'Nut wafer',
     [whites(4), sugar(160), of('ground-almonds', 160), butter(40), flour(30)],
     ['Stir everything smooth.', 'Spread thin inside the traced circle.'],
+    { hazards: ['raw egg', 'raw flour'] },
   ),
   recipe(
     'biscuit',
     'Butter biscuit',
     [flour(300), butter(200), icing(100), of('salt', 2)],
     ['Rub butter into flour and sugar.', 'Chill, roll, prick and cut to the traced circle.'],
-    { loss: 0.01 },
+    { hazards: ['raw flour'], loss: 0.01 },
   ),
   recipe(
     'shortcake',
     'Shortcake',
     [flour(400), butter(140), sugar(70), lift(18), whole(1), of('milk', 180), of('salt', 3)],
     ['Rub butter into the dry things.', 'Stir in egg and milk; shape without kneading.'],
-    { loss: 0.01 },
+    { hazards: ['raw egg', 'raw flour'], loss: 0.01 },
   ),
   recipe(
     'mousse',
@@ -416,9 +503,15 @@ const besides: Recipe[] = [
       'Cook milk, yolks and sugar to 82 °C; melt the gelatine in it and cool to 28 °C.',
       'Fold in the softly whipped cream.',
     ],
-    { caution: raw },
+    {
+      hazards: ['hot fat or cream', 'steam', 'running machine'],
+      hotC: 82,
+      caution: scalds('Hot custard'),
+    },
   ),
   recipe('syrup', 'Plain syrup', [sugar(500), of('water', 500)], ['Boil once and cool.'], {
+    hazards: ['hot sugar', 'steam'],
+    hotC: 104,
     caution: syrup,
     loss: 0.03,
   }),

@@ -1,0 +1,99 @@
+import type { Build, Tier } from '../build/types.ts';
+import { areaMm2 } from '../outline/outline.ts';
+import type { Kitchen, Tin } from '../pantry/types.ts';
+import type { TierPlan } from '../plan-types.ts';
+import { valueOf } from '../working/staged.ts';
+import { doneC } from './bake-time.ts';
+import { chillShellMin, coolMin, type Mass, type ShellTarget } from './cooling.ts';
+import { remember } from '../working/remember.ts';
+
+/** Density of a tier whose weight is not known, g/mL: sponge and filling together. */
+const usualDensity = 0.6;
+/** Where the model gives no time, for instance in a fridge that is too warm, min (trade custom). */
+const customMin = { cool: 120, firm: 20, nextCoat: 60, carve: 120 } as const;
+
+const roundTo = (value: number, step: number): number =>
+  Math.max(step, Math.round(value / step) * step);
+
+/** The deepest baked cake of a tier as it comes from its tin; null where nothing is baked. */
+export function cakeMass(plan: Pick<TierPlan, 'bake'>, tin: Tin): Mass | null {
+  const bake = valueOf(plan.bake);
+  if (!bake || bake.cakes.length === 0) return null;
+  const ml = Math.max(...bake.cakes.map((cake) => cake.edgeMl + cake.capMl));
+  return {
+    outline: tin.outline,
+    heightMm: roundTo((ml * 1000) / areaMm2(tin.outline), 1),
+    densityGPerMl: roundTo(bake.bakedDensity, 0.02),
+  };
+}
+
+/**
+ * The finished tier as one body. Height to the half centimetre and density to a twentieth: minutes
+ * do not depend on more, and a hair of filling does not ask for the whole sum anew.
+ */
+export function tierMass(tier: Tier, plan: Pick<TierPlan, 'stack' | 'massG'>): Mass {
+  const ml = (areaMm2(tier.outline) * plan.stack.stackMm) / 1000;
+  const density = plan.massG === null || ml <= 0 ? usualDensity : plan.massG / ml;
+  return {
+    outline: tier.outline,
+    heightMm: Math.max(10, roundTo(plan.stack.finishedMm, 5)),
+    densityGPerMl: roundTo(density, 0.05),
+  };
+}
+
+/** How long a tier waits for heat to leave it, min, before the hand's own correction. */
+export interface TierTimes {
+  /** On the rack until it can be cut. */
+  coolMin: number;
+  /** In the cold until the crumb coat is firm, until it is ready for the next coat, firm to carve. */
+  firmMin: number;
+  nextCoatMin: number;
+  carveMin: number;
+}
+
+/** Where nobody asks for times. */
+export const noTimes: TierTimes = { coolMin: 0, firmMin: 0, nextCoatMin: 0, carveMin: 0 };
+
+/** The kitchen whose cold is the one that this build is chilled in. */
+export const chilledIn = (kitchen: Kitchen, chillIn: Build['day']['chillIn']): Kitchen =>
+  chillIn === 'freezer'
+    ? { ...kitchen, fridgeC: kitchen.freezerC, fridgeW: kitchen.freezerW }
+    : kitchen;
+
+const chilled = new Map<string, number>();
+const chillMin = (mass: Mass, target: ShellTarget, kitchen: Kitchen): number =>
+  remember(
+    chilled,
+    JSON.stringify([mass, target, kitchen.roomC, kitchen.fridgeC, kitchen.fridgeW]),
+    () => chillShellMin(mass, kitchen.roomC, target, kitchen),
+  );
+/** However cold it is, nothing is firm sooner than this, min (trade custom). */
+const soonestMin = 10;
+const or = (minutes: number, custom: number): number =>
+  Number.isFinite(minutes) ? Math.max(soonestMin, Math.round(minutes)) : custom;
+
+/** The waits of one tier: the figures of the bench, the day, and heat and cold alike. */
+export function tierTimes(
+  tier: Tier,
+  plan: Pick<TierPlan, 'bake' | 'stack' | 'massG' | 'carve'>,
+  tin: Tin | null,
+  own: Kitchen,
+  chillIn: Build['day']['chillIn'],
+): TierTimes {
+  const kitchen = chilledIn(own, chillIn);
+  const cake = tin && cakeMass(plan, tin);
+  const mass = tierMass(tier, plan);
+  return {
+    coolMin: cake
+      ? Math.ceil(or(coolMin(cake, doneC, own), customMin.cool) / 5) * 5
+      : customMin.cool,
+    firmMin: or(chillMin(mass, 'crumb coat firm', kitchen), customMin.firm),
+    nextCoatMin: or(
+      chillMin(mass, 'ready for the next coat or for drips', kitchen),
+      customMin.nextCoat,
+    ),
+    carveMin: plan.carve
+      ? or(chillMin(mass, 'firm to carve', kitchen), customMin.carve)
+      : customMin.carve,
+  };
+}

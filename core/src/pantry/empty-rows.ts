@@ -1,0 +1,43 @@
+import type { Food, Recipe } from './types.ts';
+
+/** A new ingredient: nothing of it is known, and its label has not been read. */
+export const emptyFood = (id: string, name = ''): Food => ({
+  id,
+  name,
+  source: 'own',
+  ranges: {},
+  aliases: [],
+  cupG: null,
+  cupSiftedG: null,
+  cupScoopedG: null,
+  pieceG: null,
+  boughtAs: null,
+  waterShare: 0,
+  fatShare: 0,
+  sugarShare: 0,
+  saltShare: 0,
+  allergens: [],
+  mayContain: [],
+  traits: [],
+  declared: false,
+  packG: null,
+  price: null,
+  stockG: 0,
+  keepsDays: null,
+  cocoa: null,
+});
+
+/** A new recipe, with nothing in it yet. */
+export const emptyRecipe = (id: string): Recipe => ({
+  id,
+  name: '',
+  source: 'own',
+  ranges: {},
+  yieldG: 1000,
+  ingredients: [],
+  steps: [],
+  bake: null,
+  caution: null,
+  hazards: [],
+  hottestC: null,
+});

@@ -99,6 +99,7 @@ export * from './recipes/rules.ts';
 export * from './recipes/swap.ts';
 export * from './recipes/fruit.ts';
 export * from './recipes/read-line.ts';
+export * from './recipes/proportion.ts';
 export * from './recipes/csv.ts';
 export * from './putright/cool-bowl.ts';
 export * from './putright/frosting.ts';

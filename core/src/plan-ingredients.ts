@@ -27,11 +27,17 @@ export function planIngredients(
   if (failed && !failed.ok) return failed;
   const { recipes, foods } = pantry;
   const rowOf = (id: string | null): Food | null => foodOf(foods, id) ?? null;
-  const made = (recipeId: string | null, makesG: number): ScaledIngredient[] => {
+  const made = (recipeId: string | null, makesG: number, mixes = 1): ScaledIngredient[] => {
     const recipe = recipes.find((row) => row.id === recipeId);
     if (!recipe || makesG <= 0) return [];
-    const flat = { ...recipe, yieldG: makesG, ingredients: dissolve(recipe, makesG, recipes) };
-    return scaleRecipe(flat, makesG).ingredients;
+    // as it is weighed out: eggs are whole in every mixing
+    const eachG = makesG / mixes;
+    const flat = { ...recipe, yieldG: eachG, ingredients: dissolve(recipe, eachG, recipes) };
+    return scaleRecipe(flat, eachG).ingredients.map((line) => ({
+      ...line,
+      massG: line.massG * mixes,
+      pieces: line.pieces === null ? null : line.pieces * mixes,
+    }));
   };
   const loose = (
     name: string,
@@ -42,7 +48,7 @@ export function planIngredients(
     massG > 0 ? [looseIngredient(name, massG, allergens, rowOf(foodId))] : [];
   return attempt('coat', null, cautions, () =>
     mergeIngredients([
-      ...batches.flatMap((batch) => made(batch.recipe.recipeId, batch.makeG)),
+      ...batches.flatMap((batch) => made(batch.recipe.recipeId, batch.makeG, batch.mixes)),
       ...build.tiers.flatMap((tier, i) => {
         const plan = tiers[i]!;
         const batter = valueOf(plan.batterRecipe)!;

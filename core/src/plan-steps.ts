@@ -88,7 +88,6 @@ export function planSteps(
         scaled: valueOf(plan.batterRecipe)!,
         bake: valueOf(plan.bake)!,
         times: times[i]!,
-        kitchen: pantry.kitchen,
         foods: pantry.foods,
       });
     });

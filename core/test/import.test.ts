@@ -43,7 +43,7 @@ describe('a pasted line', () => {
       ['2 tbsp of icing sugar', 'icing-sugar', 15],
       ['8 oz cream cheese, softened', 'cream-cheese', 226.8],
       ['2-3 tbsp water', 'water', 37.03],
-      ['1 lb (450 g) strawberries', 'strawberries', 453.6],
+      ['1 lb (450 g) strawberries', 'strawberries', 450],
       ['Flour: 300 g', 'plain-flour', 300],
       ['1,5 kg icing sugar', 'icing-sugar', 1500],
     ];
@@ -68,8 +68,12 @@ describe('a pasted line', () => {
   });
   it('that is not understood is kept as it stands, with the reason', () => {
     expect(grams('Mix everything and bake')).toMatchObject({
+      kind: 'method',
       massG: null,
       name: 'Mix everything and bake',
+    });
+    expect(grams('some moon dust')).toMatchObject({
+      massG: null,
       problem: 'no amount was found in it',
     });
     expect(grams('2 cups moon dust').problem).toContain('no cup weight is known of moon dust');
@@ -90,7 +94,8 @@ describe('a pasted line', () => {
         expect(read.map((line) => line.text)).toEqual(asked);
         for (const line of read) {
           expect(line.massG === null || Number.isFinite(line.massG)).toBe(true);
-          if (line.massG === null) expect(line.problem).not.toBeNull();
+          if (line.massG === null && line.kind === 'ingredient')
+            expect(line.problem).not.toBeNull();
         }
       }),
     );

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import {
   maxTableLength,
+  outOfProportion,
   readPasted,
   readRecipeTable,
   rowSchemas,
   showText,
   usualYieldG,
   type CsvProblem,
+  type Food,
   type Ingredient,
   type Measuring,
   type ReadLine,
@@ -20,6 +22,7 @@ import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import FoodPick from './FoodPick.vue';
 import RecipeYield from './RecipeYield.vue';
 
 /** A recipe pasted line by line: each line read into grams beside what was written. */
@@ -44,7 +47,28 @@ const gramsOf = (line: ReadLine, i: number): number | null =>
 const total = computed(() =>
   lines.value.reduce((sum, line, i) => sum + (gramsOf(line, i) ?? 0), 0),
 );
-const unread = computed(() => lines.value.filter((line, i) => gramsOf(line, i) === null).length);
+const isFood = (line: ReadLine): boolean => line.kind === 'ingredient';
+const unread = computed(
+  () => lines.value.filter((line, i) => isFood(line) && gramsOf(line, i) === null).length,
+);
+/** Which ingredient a line is, where the user said so, by the line's own text and place. */
+const chosen = ref<Record<string, Food>>({});
+const foodIdOf = (line: ReadLine, i: number): string | null =>
+  chosen.value[keyOf(line, i)]?.id ?? line.foodId;
+const nameOf = (line: ReadLine, i: number): string =>
+  chosen.value[keyOf(line, i)]?.name ?? line.name;
+const odd = computed(
+  () =>
+    new Map(
+      outOfProportion(
+        lines.value.map((line, i) => ({ massG: gramsOf(line, i), foodId: foodIdOf(line, i) })),
+        pantry.pantry.foods,
+      ).map(({ index, why }) => [index, why]),
+    ),
+);
+const asked = computed(
+  () => lines.value.filter((line, i) => isFood(line) && foodIdOf(line, i) === null).length,
+);
 const typedYield = ref<number | null>(null);
 const yieldG = computed(() => typedYield.value ?? Math.round(usualYieldG(total.value)));
 
@@ -83,6 +107,7 @@ function next(): void {
   const [first, ...rest] = waiting.value;
   waiting.value = rest;
   byHand.value = {};
+  chosen.value = {};
   typedYield.value = null;
   if (!first) return;
   name.value = first.name.slice(0, 80);
@@ -97,11 +122,11 @@ async function save(): Promise<void> {
       ? []
       : [
           {
-            name: line.name.slice(0, 80),
+            name: nameOf(line, i).slice(0, 80),
             massG,
             ...(line.pieceG === null ? {} : { pieceG: line.pieceG }),
             allergens: [],
-            foodId: line.foodId,
+            foodId: foodIdOf(line, i),
             recipeId: null,
           },
         ];
@@ -171,14 +196,31 @@ async function save(): Promise<void> {
       <div class="read" data-test="read-lines">
         <table>
           <tbody>
-            <tr v-for="(line, i) in lines" :key="i" :class="{ unread: gramsOf(line, i) === null }">
+            <tr
+              v-for="(line, i) in lines"
+              :key="i"
+              :class="{ unread: isFood(line) && gramsOf(line, i) === null }"
+            >
               <td>
-                {{ line.name }}
-                <small v-if="line.problem && gramsOf(line, i) === line.massG">{{
-                  line.problem
-                }}</small>
+                <FoodPick
+                  v-if="isFood(line) && line.foodId === null"
+                  :model-value="foodIdOf(line, i)"
+                  :name="nameOf(line, i)"
+                  :label="`Which ingredient “${line.text.trim()}” is`"
+                  @pick="(food) => (chosen[keyOf(line, i)] = food)"
+                />
+                <template v-else>{{ line.kind === 'ingredient' ? line.name : line.text }}</template>
+                <small v-if="isFood(line)">{{ line.text.trim() }}</small>
+                <small
+                  v-if="line.problem && !chosen[keyOf(line, i)] && gramsOf(line, i) === line.massG"
+                  >{{ line.problem }}</small
+                >
+                <small v-if="odd.get(i)" class="odd" role="alert">{{ odd.get(i) }}</small>
               </td>
-              <td class="end">
+              <td v-if="!isFood(line)" class="end soft">
+                {{ line.kind === 'heading' ? 'a title' : 'method' }}
+              </td>
+              <td v-else class="end">
                 <QuantityField
                   :model-value="gramsOf(line, i)"
                   :kind="(gramsOf(line, i) ?? 0) < 20 ? 'fineMass' : 'small'"
@@ -198,6 +240,14 @@ async function save(): Promise<void> {
     <p v-if="unread > 0" class="lead">
       {{ unread }} {{ unread === 1 ? 'line is' : 'lines are' }} without grams: type them, or leave
       them and they are kept as words among the steps.
+    </p>
+    <p v-if="asked > 0" class="lead" data-test="asked">
+      Of {{ asked }} {{ asked === 1 ? 'line' : 'lines' }} the pantry has no ingredient of that name:
+      choose it, or make it, or every cake with this recipe says “not known”.
+    </p>
+    <p v-if="yieldG > total + 1 && total > 0" class="lead odd" role="alert">
+      More comes out than goes in: {{ showText(yieldG, 'bowl', settings.system) }} of
+      {{ showText(total, 'bowl', settings.system) }}. Is a line missing, or the yield too high?
     </p>
     <p v-if="lines.length > 0" class="sentence">
       {{ showText(total, 'bowl', settings.system) }} go in and
@@ -280,6 +330,10 @@ td {
 td small {
   display: block;
   color: var(--soft);
+}
+td .odd,
+.odd {
+  color: var(--warn);
 }
 .unread td {
   color: var(--stop);

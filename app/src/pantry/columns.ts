@@ -381,6 +381,6 @@ export function freshRow<T extends PantryTable>(table: T, pattern: Pantry[T][num
   const copy = JSON.parse(JSON.stringify(pattern)) as AnyRow;
   const row = { ...copy, id, name: '', source: 'own' as const };
   // what it is made of is nobody else's recipe, and what it holds nobody has said
-  if ('recipeId' in row) row.recipeId = table === 'others' ? null : ('' as never);
+  if ('recipeId' in row) row.recipeId = table === 'others' ? null : '';
   return 'form' in row && 'allergens' in row ? { ...row, allergens: [] } : row;
 }

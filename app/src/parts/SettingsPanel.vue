@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { spoonSchools, type SpoonSchool } from '@pyrgotect/core';
 import { useSettings, type Scheme } from '../stores/settings.ts';
 import WordField from '../figures/WordField.vue';
 
@@ -11,6 +12,11 @@ const schemes: { value: Scheme; text: string }[] = [
   { value: 'paper', text: 'light' },
   { value: 'night', text: 'dark' },
 ];
+const spoonWords: Record<SpoonSchool, string> = {
+  metric: '15 and 5 mL',
+  us: '14.8 and 4.9 mL',
+  au: '20 and 5 mL',
+};
 const lengths = ['cm', 'in'] as const;
 const masses = ['g', 'oz'] as const;
 const volumes = ['mL', 'cups'] as const;
@@ -77,6 +83,19 @@ const temperatures = ['C', 'F'] as const;
           @click="settings.setUnits({ temperature: unit })"
         >
           °{{ unit }}
+        </button>
+      </fieldset>
+      <fieldset>
+        <legend>your spoons</legend>
+        <button
+          v-for="school in spoonSchools"
+          :key="school"
+          type="button"
+          class="key small"
+          :class="{ solid: settings.system.spoons === school }"
+          @click="settings.setUnits({ spoons: school })"
+        >
+          {{ spoonWords[school] }}
         </button>
       </fieldset>
       <fieldset>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { householdText, showText, type ScaledIngredient } from '@pyrgotect/core';
+import { foodOf, householdText, showText, type ScaledIngredient } from '@pyrgotect/core';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 
@@ -18,6 +18,8 @@ const household = (item: ScaledIngredient): string | null =>
 /** "or 3 and 20 g milk": whole eggs with the rest made up. */
 const wholeText = (item: ScaledIngredient): string => {
   if (!item.nearest || Math.abs(item.nearest.makeUpG) < 2) return '';
+  // whites that are whipped, or yolks, are never stretched with anything
+  if (foodOf(pantry.pantry.foods, item.foodId)?.boughtAs) return '';
   const { pieces, makeUpG } = item.nearest;
   const rest = showText(Math.abs(makeUpG), 'small', settings.system);
   return makeUpG > 0 ? `, or ${pieces} and ${rest} milk or water` : `, or ${pieces} less ${rest}`;

@@ -1,4 +1,4 @@
-import { inchesAndOunces, metric, type UnitSystem } from '@pyrgotect/core';
+import { inchesAndOunces, metric, spoonSchools, type UnitSystem } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { object, string, number } from 'yup';
@@ -18,6 +18,9 @@ const schema = object({
     volume: string().oneOf(['mL', 'cups']).required(),
     temperature: string().oneOf(['C', 'F']).required(),
     cupMl: number().min(200).max(300).required(),
+    spoons: string()
+      .oneOf([...spoonSchools])
+      .default('metric'),
     currency: string().max(4).default('€'),
   }).required(),
   scheme: string().oneOf(['paper', 'night', 'auto']).required(),

@@ -2,7 +2,7 @@ import type { Tier } from '../build/types.ts';
 import { doneC } from '../heat/bake-time.ts';
 import type { TierTimes } from '../heat/tier-times.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
-import type { Food, Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
+import type { Food, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
 import type { BakePlan } from '../tins/bake.ts';
@@ -20,7 +20,6 @@ export interface BakeContext {
   scaled: ScaledRecipe;
   bake: BakePlan;
   times: TierTimes;
-  kitchen: Kitchen;
   foods: readonly Food[];
 }
 
@@ -39,7 +38,6 @@ export function bakeSteps({
   scaled,
   bake,
   times,
-  kitchen,
   foods,
 }: BakeContext): Step[] {
   const at = `${tier.id}/cake`;

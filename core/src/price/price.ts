@@ -1,7 +1,7 @@
 import { foodOf } from '../pantry/find.ts';
 import type { Board, Food, Kitchen } from '../pantry/types.ts';
 import type { CutFrom } from '../support/shopping-list.ts';
-import type { ScaledIngredient } from '../recipes/scale.ts';
+import { wholePieces, type ScaledIngredient } from '../recipes/scale.ts';
 import { FigureBook, given } from '../working/figures.ts';
 
 /** What a build costs to make, in the user's currency. */
@@ -28,14 +28,21 @@ export function costOf(food: Food, massG: number): number | null {
 
 /** The ingredient that is bought for a line: a yolk's is the egg, a whole one for each. */
 export function boughtFor(
-  line: Pick<ScaledIngredient, 'massG' | 'foodId'>,
+  line: Pick<ScaledIngredient, 'massG' | 'foodId' | 'pieces'>,
   foods: readonly Food[],
 ): { food: Food; massG: number } | null {
   const food = foodOf(foods, line.foodId);
   if (!food) return null;
   const whole = foodOf(foods, food.boughtAs);
-  if (!whole || food.pieceG === null || whole.pieceG === null) return { food, massG: line.massG };
-  return { food: whole, massG: Math.ceil(line.massG / food.pieceG - 1e-9) * whole.pieceG };
+  if (!whole || food.pieceG === null || whole.pieceG === null)
+    return {
+      food,
+      massG: line.pieces !== null && food.pieceG ? line.pieces * food.pieceG : line.massG,
+    };
+  return {
+    food: whole,
+    massG: (line.pieces ?? wholePieces(line.massG, food.pieceG)) * whole.pieceG,
+  };
 }
 
 /** Ingredients used, the board, and the hands' minutes at the kitchen's hourly rate. */

@@ -1,11 +1,19 @@
 import type { Food, Measuring } from '../pantry/types.ts';
-import { parseQuantity } from '../units/parse.ts';
 import type { UnitSystem } from '../units/kinds.ts';
+import { plainSigns, readAmount, readTrailing, type Measured, type ReadAmount } from './amounts.ts';
+import { findFood, firstOfTwo } from './food-names.ts';
 import { gramsOfMl } from './household.ts';
+
+export { findFood } from './food-names.ts';
+
+export const lineKinds = ['ingredient', 'method', 'heading'] as const;
+/** What a line of a recipe is: something that goes in, something to do, or a title over others. */
+export type LineKind = (typeof lineKinds)[number];
 
 /** One line of a recipe as somebody wrote it, read or not. */
 export interface ReadLine {
   text: string;
+  kind: LineKind;
   /** Grams of it; null when they could not be made out. */
   massG: number | null;
   name: string;
@@ -15,78 +23,59 @@ export interface ReadLine {
   problem: string | null;
 }
 
-const countWords: Record<string, string> = {
-  a: '1',
-  an: '1',
-  one: '1',
-  two: '2',
-  three: '3',
-  four: '4',
-  five: '5',
-  six: '6',
-  half: '1/2',
+/** Amounts too small to weigh, g. */
+const pinches: Record<string, number> = { pinch: 0.4, pinche: 0.4, dash: 0.6, drop: 0.05 };
+const pinchAt =
+  /^(?:(a|an|\d+)\s+)?(?:(?:good|big|small|generous)\s+)?(pinch|dash|drop)(?:e?s)?\b\s*(?:of\s+)?/i;
+
+/** What the juice and the zest of one fruit weigh by custom, g. */
+const fromFruit: Record<string, { juice: number; zest: number }> = {
+  lemon: { juice: 45, zest: 5 },
+  lime: { juice: 30, zest: 3 },
+  orange: { juice: 80, zest: 8 },
 };
-/** Amounts too small to weigh, g: a pinch of salt. */
-const pinches: Record<string, number> = { pinch: 0.4, dash: 0.6, drop: 0.05, drops: 0.25 };
+const fruitAt =
+  /^(?:the\s+)?(?:(?:finely\s+)?(?:grated|squeezed)\s+)?(juice and zest|zest and juice|juice|zest)\s+(?:of|from)\s+(.+)$/i;
 
-const number = String.raw`(?:\d+\s+\d+\s*\/\s*\d+|\d+\s*\/\s*\d+|\d+(?:[.,]\d+)?)`;
-const unitWords =
-  'kg|kilos?|g|grams?|grammes?|oz|ounces?|lbs?|pounds?|ml|millilit(?:re|er)s?|cl|dl|l|lit(?:re|er)s?|cups?|c|tbsps?|tbs|tablespoons?|tsps?|teaspoons?';
-const quantity = new RegExp(
-  String.raw`^(${number})(?:\s*(?:-|–|to)\s*(${number}))?\s*(?:(${unitWords})\b\.?)?\s*`,
-  'i',
-);
-const glyphs: Record<string, string> = {
-  '¼': ' 1/4',
-  '½': ' 1/2',
-  '¾': ' 3/4',
-  '⅓': ' 1/3',
-  '⅔': ' 2/3',
-  '⅛': ' 1/8',
-};
-const sizes = /\b(small|medium|large|extra large|xl|free range|fresh|of)\b/gi;
-const manners =
-  /\b(sifted|spooned|levelled|leveled|packed|softened|melted|chopped|beaten|warm|cold|room temperature|at|finely|roughly|freshly|grated|heaped|level|to taste|divided|plus extra|optional)\b/gi;
+/** Words that begin a sentence of method; such a line is work, whatever figures are in it. */
+const verbs =
+  /^(?:add|allow|arrange|bake|beat|blend|boil|bring|brush|chill|combine|cook|cool|cover|cream|crush|cut|decorate|divide|dot|drain|drizzle|dust|fill|fold|freeze|fry|garnish|grease|grind|heat|in a|in the|keep|knead|leave|let|level|line|lower|make|makes|measure|melt|meanwhile|mix|once|pipe|place|pour|preheat|press|process|put|reduce|remove|repeat|rest|return|roast|roll|rub|scrape|season|separate|serve|serves|set|sift|simmer|slice|soak|spoon|spread|sprinkle|stir|store|strain|swirl|take|tap|tip|toast|top|transfer|trim|turn|use|warm|wash|when|whip|whisk|while|wrap|yield|yields|your)\b/i;
+/** "Cream 250 g" is no work. */
+const creamAmount = /^cream\b\s*[:,-]?\s*\d/i;
+/** Temperatures, times and sizes are no amounts of food. */
+const noAmount =
+  /^\s*(?:°|º|degrees?\b|deg\b|celsius\b|fahrenheit\b|minutes?\b|mins?\b|hours?\b|hrs?\b|seconds?\b|secs?\b|days?\b|cm\b|mm\b|inch(?:es)?\b|in\.?\s+(?:round|square|tin|cake|loaf)|"|”|″|-?inch\b|-?cm\b|gas\b|c\s+(?:oven|fan|\/)|th\b|st\b|nd\b|rd\b)/i;
+const degrees = /^\s*[CFcf]\b/;
+/** "2 x 250 g tubs of ...": what it comes in, once its weight is known. */
+const inContainer =
+  /^(?:tins?|cans?|tubs?|packs?|packets?|packages?|jars?|bags?|bars?|boxes|box|cartons?|blocks?|bottles?|punnets?|pots?|sachets?)\s+(?:of\s+)?(?=\p{L})/iu;
+/** A bare C behind a figure this large is a temperature, never cups. */
+const mostCups = 20;
 
-const tidy = (text: string): string =>
-  text
-    .toLowerCase()
-    .replace(/\([^)]*\)/g, ' ')
-    .replace(/[^\p{L}\p{N}% ]+/gu, ' ')
-    .replace(/\s+/g, ' ')
-    .trim();
-const singular = (word: string): string =>
-  word.length > 3 ? word.replace(/ies$/, 'y').replace(/([^s])s$/, '$1') : word;
-const wordsOf = (text: string): string[] => tidy(text).split(' ').filter(Boolean).map(singular);
+const bullets = /^\s*(?:[-•*·▢☐□◦‣▪–—]|\[\s?\])+\s*/u;
+const numbering = /^\s*(?:step\s+)?\d{1,2}\s*[.)]\s+(?=\p{L})/iu;
 
-/**
- * The ingredient that a name means: the same name or alias first, then the one whose every word is
- * in the name, the longest such. Null when none fits.
- */
-export function findFood(name: string, foods: readonly Food[]): Food | null {
-  const bare = wordsOf(name.replace(sizes, ' '));
-  const plain = wordsOf(name.replace(sizes, ' ').replace(manners, ' '));
-  const said = new Set([...bare, ...plain]);
-  let best: Food | null = null;
-  let most = 0;
-  for (const food of foods)
-    for (const known of [food.name, ...food.aliases]) {
-      const words = wordsOf(known);
-      if (words.length === 0 || !words.every((word) => said.has(word))) continue;
-      // the same words and no other beat any part of them
-      const score = words.length + (words.length === plain.length ? 100 : 0);
-      if (score > most) [best, most] = [food, score];
-    }
-  return best;
-}
-
-/** How a line says that a cup was filled; the user's own school where it does not. */
 const schoolOf = (text: string, own: Measuring): Measuring =>
   /\bsifted\b/i.test(text) ? 'sifted' : /\bscooped\b/i.test(text) ? 'scooped' : own;
 
+/** True for a line that tells what to do, or how hot, how long and for how many. */
+function isMethod(text: string): boolean {
+  if (numbering.test(text)) return true;
+  if (verbs.test(text) && !creamAmount.test(text)) return true;
+  const figure = /^(\d+(?:[.,]\d+)?)(?:\s*(?:-|to)\s*\d+)?(.*)$/i.exec(text);
+  if (figure) {
+    if (noAmount.test(figure[2]!)) return true;
+    if (degrees.test(figure[2]!) && Number(figure[1]!.replace(',', '.')) > mostCups) return true;
+    return false;
+  }
+  // a whole sentence that ends in a stop
+  return /[.!]$/.test(text) && text.split(/\s+/).length > 6;
+}
+
 /**
- * Reads one line: "2 1/4 cups plain flour, sifted", "4 large eggs", "butter 200 g", "pinch of salt".
- * A range takes its middle. What cannot be read says so and is never dropped.
+ * Reads one line: "2 1/4 cups plain flour, sifted", "1 cup plus 2 tablespoons sugar", "4 large eggs",
+ * "butter 200 g", "juice of 1 lemon". A range takes its middle; a weight in brackets counts before a
+ * volume. What cannot be read says so and is never dropped.
  */
 export function readLine(
   text: string,
@@ -94,95 +83,161 @@ export function readLine(
   measuring: Measuring,
   system: UnitSystem,
 ): ReadLine {
-  let rest = text.trim().replace(/^[-•*·▢☐]\s*/, '');
-  for (const [glyph, plain] of Object.entries(glyphs)) rest = rest.replaceAll(glyph, plain);
-  rest = rest
-    .trim()
-    .replaceAll('⁄', '/')
-    .replace(/(\d)-(\d+\/\d+)/g, '$1 $2');
-  const spoken = /^([a-z]+)\b\s*/i.exec(rest);
-  const asNumber = spoken && countWords[spoken[1]!.toLowerCase()];
-  const pinchWord = /^(?:a\s+|an\s+|\d+\s+)?(pinch|dash|drops?)\b(?:es)?\s*(?:of\s+)?/i.exec(rest);
+  const clean = plainSigns(text.replace(bullets, ''));
   const empty: ReadLine = {
     text,
+    kind: 'ingredient',
     massG: null,
-    name: rest,
+    name: clean,
     foodId: null,
     pieceG: null,
     problem: null,
   };
-  if (pinchWord) {
-    const name = rest.slice(pinchWord[0].length).trim() || 'salt';
-    return withFood({ ...empty, name, massG: pinches[pinchWord[1]!.toLowerCase()]! }, foods);
+  if (/^[^\d]{2,60}:$/.test(clean)) return { ...empty, kind: 'heading' };
+  if (isMethod(clean)) return { ...empty, kind: 'method' };
+  const reader = { foods, measuring: schoolOf(clean, measuring), system };
+  const pinch = pinchAt.exec(clean);
+  if (pinch) {
+    const many = Number(pinch[1]) > 0 ? Number(pinch[1]) : 1;
+    const name = clean.slice(pinch[0].length).trim() || 'salt';
+    return named({ ...empty, massG: many * pinches[pinch[2]!.toLowerCase()]! }, name, foods);
   }
-  if (asNumber) rest = `${asNumber} ${rest.slice(spoken[0].length)}`;
-  let match = quantity.exec(rest);
-  let name = match ? rest.slice(match[0].length) : rest;
-  if (!match) {
-    // "butter 200 g": the amount stands last
-    const last = new RegExp(String.raw`[\s:,–-]+(${number})\s*(${unitWords})?\.?\s*$`, 'i').exec(
-      rest,
-    );
-    if (last) {
-      match = [last[0], last[1], undefined, last[2]] as unknown as RegExpExecArray;
-      name = rest.slice(0, last.index);
-    }
+  const fruit = fruitOf(clean, empty, reader);
+  if (fruit) return fruit;
+  const amount = readAmount(clean, system);
+  if (amount) {
+    const name = amount.rest
+      .replace(/^[\s,:-]*(?:of\s+)?/i, '')
+      .replace(inContainer, '')
+      .trim();
+    if (name === '') return { ...empty, problem: 'it has an amount, and no ingredient' };
+    return withAmount(empty, name, amount, reader);
   }
-  name = name.replace(/^of\s+/i, '').trim();
-  if (!match) return { ...empty, problem: 'no amount was found in it' };
-  if (name === '') return { ...empty, problem: 'it has an amount, and no ingredient' };
-  const [, low, high, unit] = match;
-  const found = findFood(name, foods);
-  const line: ReadLine = {
-    ...empty,
-    name: found?.name ?? name.replace(/\s*[,(].*$/, ''),
-    foodId: found?.id ?? null,
-    pieceG: found?.pieceG ?? null,
-  };
-  const amount = (figure: string): { g: number | null; problem: string | null } =>
-    toGrams(figure, unit ?? null, found, schoolOf(text, measuring), system, line.name);
-  const first = amount(low!);
-  const second = high ? amount(high) : first;
-  const massG = first.g === null || second.g === null ? null : (first.g + second.g) / 2;
-  const unknown = found ? null : 'not among your ingredients: it is kept by its name';
-  return { ...line, massG, problem: first.problem ?? unknown };
+  if (/^\d{1,3},\d{3}\b/.test(clean))
+    return {
+      ...empty,
+      problem: `“${/^[\d,]+/.exec(clean)![0]}” can be read two ways: leave the comma out, or use a point`,
+    };
+  const trailing = readTrailing(clean, system);
+  if (trailing) {
+    const found = findFood(trailing.name, foods);
+    // without a unit a figure at the end is an amount only behind a food
+    if (found || trailing.amount.low.by !== 'pieces')
+      return withAmount(empty, trailing.name, trailing.amount, reader);
+  }
+  return { ...empty, problem: 'no amount was found in it' };
 }
 
-function withFood(line: ReadLine, foods: readonly Food[]): ReadLine {
-  const found = findFood(line.name, foods);
+interface Reader {
+  foods: readonly Food[];
+  measuring: Measuring;
+  system: UnitSystem;
+}
+
+const unknownFood = 'not among your ingredients: it is kept by its name';
+
+function named(line: ReadLine, name: string, foods: readonly Food[]): ReadLine {
+  const found = findFood(name, foods);
   return found
-    ? { ...line, name: found.name, foodId: found.id, pieceG: null }
-    : { ...line, problem: 'not among your ingredients: it is kept by its name' };
+    ? { ...line, name: found.name, foodId: found.id }
+    : { ...line, name: name.replace(/\s*[,(].*$/, ''), problem: unknownFood };
+}
+
+/** "Juice of 1 lemon", "zest of 2 oranges": by what one fruit gives. */
+function fruitOf(clean: string, empty: ReadLine, { foods, system }: Reader): ReadLine | null {
+  const said = fruitAt.exec(clean);
+  if (!said) return null;
+  const amount = readAmount(said[2]!, system);
+  const rest = amount ? amount.rest.trim() : said[2]!;
+  const fruit = rest
+    .toLowerCase()
+    .replace(/[^a-z ]/g, ' ')
+    .split(/\s+/)
+    .map((word) => word.replace(/s$/, ''))
+    .find((word) => word in fromFruit);
+  const count = amount?.low.by === 'pieces' ? amount.low.count : 1;
+  const part = said[1]!.toLowerCase();
+  const each = fruit ? fromFruit[fruit]! : null;
+  const what = part.includes(' ') ? 'juice and zest' : part;
+  const name = `${fruit ?? rest} ${what}`;
+  if (!each) return { ...empty, name, problem: `how much ${what} is in it is not known: weigh it` };
+  const massG =
+    count * (part.includes('juice') ? each.juice : 0) +
+    count * (part.includes('zest') ? each.zest : 0);
+  const line = named({ ...empty, massG }, name, foods);
+  return part.includes(' ')
+    ? { ...line, foodId: null, name, problem: 'juice and zest are two things: weigh each' }
+    : line;
+}
+
+function withAmount(
+  empty: ReadLine,
+  said: string,
+  amount: ReadAmount,
+  { foods, measuring, system }: Reader,
+): ReadLine {
+  // "3 carrots, grated (300 g)": the weight stands behind
+  const behind = /\(\s*(?:about|approx\.?|ca\.?|~)?\s*([^()]*)\)\s*$/i.exec(said);
+  const weighed = behind && amount.low.by !== 'mass' ? readAmount(behind[1]!, system) : null;
+  if (weighed?.low.by === 'mass')
+    return withAmount(empty, said.slice(0, behind!.index).trim(), weighed, {
+      foods,
+      measuring,
+      system,
+    });
+  const choice = findFood(said, foods) ? null : firstOfTwo(said);
+  const food = findFood(choice ?? said, foods);
+  const plainName = said.replace(/\s*[,(].*$/, '').trim() || said;
+  const line: ReadLine = {
+    ...empty,
+    name: food?.name ?? plainName,
+    foodId: food?.id ?? null,
+    pieceG: food?.pieceG ?? null,
+  };
+  const low = toGrams(amount.low, food, measuring, line.name, amount);
+  const high = toGrams(amount.high, food, measuring, line.name, amount);
+  if (low.g === null || high.g === null) return { ...line, problem: low.problem ?? high.problem };
+  const note = choice && food ? `taken as ${food.name}, one of the two it names` : null;
+  return { ...line, massG: (low.g + high.g) / 2, problem: food ? note : unknownFood };
 }
 
 function toGrams(
-  figure: string,
-  unit: string | null,
+  amount: Measured,
   food: Food | null,
   measuring: Measuring,
-  system: UnitSystem,
   name: string,
+  { container }: ReadAmount,
 ): { g: number | null; problem: string | null } {
-  if (unit === null) {
-    const count = parseQuantity(figure, 'count', system);
-    if (!count.ok) return { g: null, problem: count.problem };
+  if (amount.by === 'mass') return { g: amount.g, problem: null };
+  if (amount.by === 'pieces') {
+    if (container)
+      return {
+        g: null,
+        problem: `how much a ${container.word.toLowerCase().replace(/s$/, '')} holds is not said: weigh it`,
+      };
     return food?.pieceG
-      ? { g: count.value * food.pieceG, problem: null }
+      ? { g: amount.count * food.pieceG, problem: null }
       : { g: null, problem: `how much one ${name} weighs is not known` };
   }
-  const said = unit.toLowerCase() === 'tbs' ? 'tbsp' : unit.toLowerCase() === 'c' ? 'cup' : unit;
-  const mass = parseQuantity(`${figure} ${said}`, 'small', system);
-  if (mass.ok) return { g: mass.value, problem: null };
-  const volume = parseQuantity(`${figure} ${said}`, 'volume', system);
-  if (!volume.ok) return { g: null, problem: volume.problem };
-  if (!food) return { g: null, problem: `no cup weight is known of ${name}: weigh it` };
-  const g = gramsOfMl(food, volume.value, measuring);
+  const g = food ? gramsOfMl(food, amount.ml, measuring) : null;
   return g === null
-    ? { g: null, problem: `no cup weight is known of ${food.name}: weigh it` }
+    ? { g: null, problem: `no cup weight is known of ${food?.name ?? name}: weigh it` }
     : { g, problem: null };
 }
 
-/** Every line of a pasted recipe that is not empty. */
+/** "2 eggs plus 1 egg yolk" is two things on one line: each is read by itself. */
+function partsOf(line: string): string[] {
+  const parts = line.split(
+    /\s+(?:plus|and|\+|&)\s+(?=(?:\d|an?\b|one\b|two\b|three\b|four\b|half\b))/i,
+  );
+  const isCounted = (part: string): boolean =>
+    /^[\s\-•*·]*(?:\d+(?:\s+\d\/\d)?|an?|one|two|three|four|five|six)\s+(?:(?:large|medium|small|extra|fresh)\s+)*(?:eggs?|(?:egg\s+)?yolks?|(?:egg\s+)?whites?)\b/i.test(
+      part,
+    );
+  return parts.length > 1 && parts.every(isCounted) ? parts : [line];
+}
+
+/** Every line of a pasted recipe that is not empty; a line that names two things gives two. */
 export const readPasted = (
   text: string,
   foods: readonly Food[],
@@ -193,4 +248,5 @@ export const readPasted = (
     .replace(/^\uFEFF/, '')
     .split(/\r?\n/)
     .filter((line) => line.trim() !== '')
+    .flatMap(partsOf)
     .map((line) => readLine(line, foods, measuring, system));

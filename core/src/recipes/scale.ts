@@ -25,12 +25,19 @@ export interface ScaledRecipe {
   caution: string | null;
 }
 
+/** A sum within this share of a whole piece is that many pieces: 2.1 eggs are two. */
+const nearlyWhole = 0.1;
+
+/** Whole pieces to open for a mass: the next above, or the one it comes to within a tenth. */
+export const wholePieces = (massG: number, pieceG: number): number =>
+  massG <= 0 ? 0 : Math.max(1, Math.ceil(massG / pieceG - nearlyWhole - 1e-9));
+
 const nearestPieces = (massG: number, pieceG: number): ScaledIngredient['nearest'] => {
   const pieces = Math.max(1, Math.round(massG / pieceG));
   return { pieces, makeUpG: massG - pieces * pieceG };
 };
 
-/** A recipe scaled to make `makesG`. Counted pieces round up; their mass stays exact. */
+/** A recipe scaled to make `makesG`. Pieces are counted whole; their mass stays exact. */
 export function scaleRecipe(recipe: Recipe, makesG: number): ScaledRecipe {
   const factor = makesG / recipe.yieldG;
   return {
@@ -43,7 +50,7 @@ export function scaleRecipe(recipe: Recipe, makesG: number): ScaledRecipe {
       return {
         name: i.name,
         massG,
-        pieces: i.pieceG ? Math.ceil(massG / i.pieceG - 1e-9) : null,
+        pieces: i.pieceG ? wholePieces(massG, i.pieceG) : null,
         nearest: i.pieceG && massG > 0 ? nearestPieces(massG, i.pieceG) : null,
         allergens: i.allergens,
         foodId: i.foodId,
@@ -64,7 +71,7 @@ export const looseIngredient = (
 ): ScaledIngredient => ({
   name: food?.name ?? name,
   massG,
-  pieces: food?.pieceG ? Math.ceil(massG / food.pieceG - 1e-9) : null,
+  pieces: food?.pieceG ? wholePieces(massG, food.pieceG) : null,
   nearest: null,
   allergens,
   foodId: food?.id ?? null,

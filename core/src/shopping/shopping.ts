@@ -1,6 +1,6 @@
 import type { Food } from '../pantry/types.ts';
 import { boughtFor, costOf } from '../price/price.ts';
-import type { ScaledIngredient } from '../recipes/scale.ts';
+import { wholePieces, type ScaledIngredient } from '../recipes/scale.ts';
 
 /** One cake on the list: what it takes, and when its work begins. */
 export interface ShoppingBuild {
@@ -104,7 +104,7 @@ export function shoppingList(
       buyG,
       packs,
       leftG: packs !== null ? boughtG - buyG : null,
-      pieces: food?.pieceG ? Math.ceil(buyG / food.pieceG - 1e-9) : null,
+      pieces: food?.pieceG ? wholePieces(buyG, food.pieceG) : null,
       cost: isFree ? 0 : food ? costOf(food, boughtG) : null,
       from,
       by: buyG > 0 ? first : null,
@@ -150,8 +150,10 @@ function needsOf(
     }
     const key = food?.id ?? `name/${line.name}`;
     const known = needs.get(key);
-    if (known) known.massG += line.massG;
-    else needs.set(key, { key, food, name: food?.name ?? line.name, massG: line.massG });
+    // counted things are bought as they are opened: whole
+    const massG = boughtFor(line, foods)?.massG ?? line.massG;
+    if (known) known.massG += massG;
+    else needs.set(key, { key, food, name: food?.name ?? line.name, massG });
   }
   for (const [id, of] of parts) {
     const food = byId.get(id)!;

@@ -1,12 +1,4 @@
-import {
-  G_PER_OZ,
-  MM_PER_IN,
-  OZ_PER_LB,
-  TBSP_PER_CUP,
-  TSP_PER_TBSP,
-  type Kind,
-  type UnitSystem,
-} from './kinds.ts';
+import { G_PER_OZ, MM_PER_IN, OZ_PER_LB, spoonMl, type Kind, type UnitSystem } from './kinds.ts';
 
 /** A figure as shown: its number and its unit apart, so that a screen can set them apart. */
 export interface Shown {
@@ -82,10 +74,10 @@ function volume(ml: number, system: UnitSystem): Shown {
       const number = asFraction(cups, 4);
       return { number, unit: number === '1' || !/^\d/.test(number) || cups < 1 ? 'cup' : 'cups' };
     }
-    const tbsp = cups * TBSP_PER_CUP;
-    // from 2 7/8 teaspoons on, which would be shown as three
-    if (tbsp >= 2.875 / 3) return { number: asFraction(tbsp, 2), unit: 'tbsp' };
-    return { number: asFraction(tbsp * TSP_PER_TBSP, 4), unit: 'tsp' };
+    const { tbsp, tsp } = spoonMl(system);
+    // from an eighth of a teaspoon below on, which would be shown as a whole one
+    if (ml >= tbsp - tsp / 8) return { number: asFraction(ml / tbsp, 2), unit: 'tbsp' };
+    return { number: asFraction(ml / tsp, 4), unit: 'tsp' };
   }
   const rounded = ml < 100 ? Math.round(ml) : roundTo(ml, 5);
   if (rounded >= 1000) return { number: trim(rounded / 1000, 2), unit: 'L' };

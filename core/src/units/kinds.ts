@@ -68,9 +68,21 @@ export interface UnitSystem {
   volume: 'mL' | 'cups';
   temperature: 'C' | 'F';
   cupMl: number;
+  /** Whose spoons: 15 and 5 mL, those of an American cup, or 20 and 5 mL. */
+  spoons: SpoonSchool;
   /** Sign that stands before prices. */
   currency: string;
 }
+
+export const spoonSchools = ['metric', 'us', 'au'] as const;
+export type SpoonSchool = (typeof spoonSchools)[number];
+const spoons: Record<SpoonSchool, { tbsp: number; tsp: number }> = {
+  metric: { tbsp: 15, tsp: 5 },
+  us: { tbsp: 14.787, tsp: 4.929 },
+  au: { tbsp: 20, tsp: 5 },
+};
+/** What a person's tablespoon and teaspoon hold, mL. */
+export const spoonMl = (system: UnitSystem): { tbsp: number; tsp: number } => spoons[system.spoons];
 
 export const metric: UnitSystem = {
   length: 'cm',
@@ -78,6 +90,7 @@ export const metric: UnitSystem = {
   volume: 'mL',
   temperature: 'C',
   cupMl: 250,
+  spoons: 'metric',
   currency: '€',
 };
 export const inchesAndOunces: UnitSystem = {
@@ -86,11 +99,10 @@ export const inchesAndOunces: UnitSystem = {
   volume: 'cups',
   temperature: 'F',
   cupMl: 237,
+  spoons: 'us',
   currency: '€',
 };
 
 export const MM_PER_IN = 25.4;
 export const G_PER_OZ = 28.349523125;
 export const OZ_PER_LB = 16;
-export const TBSP_PER_CUP = 16;
-export const TSP_PER_TBSP = 3;

@@ -3,8 +3,7 @@ import {
   G_PER_OZ,
   MM_PER_IN,
   OZ_PER_LB,
-  TBSP_PER_CUP,
-  TSP_PER_TBSP,
+  spoonMl,
   type Dimension,
   type Kind,
   type UnitSystem,
@@ -21,10 +20,7 @@ const times = (dimension: Dimension, factor: number): Unit => ({
   dimension,
   toBase: (n) => n * factor,
 });
-const cups = (share: number): Unit => ({
-  dimension: 'volume',
-  toBase: (n, s) => n * share * s.cupMl,
-});
+const cups: Unit = { dimension: 'volume', toBase: (n, s) => n * s.cupMl };
 
 const spellings: [string, Unit][] = [
   ['mm millimetre millimetres millimeter millimeters', times('length', 1)],
@@ -39,9 +35,12 @@ const spellings: [string, Unit][] = [
   ['cl', times('volume', 10)],
   ['dl', times('volume', 100)],
   ['l litre litres liter liters', times('volume', 1000)],
-  ['cup cups c.', cups(1)],
-  ['tbsp tbsps tablespoon tablespoons', cups(1 / TBSP_PER_CUP)],
-  ['tsp tsps teaspoon teaspoons', cups(1 / TBSP_PER_CUP / TSP_PER_TBSP)],
+  ['cup cups c.', cups],
+  [
+    'tbsp tbsps tablespoon tablespoons',
+    { dimension: 'volume', toBase: (n, s) => n * spoonMl(s).tbsp },
+  ],
+  ['tsp tsps teaspoon teaspoons', { dimension: 'volume', toBase: (n, s) => n * spoonMl(s).tsp }],
   ['c °c celsius', times('temperature', 1)],
   ['f °f fahrenheit', { dimension: 'temperature', toBase: (n) => ((n - 32) * 5) / 9 }],
   ['s sec second seconds', times('time', 1 / 60)],
@@ -56,17 +55,8 @@ const spellings: [string, Unit][] = [
 const units = new Map<string, Unit>();
 for (const [names, unit] of spellings) for (const name of names.split(' ')) units.set(name, unit);
 
-const glyphs: Record<string, string> = {
-  '¼': '1/4',
-  '½': '1/2',
-  '¾': '3/4',
-  '⅓': '1/3',
-  '⅔': '2/3',
-  '⅛': '1/8',
-  '⅜': '3/8',
-  '⅝': '5/8',
-  '⅞': '7/8',
-};
+/** Signs of fractions, each as two figures. */
+const vulgar = /[\u00bc-\u00be\u2150-\u215e\u2189]/g;
 
 /** The unit a bare number is taken in: the one the field shows. */
 function ownUnit(kind: Kind, system: UnitSystem): string | null {
@@ -135,7 +125,7 @@ export function parseQuantity(
   const wanted = dimensionOf[kind];
   const fail = (problem: string): Parsed => ({ ok: false, problem });
   let text = typed.trim().toLowerCase();
-  for (const [glyph, plain] of Object.entries(glyphs)) text = text.replaceAll(glyph, ` ${plain}`);
+  text = text.replace(vulgar, (sign) => ` ${sign.normalize('NFKC')}`);
   text = text
     .trim()
     .replace(/\s+/g, ' ')

@@ -72,7 +72,7 @@ export const startingFoods: Food[] = [
   food('plain-flour', 'plain flour', [0.14, 0.01, 0], [1500, 1.6], {
     ...gluten,
     cup: [125, 110, 140],
-    aliases: ['all-purpose flour', 'flour', 'white flour', 'wheat flour'],
+    aliases: ['all-purpose flour', 'all purpose flour', 'flour', 'white flour', 'wheat flour'],
   }),
   food('self-raising-flour', 'self-raising flour', [0.14, 0.01, 0, 0.01], [1500, 1.8], {
     ...gluten,
@@ -99,7 +99,7 @@ export const startingFoods: Food[] = [
   }),
   food('icing-sugar', 'icing sugar', [0, 0, 0.98], [500, 1.4], {
     cup: [120, 100, 130],
-    aliases: ['powdered sugar', 'confectioners sugar'],
+    aliases: ['powdered sugar', 'confectioners sugar', 'confectioners’ sugar'],
   }),
   food('brown-sugar', 'soft brown sugar', [0.02, 0, 0.95], [500, 1.7], {
     cup: 213,
@@ -109,7 +109,7 @@ export const startingFoods: Food[] = [
   food('honey', 'honey', [0.18, 0, 0.8], [500, 5.5], { cup: 340, traits: ['animal'] }),
   food('glucose', 'glucose syrup', [0.2, 0, 0.8], [500, 4.2], {
     cup: 330,
-    aliases: ['syrup', 'corn syrup', 'golden syrup'],
+    aliases: ['corn syrup'],
   }),
   food('cocoa', 'cocoa', [0.03, 0.21, 0.01], [250, 3.4], {
     cup: 85,
@@ -196,7 +196,6 @@ export const startingFoods: Food[] = [
   }),
   food('coconut-cream', 'coconut cream', [0.72, 0.22, 0.03], [400, 2.3], {
     cup: 238,
-    aliases: ['coconut milk, full fat'],
   }),
   food('cream-cheese', 'cream cheese', [0.55, 0.34, 0.03, 0.008], [200, 1.9], {
     ...milk,
@@ -237,14 +236,14 @@ export const startingFoods: Food[] = [
     may: ['tree nuts'],
     traits: ['animal'],
     cup: 170,
-    aliases: ['dark chocolate', 'semisweet chocolate', 'chocolate'],
+    aliases: ['dark chocolate', 'semisweet chocolate', 'plain chocolate', 'chocolate'],
     cocoa: [0.34, 0.21, 0, 0],
   }),
   food('dark-chocolate-70', 'dark chocolate 70 %, no milk', [0.01, 0.41, 0.3], [1000, 17], {
     allergens: ['soy'],
     may: ['milk', 'tree nuts'],
     cup: 170,
-    aliases: ['bittersweet chocolate'],
+    aliases: ['bittersweet chocolate', 'dark chocolate 70 %'],
     cocoa: [0.41, 0.29, 0, 0],
   }),
   food('milk-chocolate', 'milk chocolate', [0.01, 0.33, 0.46], [1000, 13], {
@@ -307,12 +306,11 @@ export const startingFoods: Food[] = [
   food('agar', 'agar powder', [0.12, 0, 0], [50, 4.8], { cup: 144, aliases: ['agar'] }),
   food('mixed-spice', 'mixed spice', [0.08, 0.08, 0.02], [50, 1.8], {
     cup: 100,
-    aliases: ['spice', 'cinnamon'],
   }),
   food('walnuts', 'walnuts, chopped', [0.04, 0.65, 0.03], [250, 4.2], {
     ...nuts,
     cup: 115,
-    aliases: ['walnuts', 'chopped walnuts', 'chopped nuts', 'nuts'],
+    aliases: ['walnuts'],
   }),
   food('ground-walnuts', 'ground walnuts', [0.04, 0.65, 0.03], [250, 4.4], { ...nuts, cup: 100 }),
   food('ground-almonds', 'ground almonds', [0.05, 0.5, 0.04], [250, 3.6], {
@@ -367,7 +365,13 @@ export const startingFoods: Food[] = [
   food('lemon-juice', 'lemon juice', [0.92, 0, 0.02], [250, 2.2], {
     cup: 240,
     keeps: 7,
-    aliases: ['lemon'],
+  }),
+  food('lemon-zest', 'lemon zest', [0.8, 0, 0.04], [null, null], { cup: 96 }),
+  food('orange-juice', 'orange juice', [0.88, 0, 0.09], [1000, 2.4], { cup: 240, keeps: 7 }),
+  food('orange-zest', 'orange zest', [0.75, 0, 0.06], [null, null], { cup: 96 }),
+  food('cinnamon', 'ground cinnamon', [0.1, 0.01, 0.02], [50, 1.6], {
+    cup: 125,
+    aliases: ['cinnamon'],
   }),
   food('water', 'water', [1, 0, 0], [null, 0], { cup: 237, aliases: ['hot water', 'cold water'] }),
   food('coffee', 'hot coffee', [0.99, 0, 0], [null, 0], { cup: 237, aliases: ['coffee'] }),
@@ -376,7 +380,6 @@ export const startingFoods: Food[] = [
   food('orange-liqueur', 'orange liqueur', [0.35, 0, 0.3], [700, 17], {
     cup: 245,
     traits: ['alcohol'],
-    aliases: ['liqueur'],
   }),
   food('rum', 'dark rum', [0.66, 0, 0], [700, 15], { cup: 225, traits: ['alcohol'] }),
   food('fondant', 'rolled fondant', [0.1, 0.05, 0.8], [1000, 5.5], { aliases: ['sugarpaste'] }),

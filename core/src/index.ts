@@ -12,6 +12,7 @@ export * from './units/parse.ts';
 export * from './units/format.ts';
 export * from './units/field.ts';
 export * from './units/phrase.ts';
+export * from './units/add-up.ts';
 
 export * from './outline/outline.ts';
 export * from './outline/line-problem.ts';
@@ -28,6 +29,8 @@ export * from './pantry/starting/index.ts';
 
 export * from './build/types.ts';
 export * from './build/limits.ts';
+export * from './tins/choose.ts';
+export * from './build/field-words.ts';
 export { outlineSchema } from './build/schema-blocks.ts';
 export * from './build/schema.ts';
 export * from './build/create.ts';

@@ -141,7 +141,7 @@ export function planSteps(
       ...closingSteps(
         [
           ...onTiers(flowSteps),
-          ...pipingSteps(piping, build, pantry.kitchen, spreadOf),
+          ...pipingSteps(piping, build, pantry.kitchen, spreadOf, moves),
           ...onTiers(torchSteps),
           ...onTiers((context) => toppingSteps(context, false)),
         ],

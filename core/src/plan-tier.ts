@@ -220,12 +220,12 @@ function bakeTier(tier: Tier, work: Work): BakePlan {
   const tin: Tin = findRow(pantry, 'tins', tier.tinId);
   const recipe = ifThere(() => findRow(pantry, 'recipes', sponge.recipeId));
   const plan = inOwnOven(
-    planBake(tier, sponge, tin, recipe, pantry.kitchen, withTimes),
+    planBake(tier, sponge, tin, recipe, pantry.kitchen, pantry.foods, withTimes),
     factorOf(moves, 'bake'),
   );
   workings?.enterBake(book, tier, sponge, tin, recipe, pantry.kitchen, plan);
   if (workings) tellHand(tier, plan, work);
-  warnOfBake(tier, sponge, tin, plan, cautions);
+  warnOfBake(tier, sponge, tin, plan, pantry.tins, cautions);
   return plan;
 }
 

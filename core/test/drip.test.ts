@@ -1,6 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  cellFor,
+  lengthTable,
+  meltsCoatC,
+  restAt,
+  settingOf,
+  tempsForLooks,
   combineFits,
   countFor,
   dripAmounts,
@@ -61,16 +67,43 @@ describe('a drip', () => {
     );
   });
 
-  it('is the same on half the grid, within 3 %', () => {
-    for (const g of [1, 2.5, 4])
-      for (const fluidC of [26, 30, 34]) {
-        const [coarse, fine] = [1.5, 0.75].map(
-          (cell) => runDrip(g, setting({ fluidC }), 300, cell).restMm,
+  it('converges: halved and halved again, no drip of 15 to 120 mm moves by a hundredth', () => {
+    for (const [firmness, fluidC, coatC] of [
+      [1.64, 32, 5],
+      [1.64, 36, 12],
+      [1.9, 33, 8],
+    ] as const) {
+      const spec = {
+        fluid: { kind: 'ganache' as const, firmness, stiffer: 1, coatEffusivity: 0.6 },
+        fluidC,
+        coatC,
+        widthMm: 10,
+        feedS: 1.5,
+      };
+      const setting = settingOf(spec, 300);
+      const table = lengthTable(spec);
+      for (const wanted of [15, 30, 60, 120]) {
+        const { massG } = restAt(wanted, table, setting.beadG);
+        const cell = cellFor(massG, setting);
+        expect(cell).toBeLessThanOrEqual(1);
+        const [own, half, quarter] = [1, 2, 4].map(
+          (parts) => runDrip(massG, setting, 300, cell / parts, 300).restMm,
         );
-        expect(Math.abs(coarse! / fine! - 1)).toBeLessThan(0.03);
+        expect(Math.abs(own! / half! - 1)).toBeLessThan(0.01);
+        expect(Math.abs(half! / quarter! - 1)).toBeLessThan(0.01);
+        // grams from the table run to the length they were asked for
+        expect(Math.abs(own! / wanted - 1)).toBeLessThan(0.01);
       }
+    }
   });
-
+  it('is never offered so warm that it melts its coat', () => {
+    for (const firmness of [1, 1.64, 2.4, 3.2]) {
+      const fluid = { kind: 'ganache' as const, firmness, stiffer: 1, coatEffusivity: 0.6 };
+      const spec = { fluid, fluidC: 32, coatC: 5, widthMm: 10, feedS: 1.5 };
+      for (const at of Object.values(tempsForLooks({ spec, lengthMm: 40 })))
+        if (at !== null) expect(at).toBeLessThanOrEqual(meltsCoatC);
+    }
+  });
   it('runs further the hotter, the heavier and the warmer its coat', () => {
     fc.assert(
       fc.property(grams, warm, fc.double({ min: 4, max: 18, noNaN: true }), (g, t, coatC) => {

@@ -1,6 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  heapHighMm,
+  metric,
+  newBuild,
+  newTopping,
+  pipingMin,
+  planBuild,
+  showText,
+  startingPantry,
   capacityOfGanache,
   chocolateOf,
   composeGanache,
@@ -169,17 +177,61 @@ describe('piping', () => {
     }
     for (const form of nozzleForms) expect(ropeMm2(form, 10)).toBeGreaterThan(openingMm2(form, 10));
   });
-  it('takes pieces by the cube of the nozzle, rosettes by their spiral', () => {
+  it('takes pieces by the cube of the nozzle, rosettes by their body', () => {
     expect(pieceOf('shell', 'open star', 10).ml).toBe(3);
     expect(pieceOf('star', 'open star', 20).ml).toBeCloseTo(12, 9);
     const rose = pieceOf('rosette', 'open star', 10, 20);
-    expect(rose.pathMm).toBeCloseTo((Math.PI * 400) / 9, 9);
-    expect(rose.ml).toBeCloseTo((rose.pathMm! * 47 * 1.15) / 1000, 9);
+    // a disc of 4 cm, 14 mm high on average, four fifths of it frosting
+    const disc = Math.PI * 20 ** 2 * 14;
+    expect(rose.ml * 1000).toBeCloseTo(0.8 * disc, 6);
+    expect((rose.ml * 1000) / disc).toBeGreaterThanOrEqual(0.75);
+    expect((rose.ml * 1000) / disc).toBeLessThanOrEqual(0.85);
+    // about twice what a flat spiral of pitch 0.9 widths gives
+    const flat = (((Math.PI * 400) / 9) * ropeMm2('open star', 10)) / 1000;
+    expect(rose.ml / flat).toBeGreaterThan(1.6);
+    expect(rose.ml / flat).toBeLessThan(2.2);
+    expect(rose.pitchMm).toBe(40);
     for (const form of pipedForms)
       if (lengthForms.includes(form)) expect(() => pieceOf(form, 'round', 10)).toThrow('length');
       else expect(pieceOf(form, 'round', 10).ml).toBeGreaterThan(0);
     expect(lengthMl('line', 'round', 10, 1000)).toBeCloseTo(Math.PI * 25 * 1.05, 6);
     expect(writingMm('Ad astra', 20)).toBeCloseTo(7 * 20 * 3.2, 9);
+    // vines and lines weigh something, and take their time
+    for (const form of ['line', 'vine'] as const) {
+      const ml = lengthMl(form, 'round', 2, 500);
+      expect(showText(ml * 0.95, 'bowl', metric)).not.toBe('0 g');
+      const job = { massG: ml * 0.95, pieces: 0, lineMm: 500 };
+      expect(pipingMin(job, pantry.kitchen)).toBeGreaterThan(0.5);
+    }
+  });
+  it('piles a heap as high as it piles, and strews by the area and not by the nut', () => {
+    expect(heapHighMm(100, 45)).toBeCloseTo(50, 9);
+    const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+    build.tiers[0]!.toppings = [
+      {
+        ...newTopping('heap'),
+        kind: 'heap',
+        acrossMm: 90,
+        highMm: 90,
+        packing: 0.5,
+        densityGPerMl: 1,
+      },
+      {
+        ...newTopping('nuts'),
+        arrangement: 'scattered',
+        count: 200,
+        pieceG: 0.4,
+        acrossMm: 6,
+        odd: false,
+      },
+    ];
+    const plan = planBuild(build, pantry);
+    const [heap] = plan.tiers[0]!.finish.toppings;
+    // a cone of 45 degrees: a sixth of pi times the radius to the third, twice, half of it air
+    expect(heap!.massG).toBeCloseTo(((Math.PI * 45 ** 3) / 3 / 1000) * 0.5, 6);
+    expect(plan.cautions.map((c) => c.id)).toContain('tier-1/topping/0/too steep');
+    const step = plan.steps.ok ? plan.steps.value.find(({ key }) => key === 'nuts/put')! : null;
+    expect(step!.handsOnMin).toBeLessThan(5);
   });
   it('fits evenly round any outline, and oddly when asked', () => {
     expect(fitCount(628, 17, false)).toBe(36);

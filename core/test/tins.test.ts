@@ -23,8 +23,8 @@ const tin = (id: string): Tin => pantry.tins.find((t) => t.id === id)!;
 const butter = pantry.sponges.find((s) => s.id === 'butter')!;
 const bakeOf = (tier: Tier, tinRow: Tin) => {
   const cautions: Caution[] = [];
-  const plan = planBake(tier, butter, tinRow, null, pantry.kitchen);
-  warnOfBake(tier, butter, tinRow, plan, cautions);
+  const plan = planBake(tier, butter, tinRow, null, pantry.kitchen, pantry.foods);
+  warnOfBake(tier, butter, tinRow, plan, pantry.tins, cautions);
   return { plan, cautions };
 };
 const round20 = (): Tier =>

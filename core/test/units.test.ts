@@ -1,12 +1,20 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  addUp,
+  fieldProblem,
+  fieldWords,
   inchesAndOunces,
+  kinds,
+  inOwnUnits,
+  startingPantry,
+  weightText,
   metric,
   parseQuantity,
   phrase,
   readField,
   say,
+  show,
   showText,
   type Kind,
   type UnitSystem,
@@ -58,6 +66,40 @@ describe('typing a quantity', () => {
     expect(read('-4', 'temperature', inchesAndOunces)).toBeCloseTo(-20);
   });
 
+  it('takes a bare number in the unit on the screen, whatever the kind, and never reads 2 mm as 2 cm', () => {
+    const typed = (text: string, current: number, kind: Kind, system: UnitSystem = metric) => {
+      const range = { min: -1e9, max: 1e9 };
+      const field = readField(text, current, kind, system, range);
+      return field.ok ? field.value : Number.NaN;
+    };
+    expect(typed('2', 4, 'fine')).toBe(2);
+    expect(typed('2', 40, 'span')).toBe(20);
+    expect(typed('2', 1200, 'bowl')).toBe(2000);
+    expect(typed('900 g', 1200, 'bowl')).toBe(900);
+    expect(typed('3', 180, 'minutes')).toBe(180);
+    expect(typed('90', 45, 'minutes')).toBe(90);
+    expect(typed('2', 1000, 'bowl', inchesAndOunces)).toBeCloseTo(2 * 28.3495, 3);
+    // for every kind and unit: what is shown, typed without its unit, stays where it was
+    // what bears on cake is shown and never typed
+    for (const kind of kinds.filter((one) => one !== 'bearing'))
+      for (const system of [metric, inchesAndOunces])
+        for (const value of [0.004, 0.4, 4, 36, 250, 1500]) {
+          const { number, unit } = show(value, kind, system);
+          if (!/^[\d.]+$/.test(number)) continue;
+          const read = parseQuantity(number, kind, system, undefined, unit);
+          const again = read.ok ? show(read.value, kind, system) : read;
+          expect([kind, value, again]).toEqual([kind, value, { number, unit }]);
+        }
+  });
+  it('takes areas', () => {
+    expect(read('120 cm2', 'area')).toBe(12000);
+    expect(read('120 cm²', 'area')).toBe(12000);
+    expect(read('18 sq in', 'area')).toBeCloseTo(18 * 645.16, 6);
+    expect(read('18 square inches', 'area')).toBeCloseTo(18 * 645.16, 6);
+    expect(read('120', 'area')).toBe(12000);
+    expect(read('18', 'area', inchesAndOunces)).toBeCloseTo(18 * 645.16, 6);
+  });
+
   it('takes cups for grams where the density is known', () => {
     const parsed = parseQuantity('2 cups', 'bowl', metric, 0.95);
     expect(parsed).toEqual({ ok: true, value: 475 });
@@ -94,7 +136,7 @@ describe('showing a quantity', () => {
     [6.35, 'thickness', '6.5 mm', '1/4 in'],
     [22, 'thickness', '22 mm', '7/8 in'],
     [1283, 'bowl', '1.285 kg', '2 lb 13 1/4 oz'],
-    [67.4, 'bowl', '65 g', '2.4 oz'],
+    [67.4, 'bowl', '67 g', '2.4 oz'],
     [67.4, 'small', '67 g', '2.4 oz'],
     [4875, 'weight', '4.9 kg', '10.7 lb'],
     [177.8, 'temperature', '178 °C', '350 °F'],
@@ -155,5 +197,64 @@ describe('a round trip never drifts', () => {
       ),
       { numRuns: 2000 },
     );
+  });
+});
+
+describe('where a value stands', () => {
+  it('is told in words, never as a path', () => {
+    expect(fieldWords('ingredients[4].massG')).toBe('ingredient 5, weight');
+    expect(fieldWords('tiers[0].layers[2].heightMm')).toBe('tier 1, layer 3, height');
+    expect(fieldProblem('ingredients[4].massG', 'must be at least 0.1', 'the recipe')).toBe(
+      'Ingredient 5, weight must be at least 0.1',
+    );
+    expect(fieldProblem('', 'is wrong', 'the recipe')).toBe('The recipe is wrong');
+  });
+});
+
+describe('names with sizes in them', () => {
+  it('are in inches for who thinks in inches, by the sizes that are sold', () => {
+    const inch = (text: string): string => inOwnUnits(text, inchesAndOunces);
+    expect(
+      ['Round 15 cm', 'Round 20 cm', 'Round 23 cm', 'Round 25 cm', 'Round 30 cm'].map(inch),
+    ).toEqual(['Round 6 in', 'Round 8 in', 'Round 9 in', 'Round 10 in', 'Round 12 in']);
+    expect(inch('Tray 33 × 23 cm')).toBe('Tray 13 × 9 in');
+    expect(inch('Hardwood rod 6 mm')).toBe('Hardwood rod 1/4 in');
+    expect(inch('bake at 180 °C')).toBe('bake at 355 °F');
+    expect(inOwnUnits('Round 20 cm', metric)).toBe('Round 20 cm');
+    expect(say(phrase('The Round 20 cm is too small.'), inchesAndOunces)).toBe(
+      'The Round 8 in is too small.',
+    );
+  });
+  it('small amounts are spoons where ounces would show next to nothing', () => {
+    const soda = startingPantry().foods.find((food) => food.id === 'baking-soda')!;
+    expect(weightText(2.2, 'fineMass', soda, 'spooned', inchesAndOunces)).toBe('1/2 tsp');
+    expect(weightText(2.2, 'fineMass', soda, 'spooned', metric)).toBe('2.2 g');
+    expect(weightText(200, 'bowl', soda, 'spooned', inchesAndOunces)).toBe('7 oz');
+    expect(weightText(2.2, 'fineMass', null, 'spooned', inchesAndOunces)).toBe('0.08 oz');
+  });
+});
+
+describe('parts that add up', () => {
+  it('are each within a step of what they are, and come to their rounded sum', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 5000, noNaN: true }), { minLength: 1, maxLength: 12 }),
+        fc.constantFrom(1, 5),
+        (parts, step) => {
+          const rounded = addUp(parts, step);
+          const sum = rounded.reduce((all, n) => all + n, 0);
+          const whole = parts.reduce((all, n) => all + n, 0);
+          expect(sum).toBeCloseTo(Math.round(whole / step) * step, 6);
+          rounded.forEach((n, i) => expect(Math.abs(n - parts[i]!)).toBeLessThan(step + 1e-6));
+        },
+      ),
+      { seed: 10, numRuns: 300 },
+    );
+    expect(addUp([105.6, 105.7, 105.7])).toEqual([105, 106, 106]);
+  });
+  it('show one figure as one number, in a bowl and by itself', () => {
+    for (const g of [4, 67.4, 105.6, 106.4, 148, 499]) {
+      expect(showText(g, 'bowl', metric)).toBe(showText(g, 'small', metric));
+    }
   });
 });

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import type { Step } from '@pyrgotect/core';
 import { onMounted, useTemplateRef } from 'vue';
+import { useSettings } from '../stores/settings.ts';
 
 defineProps<{ steps: Step[]; done: Set<string>; index: number }>();
+const settings = useSettings();
 const emit = defineEmits<{ close: []; go: [index: number]; reopen: [key: string] }>();
 const list = useTemplateRef<HTMLElement>('list');
 onMounted(() => list.value?.querySelector('.on')?.scrollIntoView({ block: 'center' }));
@@ -17,7 +19,7 @@ onMounted(() => list.value?.querySelector('.on')?.scrollIntoView({ block: 'cente
           <button type="button" class="go" @click="emit('go', i)">
             <i :class="{ ticked: done.has(step.key) }" aria-hidden="true" />
             <span
-              >{{ step.title }} <small>{{ step.chapter }}</small></span
+              >{{ settings.words(step.title) }} <small>{{ step.chapter }}</small></span
             >
           </button>
           <button

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import {
+  foodOf,
+  weightText,
+  type ListItem,
   isForGrownUps,
   isForHelper,
   leftLabel,
@@ -18,6 +21,7 @@ import { useWorking } from '../figures/working.ts';
 import LeftAdvice from '../sheets/coat/LeftAdvice.vue';
 import LevelPanel from '../sheets/stack/LevelPanel.vue';
 import { useDevices } from '../stores/devices.ts';
+import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 import { checkKey, type BenchHand } from './useBench.ts';
 
@@ -34,6 +38,7 @@ const props = defineProps<{
 const emit = defineEmits<{ steps: []; notes: []; devices: [] }>();
 const devices = useDevices();
 const settings = useSettings();
+const pantry = usePantry();
 const working = useWorking();
 const shown = (value: number, kind: Parameters<typeof show>[1]) =>
   show(value, kind, settings.system);
@@ -55,6 +60,15 @@ const leftG = computed(
         (note.planned === null || note.planned.label === leftLabel),
     )?.value ?? null,
 );
+/** Small amounts in spoons where ounces would show next to nothing. */
+const listText = (item: ListItem): string =>
+  weightText(
+    item.value,
+    item.kind,
+    foodOf(pantry.pantry.foods, item.foodId ?? null) ?? null,
+    pantry.pantry.kitchen.measuring,
+    settings.system,
+  );
 const running = computed(() => props.bench.timers.value.some((t) => t.stepKey === props.step.key));
 </script>
 
@@ -77,12 +91,12 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
       }}
     </button>
   </div>
-  <h1 data-test="step-title">{{ step.title }}</h1>
+  <h1 data-test="step-title">{{ settings.words(step.title) }}</h1>
   <p v-if="step.lead" class="lead">{{ say(step.lead, settings.system) }}</p>
 
   <div v-if="step.amounts.length > 0" class="amounts" :class="{ many: step.amounts.length > 3 }">
     <div v-for="amount in step.amounts" :key="amount.label">
-      <div class="what">{{ amount.label }}</div>
+      <div class="what">{{ settings.words(amount.label) }}</div>
       <button
         v-if="amount.figure && plan.figures[amount.figure]"
         type="button"
@@ -105,9 +119,9 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
   <ul v-if="step.list.length > 0" class="list" :class="{ long: step.list.length > 5 }">
     <li v-for="item in step.list" :key="item.label">
       <span
-        >{{ item.label }} <small v-if="item.note">{{ item.note }}</small></span
+        >{{ settings.words(item.label) }} <small v-if="item.note">{{ item.note }}</small></span
       >
-      <b>{{ shown(item.value, item.kind).number }} {{ shown(item.value, item.kind).unit }}</b>
+      <b>{{ listText(item) }}</b>
     </li>
   </ul>
 
@@ -160,7 +174,7 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
         :class="{ on: bench.bench.value.checks.includes(checkKey(step, check)) }"
         @click="bench.toggleCheck(check)"
       >
-        <i aria-hidden="true" />{{ check }}
+        <i aria-hidden="true" />{{ settings.words(check) }}
       </button>
     </li>
   </ul>

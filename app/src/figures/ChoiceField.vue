@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="T extends string">
 import { useId } from 'vue';
+import { useSettings } from '../stores/settings.ts';
 
 /** A choice set in a sentence. */
 const props = defineProps<{
@@ -8,6 +9,7 @@ const props = defineProps<{
   options: { value: T; text: string }[];
 }>();
 const emit = defineEmits<{ 'update:modelValue': [value: T] }>();
+const settings = useSettings();
 const id = useId();
 function take(event: Event): void {
   const chosen = (event.target as HTMLSelectElement).value;
@@ -24,7 +26,7 @@ function take(event: Event): void {
         not in the pantry
       </option>
       <option v-for="option in options" :key="option.value" :value="option.value">
-        {{ option.text }}
+        {{ settings.words(option.text) }}
       </option>
     </select>
   </span>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  fieldProblem,
   maxTableLength,
   outOfProportion,
   readPasted,
@@ -155,8 +156,8 @@ async function save(): Promise<void> {
     rowSchemas.recipes.validateSync(recipe, { strict: true, abortEarly: false });
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    problems.value = (error.inner.length > 0 ? error.inner : [error]).map(
-      (each) => `${each.path || 'The recipe'} ${each.errors[0] ?? 'is wrong'}`,
+    problems.value = (error.inner.length > 0 ? error.inner : [error]).map((each) =>
+      fieldProblem(each.path, each.errors[0], 'the recipe'),
     );
     return;
   }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  fieldProblem,
   circleOf,
   otherForms,
   keepingClasses,
@@ -97,8 +98,8 @@ async function save(): Promise<void> {
     emit('close');
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
-    problems.value = (error.inner.length > 0 ? error.inner : [error]).map(
-      (each) => `${each.path || 'This row'} ${each.errors[0] ?? 'is wrong'}`,
+    problems.value = (error.inner.length > 0 ? error.inner : [error]).map((each) =>
+      fieldProblem(each.path, each.errors[0], 'this row'),
     );
   }
 }

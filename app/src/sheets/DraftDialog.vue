@@ -77,7 +77,8 @@ function take(proposal: Proposal): void {
           <b>{{ card.proposal.title }}</b>
           <span class="soft">{{ card.proposal.words }}</span>
           <span>
-            {{ card.tin }}, {{ card.proposal.build.tiers[0]!.layers.length }} layers,
+            {{ settings.words(card.tin) }},
+            {{ card.proposal.build.tiers[0]!.layers.length }} layers,
             {{ showText(card.plan.tally.heightMm, 'size', settings.system) }} high
           </span>
           <span>

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { foodOf, householdText, showText, type ScaledIngredient } from '@pyrgotect/core';
+import {
+  foodOf,
+  householdText,
+  showText,
+  weightText,
+  type ScaledIngredient,
+} from '@pyrgotect/core';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 
@@ -15,6 +21,14 @@ const household = (item: ScaledIngredient): string | null =>
         settings.system,
       )
     : null;
+const text = (item: ScaledIngredient): string =>
+  weightText(
+    item.massG,
+    item.massG < 20 ? 'fineMass' : 'bowl',
+    foodOf(pantry.pantry.foods, item.foodId) ?? null,
+    pantry.pantry.kitchen.measuring,
+    settings.system,
+  );
 /** "or 3 and 20 g milk": whole eggs with the rest made up. */
 const wholeText = (item: ScaledIngredient): string => {
   if (!item.nearest || Math.abs(item.nearest.makeUpG) < 2) return '';
@@ -34,7 +48,7 @@ const wholeText = (item: ScaledIngredient): string => {
       <li v-for="item in ingredients" :key="item.name">
         <span>{{ item.name }}</span>
         <b>
-          {{ showText(item.massG, item.massG < 20 ? 'fineMass' : 'bowl', settings.system) }}
+          {{ text(item) }}
           <small v-if="item.pieces !== null">of {{ item.pieces }}{{ wholeText(item) }}</small>
           <small v-else-if="household(item)">{{ household(item) }}</small>
         </b>

@@ -1,7 +1,5 @@
 import {
-  outlineText,
   tierOf,
-  type Outline,
   type Build,
   type Tier,
   type Caution,
@@ -11,14 +9,12 @@ import {
 import { computed, type ComputedRef } from 'vue';
 import { useBuild } from '../stores/build.ts';
 import { usePantry } from '../stores/pantry.ts';
-import { useSettings } from '../stores/settings.ts';
 import { partName } from '../parts/part-edits.ts';
 
 /** What every sheet needs: the tier it is about, the pantry, and a way to edit the tier. */
 export function useSheet(props: { build: Build; plan: Plan }) {
   const store = useBuild();
   const pantry = usePantry();
-  const settings = useSettings();
   const tierId = computed(
     () =>
       (store.selected ? partName(store.selected)?.tierId : undefined) ?? props.build.tiers[0]!.id,
@@ -33,13 +29,5 @@ export function useSheet(props: { build: Build; plan: Plan }) {
     computed(() => props.plan.cautions.filter((caution) => caution.stage === stage));
   const choices = <T extends { id: string; name: string }>(rows: readonly T[]) =>
     rows.map((row) => ({ value: row.id, text: row.name }));
-  /** Tins and boards are named in centimetres; with inches their size stands beside the name. */
-  const sized = <T extends { id: string; name: string; outline: Outline }>(rows: readonly T[]) =>
-    rows.map((row) => ({
-      value: row.id,
-      text: settings.isMetric
-        ? row.name
-        : `${row.name} (${outlineText(row.outline, settings.system)})`,
-    }));
-  return { store, pantry, tier, tierPlan, editTier, cautionsOf, choices, sized };
+  return { store, pantry, tier, tierPlan, editTier, cautionsOf, choices };
 }

@@ -1,4 +1,10 @@
-import { inchesAndOunces, metric, spoonSchools, type UnitSystem } from '@pyrgotect/core';
+import {
+  inchesAndOunces,
+  inOwnUnits,
+  metric,
+  spoonSchools,
+  type UnitSystem,
+} from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { object, string, number } from 'yup';
@@ -36,6 +42,9 @@ export const useSettings = defineStore('settings', () => {
     return `${length} · ${mass} · °${temperature}`;
   });
 
+  /** A name or sentence with sizes or degrees in it, in the reader's units. */
+  const words = (text: string): string => inOwnUnits(text, system.value);
+
   async function load(): Promise<void> {
     const stored = (await database.settings.get('settings'))?.value;
     if (!schema.isValidSync(stored)) return;
@@ -64,5 +73,5 @@ export const useSettings = defineStore('settings', () => {
   listen((word) => {
     if (word.kind === 'settings') void load();
   });
-  return { system, scheme, isMetric, unitsText, load, switchUnits, setUnits, setScheme };
+  return { system, scheme, isMetric, unitsText, words, load, switchUnits, setUnits, setScheme };
 });

@@ -36,7 +36,7 @@ const long = (plan: Plan, key: string): string => {
         <tbody>
           <tr v-for="(item, n) in plan.nonFood" :key="item.key">
             <td>{{ n + 1 }}</td>
-            <td>{{ item.name }}{{ long(plan, item.key) }}</td>
+            <td>{{ settings.words(item.name) }}{{ long(plan, item.key) }}</td>
             <td>{{ item.where }}</td>
             <td>{{ item.count }}</td>
             <td class="box">{{ item.countedIn ?? '' }}</td>

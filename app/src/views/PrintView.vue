@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { heldBy, say, showText, type Step } from '@pyrgotect/core';
+import {
+  foodOf,
+  heldBy,
+  say,
+  showText,
+  weightText,
+  type ListItem,
+  type Step,
+} from '@pyrgotect/core';
 import { computed, watch } from 'vue';
 import HoldsLine from '../figures/HoldsLine.vue';
 import DayPrint from '../day/DayPrint.vue';
@@ -8,6 +16,7 @@ import SectionThumb from '../section/SectionThumb.vue';
 import PlacesTable from '../support/PlacesTable.vue';
 import CuttingMap from '../sheets/CuttingMap.vue';
 import { useBuild } from '../stores/build.ts';
+import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 
 const props = defineProps<{ id: string }>();
@@ -28,6 +37,15 @@ const chapters = computed(() => {
   }
   return groups;
 });
+const pantry = usePantry();
+const listText = (item: ListItem): string =>
+  weightText(
+    item.value,
+    item.kind,
+    foodOf(pantry.pantry.foods, item.foodId ?? null) ?? null,
+    pantry.pantry.kitchen.measuring,
+    settings.system,
+  );
 const text = (value: number, kind: Parameters<typeof showText>[1]): string =>
   showText(value, kind, settings.system);
 const print = (): void => window.print();
@@ -86,24 +104,24 @@ const print = (): void => window.print();
       <div v-for="step in chapter.steps" :key="step.key" class="step">
         <i aria-hidden="true" />
         <div>
-          <b>{{ step.title }}</b>
+          <b>{{ settings.words(step.title) }}</b>
           <span v-if="step.amounts.length > 0">
             <template v-for="(amount, k) in step.amounts" :key="amount.label"
-              >{{ k > 0 ? '; ' : ' — ' }}{{ amount.label }}
+              >{{ k > 0 ? '; ' : ' — ' }}{{ settings.words(amount.label) }}
               <b>{{ text(amount.value, amount.kind) }}</b></template
             >.
           </span>
           <span v-if="step.list.length > 0">
             —
             <template v-for="(item, k) in step.list" :key="item.label"
-              >{{ k > 0 ? ', ' : '' }}{{ item.label }} <b>{{ text(item.value, item.kind) }}</b>{{
+              >{{ k > 0 ? ', ' : '' }}{{ settings.words(item.label) }} <b>{{ listText(item) }}</b>{{
                 item.note ? ` (${item.note})` : ''
               }}</template
             >.
           </span>
           <span v-if="step.lead" class="more">{{ say(step.lead, settings.system) }}</span>
           <span v-if="step.checks.length > 0" class="more"
-            >Look: {{ step.checks.join('. ') }}.</span
+            >Look: {{ settings.words(step.checks.join('. ')) }}.</span
           >
           <span v-for="caution in step.cautions" :key="caution.text" class="more"
             >▲ {{ say(caution, settings.system) }}</span

@@ -1,9 +1,21 @@
-import type { Tier } from '../build/types.ts';
-import { capacityOf, mixTemperature, type MixPart, type Mixture } from '../heat/mixture.ts';
-import type { Kitchen, Recipe } from '../pantry/types.ts';
+import type { Inclusion, Tier } from '../build/types.ts';
+import {
+  capacityOf,
+  mixTemperature,
+  type Made,
+  type MixPart,
+  type Mixture,
+} from '../heat/mixture.ts';
+import { foodOf } from '../pantry/find.ts';
+import type { Food, Kitchen, Recipe } from '../pantry/types.ts';
 
 /** The parts of a tier's batter with their temperatures, in the recipe's own amounts, g. */
-export function batterParts(tier: Tier, recipe: Recipe, kitchen: Kitchen): MixPart[] {
+export function batterParts(
+  tier: Tier,
+  recipe: Recipe,
+  kitchen: Kitchen,
+  foods: readonly Food[],
+): MixPart[] {
   const tempOf = (name: string): number =>
     tier.temps.find((t) => t.name === name)?.tempC ?? kitchen.roomC;
   return [
@@ -11,7 +23,7 @@ export function batterParts(tier: Tier, recipe: Recipe, kitchen: Kitchen): MixPa
       name: i.name,
       massG: i.massG,
       tempC: tempOf(i.name),
-      waterShare: 0.75,
+      made: foodOf(foods, i.foodId) ?? null,
     })),
     ...(tier.inclusion
       ? [
@@ -19,7 +31,7 @@ export function batterParts(tier: Tier, recipe: Recipe, kitchen: Kitchen): MixPa
             name: tier.inclusion.name,
             massG: (recipe.yieldG * tier.inclusion.gPerKg) / 1000,
             tempC: tier.inclusion.tempC,
-            waterShare: tier.inclusion.waterShare,
+            made: inclusionMade(tier.inclusion, foods),
           },
         ]
       : []),
@@ -27,8 +39,25 @@ export function batterParts(tier: Tier, recipe: Recipe, kitchen: Kitchen): MixPa
 }
 
 /** Temperature of the batter as it goes into the tin, by heat balance of its parts. */
-export const batterMixture = (tier: Tier, recipe: Recipe, kitchen: Kitchen): Mixture =>
-  mixTemperature(batterParts(tier, recipe, kitchen));
+export const batterMixture = (
+  tier: Tier,
+  recipe: Recipe,
+  kitchen: Kitchen,
+  foods: readonly Food[],
+): Mixture => mixTemperature(batterParts(tier, recipe, kitchen, foods));
+
+/** Pieces by their row, with as much water as was said of them; by that alone where they have none. */
+const inclusionMade = (inclusion: Inclusion, foods: readonly Food[]): Made => {
+  const food = foodOf(foods, inclusion.foodId);
+  const { waterShare } = inclusion;
+  const dry = 1 - waterShare;
+  const own = food ? Math.max(1e-9, 1 - food.waterShare) : 1;
+  return {
+    waterShare,
+    fatShare: food ? (dry * food.fatShare) / own : 0,
+    sugarShare: food ? (dry * food.sugarShare) / own : 0,
+  };
+};
 
 /**
  * How much more heat the tin's content takes, for its volume, than plain batter: pieces do not rise
@@ -36,13 +65,21 @@ export const batterMixture = (tier: Tier, recipe: Recipe, kitchen: Kitchen): Mix
  *
  * @param x grams of pieces to the gram of batter; @param mlPerG baked volume of a gram of plain batter
  */
-export function slowerBy(tier: Tier, recipe: Recipe, mlPerG: number): number {
+export function slowerBy(
+  tier: Tier,
+  recipe: Recipe,
+  mlPerG: number,
+  foods: readonly Food[],
+): number {
   if (!tier.inclusion) return 1;
   const x = tier.inclusion.gPerKg / 1000;
   const mass = recipe.ingredients.reduce((sum, i) => sum + i.massG, 0);
   const batter =
-    recipe.ingredients.reduce((sum, i) => sum + i.massG * capacityOf(i.name), 0) / mass;
-  const { waterShare, densityGPerMl } = tier.inclusion;
-  const pieces = waterShare * 4.18 + (1 - waterShare) * 1.7;
+    recipe.ingredients.reduce(
+      (sum, i) => sum + i.massG * capacityOf(foodOf(foods, i.foodId) ?? null),
+      0,
+    ) / mass;
+  const { densityGPerMl } = tier.inclusion;
+  const pieces = capacityOf(inclusionMade(tier.inclusion, foods));
   return Math.max(1, ((batter + x * pieces) / (mlPerG + x / densityGPerMl)) * (mlPerG / batter));
 }

@@ -54,6 +54,7 @@ export function bakeSteps({
           value: i.massG,
           kind: i.massG < 20 ? ('fineMass' as const) : ('bowl' as const),
           note: i.pieces === null ? null : `open ${i.pieces}`,
+          foodId: i.foodId,
         })),
         ...(tier.inclusion
           ? [

@@ -14,6 +14,7 @@ const linesOf = (recipe: ScaledRecipe, mixes: number): ListItem[] =>
     value: i.massG,
     kind: i.massG < 20 ? ('fineMass' as const) : ('bowl' as const),
     note: i.pieces === null ? (mixes > 1 ? 'each mixing' : null) : `open ${i.pieces}`,
+    foodId: i.foodId,
   }));
 
 const dangerOf = (recipe: Recipe): Pick<Step, 'hazards' | 'hotC'> => ({

@@ -1,11 +1,13 @@
-import type { Topping } from '../build/finish-types.ts';
+import { dripToolNames, type Topping } from '../build/finish-types.ts';
 import type { Build, Tier } from '../build/types.ts';
 import { chocolateOf, temperingOf, type Chocolate } from '../ganache/chocolates.ts';
 import type { DripPlan, PourPlan } from '../finish/drips.ts';
 import type { FinishPlan } from '../finish/finish.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import type { ToppingPlan } from '../finish/toppings.ts';
-import { handsOn, pipingMin, sideScale } from '../labour/minutes.ts';
+import { factorOf, type HandMoves } from '../hand/moves.ts';
+import { handsOn, pipingMin, sideScale, strewMin } from '../labour/minutes.ts';
+import { areaMm2 } from '../outline/outline.ts';
 import { foodOf } from '../pantry/find.ts';
 import { hotFor } from '../pantry/hazards.ts';
 import type { Food, Ganache, Kitchen, Spread } from '../pantry/types.ts';
@@ -145,7 +147,7 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
     step(`${tier.id}/test-drip`, 'Finish', 'Test one drip at the back', 4, {
       part,
       lead: phrase(
-        'Weigh the bottle, run one drip of about {g} down the back, and measure after a minute. It should come to about {mm}.',
+        `Weigh the ${dripToolNames[tier.drip!.tool]} full, run one drip of about {g} down the back, weigh again, and measure after a minute. It should come to about {mm}.`,
         { g: [meanG, 'fineMass'], mm: [meanMm, 'span'] },
       ),
       amounts: [
@@ -249,9 +251,11 @@ export const pipingSteps = (
   build: Build,
   kitchen: Kitchen,
   spreadOf: (id: string) => Spread,
+  moves: HandMoves,
 ): Step[] =>
   piping
     .filter((job) => job.massG > 0)
+    .map((job) => ({ ...job, massG: job.massG * factorOf(moves, 'piping') }))
     .map((job) =>
       step(`piping/${job.id}`, 'Finish', `Pipe: ${job.name}`, pipingMin(job, kitchen), {
         part: job.piped
@@ -364,7 +368,9 @@ function toppingStep(tier: Tier, plan: ToppingPlan, i: number, foods: readonly F
     `${topping.id}/put`,
     topping.last ? 'Serve' : 'Finish',
     topping.last ? `At the last moment: ${topping.name}` : `Put on: ${topping.name}`,
-    Math.max(1, (handsOn.topping * Math.max(1, count)) / 12),
+    topping.kind === 'pieces' && topping.arrangement === 'scattered'
+      ? strewMin(areaMm2(tier.outline))
+      : Math.max(1, (handsOn.topping * Math.max(1, count)) / 12),
     {
       part: `${tier.id}/topping/${i}`,
       lead: phrase(howPlaced(topping)),

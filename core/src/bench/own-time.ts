@@ -52,7 +52,7 @@ export function inOwnTime(step: Step, moves: HandMoves): Step {
 }
 
 /** Kinds of figures that a plan has moved where they stand on the step; amounts to weigh it never moves. */
-const movedAtStep = new Set<Recordable['hand']>(['bake', 'rise', 'batter', 'drip']);
+const movedAtStep = new Set<Recordable['hand']>(['bake', 'rise', 'batter', 'drip', 'piping']);
 
 const moved = (record: Recordable, moves: HandMoves): Recordable =>
   record.hand && movedAtStep.has(record.hand)

@@ -30,6 +30,8 @@ export interface ListItem {
   value: number;
   kind: Kind;
   note: string | null;
+  /** The ingredient it is, for the household measures of small amounts. */
+  foodId?: string | null;
 }
 
 /** What can be noted down at a step, beside the planned figure. */

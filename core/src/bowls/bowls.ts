@@ -68,7 +68,7 @@ const nameOf = (spread: Spread, { tint, apart }: BowlKey): string =>
     ...(apart ? [`for the ${kindNames[apart]}`] : []),
   ].join(', ');
 
-function lossesOf(drawn: Drawn, kitchen: Kitchen, moved: number): BowlLoss[] {
+function lossesOf(drawn: Drawn, kitchen: Kitchen, moved: number, vessels: string): BowlLoss[] {
   const crumbG = sumG(drawn.uses.filter((u) => u.kind === 'crumb'));
   const { bags } = drawn;
   const losses: BowlLoss[] = [];
@@ -76,7 +76,7 @@ function lossesOf(drawn: Drawn, kitchen: Kitchen, moved: number): BowlLoss[] {
     if (massG > 0) losses.push({ kind, label, massG: massG * moved });
   };
   lose('scrapings', 'scraped off with crumbs in it', crumbG * kitchen.scrapingsShare);
-  const vessel = drawn.uses.some((u) => u.kind === 'drip') ? 'bottle' : 'bag';
+  const vessel = drawn.uses.some((u) => u.kind === 'drip') ? vessels : 'bag';
   lose(
     'bags',
     bags === 1 ? `stays in the ${vessel}` : `stays in ${bags} ${vessel}s`,
@@ -116,8 +116,11 @@ export function planBowls(
   book: FigureBook,
   moves: HandMoves = {},
 ): { bowls: Bowl[]; batches: Batch[] } {
+  // what drips are run from: a bag in one cake is no bottle in its words
+  const tools = new Set(build.tiers.flatMap((tier) => (tier.drip ? [tier.drip.tool] : [])));
+  const vessels = tools.has('bottle') ? 'bottle' : 'bag';
   const open = gatherUses(build, tiers, piping, spreadOf, kitchen, moves).map((drawn) => {
-    const losses = lossesOf(drawn, kitchen, moves.loss?.factor ?? 1);
+    const losses = lossesOf(drawn, kitchen, moves.loss?.factor ?? 1, vessels);
     const usedG = sumG(drawn.uses);
     const lostG = sumG(losses);
     const needG = usedG + lostG;

@@ -16,6 +16,12 @@ export interface Poured {
 
 export const dripTools = ['bottle', 'bag', 'spoon'] as const;
 export type DripTool = (typeof dripTools)[number];
+/** What the drips are run from, as one says it. */
+export const dripToolNames: Record<DripTool, string> = {
+  bottle: 'bottle',
+  bag: 'bag',
+  spoon: 'spoon',
+};
 
 /** Drips round a rim as they are wanted; what each takes is computed. */
 export interface Drip extends Poured {

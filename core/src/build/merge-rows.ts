@@ -9,7 +9,14 @@ export interface Merged {
   added: CarriedRows;
 }
 
-const sameRow = (a: unknown, b: unknown): boolean => stable(a) === stable(b);
+/** Names, stock and prices are the kitchen's own affair: an ingredient is the same by what it is made of. */
+const bare = (row: AnyRow): unknown => {
+  if (!('boughtAs' in row)) return row;
+  const { aliases, stockG, packG, price, keepsDays, source, ranges, ...made } = row;
+  void [aliases, stockG, packG, price, keepsDays, source, ranges];
+  return made;
+};
+const sameRow = (a: AnyRow, b: AnyRow): boolean => stable(bare(a)) === stable(bare(b));
 const stable = (value: unknown): string =>
   JSON.stringify(value, (_key, inner: unknown) =>
     typeof inner === 'object' && inner !== null && !Array.isArray(inner)

@@ -1,3 +1,4 @@
+import { fieldProblem } from './field-words.ts';
 import { findNodeAtLocation, parseTree, type ParseError } from 'jsonc-parser';
 import { ValidationError } from 'yup';
 import { carriedRowsSchema, type CarriedRows } from '../pantry/schema.ts';
@@ -166,7 +167,7 @@ function check(schema: Checks, value: unknown, root: string, text: string): File
         line,
         path,
         value: found === undefined ? null : shorten(found),
-        message: `${line === null ? '' : `Line ${line}: `}${path} ${problem.errors[0] ?? 'is wrong'}.`,
+        message: `${line === null ? '' : `Line ${line}: `}${fieldProblem(path, problem.errors[0], root)}.`,
       };
     });
   }

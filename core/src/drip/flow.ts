@@ -37,9 +37,26 @@ export interface DripRun {
   cellMm: number;
 }
 
+/** A bare trace of film cools no faster than a real one, m. */
+const thinnestM = 2e-4;
+
 /** Steps of the tables over the root of s, up to a film as cold as its coat. */
 const tableSize = 512;
 const mostRootS = 12;
+
+/** Grid along the side by grams to the millimetre of width: short drips want a finer one. */
+const cells: [belowGPerMm: number, cellMm: number][] = [
+  [0.05, 0.4],
+  [0.12, 0.5],
+  [0.25, 0.8],
+  [0.45, 1],
+];
+const longestCellMm = 1.5;
+/** Grid for a drip, fine enough for its length to be right to a hundredth. */
+export function cellFor(massG: number, { beadG, widthMm }: DripSetting): number {
+  const perMm = Math.max(0, massG - beadG) / widthMm;
+  return cells.find(([below]) => perMm < below)?.[1] ?? longestCellMm;
+}
 
 /**
  * Runs one drip down a side (model section 7): conservation of volume along it in finite volumes,
@@ -47,13 +64,14 @@ const mostRootS = 12;
  * q = (rho·g·d³/(3·eta))·(1 - 1.5·(dy/d) + 0.5·(dy/d)³) above dy = tau/(rho·g), fed at the rim for
  * so long. Cooling travels with the film. Explicit steps of four fifths of what the fastest wave allows.
  *
- * @param massG with its bead; @param seconds to run; @param cellMm grid along the side
+ * @param massG with its bead; @param seconds to run; @param cellMm grid along the side: halved once more,
+ * no length from 15 mm on moves by a hundredth of itself
  */
 export function runDrip(
   massG: number,
   setting: DripSetting,
   seconds = 300,
-  cellMm = 1.5,
+  cellMm = cellFor(massG, setting),
   everyS = 1,
 ): DripRun {
   const { fluid, fluidC, coatC, widthMm, feedS, sideMm } = setting;
@@ -130,8 +148,10 @@ export function runDrip(
       const outS = d[i]! > 0 ? (out * sd[i]!) / d[i]! : 0;
       d[i]! += (carried - out) / dx;
       sd[i]! += (carriedS - outS) / dx;
-      // every element cools by its own thickness; a bare trace of film no faster than a real one
-      const thick = Math.max(d[i]!, 2e-4);
+      // every element cools by its own thickness; the cells at the end fill as the front passes through
+      // them, and what is in them is as thick as the film behind, over part of the cell
+      const behind = i > last - 2 ? Math.max(i > 0 ? d[i - 1]! : 0, i > 1 ? d[i - 2]! : 0) : 0;
+      const thick = Math.max(d[i]!, behind, thinnestM);
       if (d[i]! > 0) sd[i]! += (d[i]! * cooling * dt) / (thick * thick);
       carried = out;
       carriedS = outS;

@@ -23,8 +23,6 @@ export interface DripRest {
 /** Side on which tables are made: no drip is asked about beyond it, mm. */
 export const tableSideMm = 300;
 const flowSeconds = 300;
-/** Coarser than the grid of the pictures; lengths differ by less than a millimetre. */
-const tableCellMm = 2;
 
 export const settingOf = (spec: DripSpec, sideMm: number): DripSetting => ({
   fluid: fluidFrom(spec.fluid),
@@ -49,7 +47,7 @@ export function lengthTable(spec: DripSpec): DripRest[] {
   const table: DripRest[] = [];
   for (let flowG = 0.08; flowG < heaviestG; flowG *= 1.45) {
     const massG = setting.beadG + flowG;
-    const run = runDrip(massG, setting, flowSeconds, tableCellMm, flowSeconds / 60);
+    const run = runDrip(massG, setting, flowSeconds, undefined, flowSeconds / 60);
     table.push({
       massG,
       lengthMm: run.restMm,
@@ -57,7 +55,7 @@ export function lengthTable(spec: DripSpec): DripRest[] {
       meanMm: run.meanMm,
       reached: true,
     });
-    if (run.restMm >= tableSideMm - tableCellMm) break;
+    if (run.restMm >= tableSideMm - run.cellMm) break;
   }
   kept.set(key, table);
   if (kept.size > mostKept) kept.delete(kept.keys().next().value!);

@@ -33,13 +33,14 @@ export interface LooksQuestion {
 }
 
 const coldestC = 12;
-const warmestC = 45;
+/** Warmer than this it melts a coat that holds butter, C (trade custom): never offered for a drip on one. */
+export const meltsCoatC = 36;
 const stepC = 3;
 
-/** Working temperature for each look at a length, C; null where none between 12 and 45 C gives it. */
+/** Working temperature for each look at a length, C; null where none from 12 C up to what melts the coat gives it. */
 export function tempsForLooks({ spec, lengthMm }: LooksQuestion): Record<DripLook, number | null> {
   const films: { fluidC: number; film: number }[] = [];
-  for (let fluidC = coldestC; fluidC <= warmestC; fluidC += stepC) {
+  for (let fluidC = coldestC; fluidC <= meltsCoatC; fluidC += stepC) {
     // on a coat as warm as itself it does not cool, and that is another picture
     if (fluidC <= spec.coatC) continue;
     const rest = restAt(lengthMm, lengthTable({ ...spec, fluidC }), usualDrip.beadG);

@@ -2,15 +2,14 @@ import type { Tier } from '../build/types.ts';
 import type { Spread } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { Caution, Severity } from '../working/cautions.ts';
+import { meltsCoatC } from '../drip/simulate.ts';
 import type { DripPlan, PourPlan } from './drips.ts';
 import type { ComposedGanache } from './ganache-row.ts';
 import type { PlannedPiping } from './piping.ts';
-import type { ToppingPlan } from './toppings.ts';
+import { heapedMm, type ToppingPlan } from './toppings.ts';
 
 /** Films that look right on a side: thinner is streaky, thicker lumpy, mm (trade custom). */
 const rightFilm = { min: 1, usual: 1.8, max: 3.5 } as const;
-/** Warmer than this it melts a coat that holds butter, C (trade custom). */
-const meltsCoatC = 36;
 /** A coat is well chilled up to here, C. */
 const chilledC = 12;
 
@@ -27,9 +26,22 @@ const sayer =
       todo,
     });
 
-/** About where its drips would stand at a usual film, C: the yield stress goes by exp(-0.18·T). */
+/**
+ * About where its drips would stand at a usual film, C: the yield stress goes by exp(-0.18·T). Within
+ * what a ganache is worked at, and never so warm that it melts its coat; a film of nothing is as thin
+ * as the thinnest that can be told.
+ */
 const usualFilmC = (drip: DripPlan): number =>
-  drip.spec.fluidC + Math.log(meanFilm(drip) / rightFilm.usual) / 0.18;
+  Math.min(
+    meltsCoatC,
+    Math.max(
+      coolestC,
+      drip.spec.fluidC + Math.log(Math.max(leastFilmMm, meanFilm(drip)) / rightFilm.usual) / 0.18,
+    ),
+  );
+const leastFilmMm = 0.05;
+/** Nobody drips cooler than this, C. */
+const coolestC = 12;
 
 /** What to mind about the drips of a tier, with the nearest that works. */
 export function warnOfDrips(
@@ -234,6 +246,17 @@ export function warnOfToppings(
           asked: [one.asked, 'count'],
         }),
         phrase('Fewer, or nearer to the rim, or strewn.'),
+      );
+    if (topping.kind === 'heap' && topping.highMm > heapedMm(topping) + 0.5)
+      say(
+        'too steep',
+        'note',
+        phrase(`${name} do not pile {asked} high on {across}: they slide at {high}.`, {
+          asked: [topping.highMm, 'span'],
+          across: [topping.acrossMm, 'span'],
+          high: [heapedMm(topping), 'span'],
+        }),
+        phrase('The plan has it as high as it piles. A wider foot makes it higher.'),
       );
     if (one.crispH !== null)
       say(

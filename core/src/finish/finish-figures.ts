@@ -20,7 +20,7 @@ export function enterFinish(
       'Ganache for drips and top',
       amounts.totalG,
       'bowl',
-      'Each drip weighs what the flow down the side takes to stop at its length: a film that moves only while it is thicker than it can stand, cooling on the coat as it runs. To the drips comes the bead along the rim, the flood over the top and what stays in the bottle.',
+      'Each drip weighs what the flow down the side takes to stop at its length: a film that moves only while it is thicker than it can stand, cooling on the coat as it runs. To the drips comes the bead along the rim, the flood over the top and what stays behind in bottle or bag.',
       [
         given('drips', drip.count, 'count'),
         given('longest', longest, 'span'),
@@ -33,7 +33,7 @@ export function enterFinish(
         given('all drips', amounts.dripsG, 'small'),
         given('along the rim', amounts.rimG, 'small'),
         given('on top', amounts.floodG, 'small'),
-        given('stays in the bottle', amounts.residueG, 'small'),
+        given('stays behind in what it is run from', amounts.residueG, 'small'),
       ],
     );
   }

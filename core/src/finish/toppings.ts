@@ -4,7 +4,15 @@ import { coarse, grow, perimeterMm, type Outline, type Point } from '../outline/
 import type { Spread } from '../pantry/types.ts';
 import { sinks, steepestDegrees } from '../toppings/holds.ts';
 import { linkedCount, oddCount, placePieces } from '../toppings/place.ts';
-import { drizzleG, heapG, trayFor, wreathG, type TrayPlan } from '../toppings/tray.ts';
+import {
+  drizzleG,
+  heapG,
+  heapHighMm,
+  reposeDeg,
+  trayFor,
+  wreathG,
+  type TrayPlan,
+} from '../toppings/tray.ts';
 
 /** The top that toppings stand on. */
 export interface Top {
@@ -58,13 +66,17 @@ function askedOf(
 const pieceOf = ({ tray, acrossMm, highMm, pieceG }: Topping): number =>
   tray ? (acrossMm * highMm * tray.thickMm * slabDensity) / 1000 : pieceG;
 
+/** As high as it was asked for, and no higher than it piles. */
+export const heapedMm = ({ acrossMm, highMm }: Topping): number =>
+  Math.min(highMm, heapHighMm(acrossMm, reposeDeg.max));
+
 const massOf = (topping: Topping, count: number, line: Outline | null): number => {
-  const { kind, acrossMm, highMm, packing, densityGPerMl, lengthMm } = topping;
+  const { kind, acrossMm, packing, densityGPerMl, lengthMm } = topping;
   switch (kind) {
     case 'pieces':
       return pieceOf(topping) * count;
     case 'heap':
-      return heapG(acrossMm, highMm, packing, densityGPerMl);
+      return heapG(acrossMm, heapedMm(topping), packing, densityGPerMl);
     case 'wreath':
       return line ? wreathG(perimeterMm(line), acrossMm, packing, densityGPerMl) : 0;
     case 'drizzle':

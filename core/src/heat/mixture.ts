@@ -3,8 +3,8 @@ export interface MixPart {
   name: string;
   massG: number;
   tempC: number;
-  /** Water that melts when it was frozen, as a share of the mass; the rest of the mass does not. */
-  waterShare?: number;
+  /** What it is made of; null where that is not known. Of its mass the water melts when it was frozen. */
+  made: Made | null;
 }
 
 /** Heat of melting of ice, kJ/kg. */
@@ -12,35 +12,41 @@ export const iceKJ = 334;
 /** Ice warms with half the heat that water does, kJ/kgK. */
 const iceCapacity = 2.1;
 
-/** Heat capacities by what an ingredient's name says, kJ/kgK (textbook, rounded). */
-const capacities: [word: RegExp, kJ: number][] = [
-  [/milk|water|buttermilk|juice|coffee|tea|yogurt|yoghurt/, 3.95],
-  [/white/, 3.8],
-  [/egg/, 3.3],
-  [/yolk/, 2.8],
-  [/cream/, 3.3],
-  [/carrot|apple|berr|fruit|banana|fig|cherr/, 3.7],
-  [/butter|oil|fat/, 2.1],
-  [/sugar|syrup|honey/, 1.3],
-  [/flour|starch|cocoa|powder|soda|salt/, 1.75],
-  [/nut|almond|chocolate/, 1.8],
-];
+/** Heat capacities of water, fat, sugar and the rest, kJ/kgK (textbook). */
+const capacities = { water: 4.18, fat: 2.0, sugar: 1.25, rest: 1.55 } as const;
+/** What nothing is known of, kJ/kgK: flour and sugar with some egg and butter. */
+export const unknownCapacity = 2.6;
 
-/** Heat capacity of an ingredient, kJ/kgK; 2.6 where its name says nothing. */
-export function capacityOf(name: string): number {
-  const lower = name.toLowerCase();
-  // yolks are eggs too, and must be told apart first
-  if (lower.includes('yolk')) return 2.8;
-  return capacities.find(([word]) => word.test(lower))?.[1] ?? 2.6;
+/** What of an ingredient takes up heat, as shares of its mass. */
+export interface Made {
+  waterShare: number;
+  fatShare: number;
+  sugarShare: number;
 }
+
+/** Heat capacity of an ingredient by what it is made of, kJ/kgK; a usual one where that is not known. */
+export function capacityOf(made: Made | null): number {
+  if (!made) return unknownCapacity;
+  const { waterShare, fatShare, sugarShare } = made;
+  const rest = Math.max(0, 1 - waterShare - fatShare - sugarShare);
+  return (
+    waterShare * capacities.water +
+    fatShare * capacities.fat +
+    sugarShare * capacities.sugar +
+    rest * capacities.rest
+  );
+}
+
+/** Water in what nothing is known of. */
+const usualWater = 0.4;
 
 /** Heat that one part gives up between 0 C and its own temperature, kJ; negative when it needs some. */
 function heatAbove0(part: MixPart): number {
   const kg = part.massG / 1000;
-  if (part.tempC >= 0) return kg * capacityOf(part.name) * part.tempC;
-  const water = kg * (part.waterShare ?? 0);
+  if (part.tempC >= 0) return kg * capacityOf(part.made) * part.tempC;
+  const water = kg * (part.made?.waterShare ?? usualWater);
   return (
-    (kg - water) * capacityOf(part.name) * part.tempC + water * (iceCapacity * part.tempC - iceKJ)
+    (kg - water) * capacityOf(part.made) * part.tempC + water * (iceCapacity * part.tempC - iceKJ)
   );
 }
 
@@ -58,12 +64,12 @@ export interface Mixture {
  * some ice left.
  */
 export function mixTemperature(parts: readonly MixPart[]): Mixture {
-  const heatKJ = parts.reduce((sum, p) => sum + (p.massG / 1000) * capacityOf(p.name), 0);
+  const heatKJ = parts.reduce((sum, p) => sum + (p.massG / 1000) * capacityOf(p.made), 0);
   if (heatKJ === 0) return { tempC: 20, iceG: 0, heatKJ: 0 };
   const heat = parts.reduce((sum, p) => sum + heatAbove0(p), 0);
   if (heat >= 0) return { tempC: heat / heatKJ, iceG: 0, heatKJ };
   const frozenG = parts.reduce(
-    (sum, p) => sum + (p.tempC < 0 ? p.massG * (p.waterShare ?? 0) : 0),
+    (sum, p) => sum + (p.tempC < 0 ? p.massG * (p.made?.waterShare ?? usualWater) : 0),
     0,
   );
   const iceG = Math.min(frozenG, (-heat / iceKJ) * 1000);

@@ -30,7 +30,9 @@ export function heatQuestion(
   return {
     baking: { outline: tin.outline, depthMm, ovenC: bake.ovenC, startC: bake.startC },
     rule: recipe?.bake ?? null,
-    slower: recipe ? slowerBy(tier, recipe, sponge.rise / sponge.batterDensityGPerMl) : 1,
+    slower: recipe
+      ? slowerBy(tier, recipe, sponge.rise / sponge.batterDensityGPerMl, pantry.foods)
+      : 1,
     cake: cakeMass(plan, tin)!,
     layer: {
       outline: tier.outline,

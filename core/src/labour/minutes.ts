@@ -25,6 +25,8 @@ export const handsOn = {
   torch: 5,
   tray: 20,
   topping: 8,
+  /** Strewing a hand's breadth square, 100 cm2. */
+  strewPer100Cm2: 0.5,
 } as const;
 
 const coatMinutes: Record<CoatStyle, number> = {
@@ -74,6 +76,10 @@ export function pipingMin(
     (counted > 0 ? counted : (job.massG / 100) * handsOn.pipingPer100G) + bags * kitchen.refillMin
   );
 }
+
+/** Minutes to strew loose pieces over an area, however many they are. */
+export const strewMin = (mm2: number): number =>
+  Math.max(0.5, (mm2 / 10_000) * handsOn.strewPer100Cm2);
 
 const referenceSide = Math.PI * 200 * 100;
 const referenceTop = (Math.PI * 200 ** 2) / 4;

@@ -33,6 +33,17 @@ const pathOver: Partial<Record<PipedForm, number>> = { rope: 1.35, vine: 1.2 };
 /** Mean path of a letter over its height, for writing. */
 const letterPath = 3.2;
 
+/** Mean height of a rosette over the nozzle's width, and what of its disc is frosting (estimates). */
+const rosetteHigh = 1.4;
+const rosetteFill = 0.8;
+/**
+ * A rosette by its body: the disc it covers times its mean height, four fifths of it frosting and the
+ * rest the grooves between its turns. The turns lie on each other towards the middle: a flat spiral
+ * gives half as much.
+ */
+export const rosetteMl = (wideMm: number, radiusMm: number): number =>
+  (Math.PI * radiusMm ** 2 * rosetteHigh * wideMm * rosetteFill) / 1000;
+
 /** A piped piece: how much it takes and how much room along a line. */
 export interface PipedPiece {
   ml: number;
@@ -42,8 +53,8 @@ export interface PipedPiece {
 }
 
 /**
- * One piece of a form. Shells, stars and the like go by the cube of the nozzle's width; a rosette is
- * a spiral of path pi·r²/p, with a pitch p of 0.9 widths (model section 8).
+ * One piece of a form. Shells, stars and the like go by the cube of the nozzle's width; a rosette by
+ * the body of its swirl (model section 8).
  *
  * @param radiusMm outer radius of a rosette
  */
@@ -57,8 +68,9 @@ export function pieceOf(
   if (known)
     return { ml: known.ml10 * (wideMm / 10) ** 3, pitchMm: known.pitch * wideMm, pathMm: null };
   if (form === 'rosette') {
-    const pathMm = (Math.PI * radiusMm ** 2) / (0.9 * wideMm);
-    return { ml: (pathMm * ropeMm2(nozzle, wideMm)) / 1000, pitchMm: 2 * radiusMm, pathMm };
+    const ml = rosetteMl(wideMm, radiusMm);
+    // a nozzle that gives less winds more turns into the same swirl
+    return { ml, pitchMm: 2 * radiusMm, pathMm: (ml * 1000) / ropeMm2(nozzle, wideMm) };
   }
   throw new RangeError(`A ${form} is piped by its length, not by the piece.`);
 }
@@ -79,7 +91,9 @@ export const writingMm = (text: string, highMm: number): number =>
 export const standsBy = (form: PipedForm, wideMm: number, radiusMm = 20) => ({
   acrossMm: form === 'rosette' ? 2 * radiusMm : wideMm * (lengthForms.includes(form) ? 1.2 : 1.6),
   highMm:
-    wideMm * ({ kiss: 2, dollop: 1.8, star: 1.3, shell: 1.4, ruffle: 1.6 }[form as string] ?? 1.1),
+    wideMm *
+    ({ kiss: 2, dollop: 1.8, star: 1.3, shell: 1.4, ruffle: 1.6, rosette: 1.7 }[form as string] ??
+      1.1),
 });
 
 /** Pieces that go round a line evenly; an odd number when asked. At least one. */

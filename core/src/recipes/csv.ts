@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { fieldProblem } from '../build/field-words.ts';
 import { rowSchemas } from '../pantry/schema.ts';
 import { allergens, type Allergen, type Food } from '../pantry/types.ts';
 import { ValidationError } from 'yup';
@@ -230,7 +231,7 @@ export function readFoods(
           line,
           column: each.path || null,
           value: name,
-          message: `Line ${line}: ${name || 'a row without a name'}: ${each.path ? `${each.path} ` : ''}${each.errors[0]}.`,
+          message: `Line ${line}: ${name || 'a row without a name'}: ${fieldProblem(each.path, each.errors[0], 'the row')}.`,
         });
     }
     return food;

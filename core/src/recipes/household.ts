@@ -1,6 +1,6 @@
 import type { Food, Measuring } from '../pantry/types.ts';
 import { showText } from '../units/format.ts';
-import type { UnitSystem } from '../units/kinds.ts';
+import type { Kind, UnitSystem } from '../units/kinds.ts';
 
 /** The cup that the density table is for, mL. */
 export const tableCupMl = 237;
@@ -25,6 +25,27 @@ export function cupDensity(food: Food, measuring: Measuring): number | null {
 export function gramsOfMl(food: Food, ml: number, measuring: Measuring): number | null {
   const density = cupDensity(food, measuring);
   return density === null ? null : ml * density;
+}
+
+/** Below this a scale in ounces shows next to nothing, g. */
+const bySpoonG = 30;
+
+/**
+ * A weight to read off at the bench: with cups and ounces, small amounts of what has a cup weight are
+ * spoons and not hundredths of an ounce.
+ */
+export function weightText(
+  massG: number,
+  kind: Kind,
+  food: Food | null,
+  measuring: Measuring,
+  system: UnitSystem,
+): string {
+  const bySpoon =
+    system.mass === 'oz' && system.volume === 'cups' && massG < bySpoonG && food?.pieceG === null
+      ? householdText(food, massG, measuring, system)
+      : null;
+  return bySpoon ?? showText(massG, kind, system);
 }
 
 /**

@@ -72,7 +72,7 @@ export function kitOf(build: Build, spareG: number | null): Kit[] {
     { what: 'frosting of the coat, bagged', massG: spareG },
     ...build.piping.map((job) => ({ what: `a bag for ${job.name}`, massG: null })),
     ...(build.tiers.some((tier) => tier.drip)
-      ? [{ what: 'the drip in its bottle', massG: null }]
+      ? [{ what: 'the drip in what it is run from', massG: null }]
       : []),
     { what: 'small offset spatula, scraper, level, paper towels, gloves', massG: null },
     ...(dowelled ? [{ what: 'one spare dowel of each length, and cutters', massG: null }] : []),

@@ -1,9 +1,10 @@
 import type { Tier } from '../build/types.ts';
 import { doneC } from '../heat/bake-time.ts';
-import { fitsInside, grow } from '../outline/outline.ts';
+import { fitsInside, grow, widthMm } from '../outline/outline.ts';
 import type { Sponge, Tin } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
+import { isNearTin, nearestOwned } from './choose.ts';
 import { cakesOf, spongeLayers, type BakePlan } from './bake.ts';
 
 /** Everything to mind about tins, batter and the weighed bowl of one tier. */
@@ -12,11 +13,12 @@ export function warnOfBake(
   sponge: Sponge,
   tin: Tin,
   plan: BakePlan,
+  tins: readonly Tin[],
   cautions: Caution[],
 ): void {
   if (plan.cakes.length === 0) return;
   warnOfRim(tier, tin, plan, cautions);
-  warnOfTin(tier, tin, plan, cautions);
+  warnOfTin(tier, tin, plan, tins, cautions);
   warnOfSlices(tier, sponge, cautions);
   warnOfBaked(tier, plan, cautions);
   warnOfHeat(tier, plan, cautions);
@@ -62,13 +64,34 @@ function warnOfRim(tier: Tier, tin: Tin, plan: BakePlan, cautions: Caution[]): v
     });
 }
 
-function warnOfTin(tier: Tier, tin: Tin, plan: BakePlan, cautions: Caution[]): void {
+function warnOfTin(
+  tier: Tier,
+  tin: Tin,
+  plan: BakePlan,
+  tins: readonly Tin[],
+  cautions: Caution[],
+): void {
   const part = `${tier.id}/cake`;
   const inside = grow(tin.outline, -tier.trim.sideMm);
-  if (!inside || !fitsInside(tier.outline, inside))
+  const fits = inside !== null && fitsInside(tier.outline, inside);
+  if (!fits && tier.trim.sideMm === 0 && isNearTin(tier.outline, tin))
+    cautions.push({
+      id: `${tier.id}/near tin`,
+      severity: 'note',
+      stage: 'bake',
+      part,
+      title: phrase(`A cake of {size} from the ${tin.name}: it comes out {by} smaller.`, {
+        size: [widthMm(tier.outline), 'size'],
+        by: [widthMm(tier.outline) - widthMm(tin.outline), 'thickness'],
+      }),
+      todo: phrase('That is the tin for this size; the coat makes it up.'),
+    });
+  else if (!fits) {
+    const other = nearestOwned(tier.outline, tins);
+    const better = other && other.id !== tin.id ? other : null;
     cautions.push({
       id: `${tier.id}/tin too small`,
-      severity: 'stop',
+      severity: 'mind',
       stage: 'bake',
       part,
       title: phrase(
@@ -77,11 +100,14 @@ function warnOfTin(tier: Tier, tin: Tin, plan: BakePlan, cautions: Caution[]): v
           : `The ${tin.name} is too small for this cake.`,
         { trim: [tier.trim.sideMm, 'thickness'] },
       ),
-      todo: phrase('Choose a tin at least as large, or make the cake the size of the tin.'),
+      todo: phrase(
+        `Make the cake the size of ${better ? `the ${better.name}, the nearest that you own` : 'the tin'}, or add a tin of {size} to the pantry.`,
+        { size: [widthMm(tier.outline), 'size'] },
+      ),
     });
-  else {
+  } else {
     const trim = plan.cakes.reduce((sum, c) => sum + c.trimG, 0);
-    if (trim > 0.25 * plan.bakedG && tin.form === 'upright')
+    if (trim > 0.25 * plan.bakedG && tin.form === 'upright' && !isNearTin(tier.outline, tin))
       cautions.push({
         id: `${tier.id}/trim`,
         severity: 'note',

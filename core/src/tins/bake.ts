@@ -3,7 +3,7 @@ import { splitBowl, type BowlSplit } from '../batter/divide.ts';
 import { batterMixture, slowerBy } from '../batter/start-temperature.ts';
 import { bakeWindow, type BakeWindow } from '../heat/bake-time.ts';
 import { areaMm2, grownAreaMm2 } from '../outline/outline.ts';
-import type { Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
+import type { Food, Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import { cutCount, cutHeights, edgeHeightMm, type Knifework, type KnifeCut } from './knife.ts';
 import {
   capVolumeMl,
@@ -122,6 +122,7 @@ export function planBake(
   tin: Tin,
   recipe: Recipe | null,
   kitchen: Kitchen,
+  foods: readonly Food[],
   withTimes = true,
 ): BakePlan {
   const x = (tier.inclusion?.gPerKg ?? 0) / 1000;
@@ -130,10 +131,10 @@ export function planBake(
   const bakedDensity = (1 - sponge.ovenLoss + x) / mlPerG;
   const cutting = knifeworkOf(tier, kitchen);
   const ovenC = tier.ovenC ?? recipe?.bake?.ovenC ?? plainOvenC;
-  const mixture = recipe ? batterMixture(tier, recipe, kitchen) : null;
+  const mixture = recipe ? batterMixture(tier, recipe, kitchen, foods) : null;
   const startC = mixture ? Math.min(60, mixture.tempC) : kitchen.roomC;
   const plainMlPerG = sponge.rise / sponge.batterDensityGPerMl;
-  const slower = recipe ? slowerBy(tier, recipe, plainMlPerG) : 1;
+  const slower = recipe ? slowerBy(tier, recipe, plainMlPerG, foods) : 1;
   let layerMm2 = areaMm2(tier.outline);
   const cakes = cakesOf(spongeLayers(tier), tier.slicesPerCake).map((layers, index): BakedCake => {
     const heights = layers.map((i) => tier.layers[i]!.heightMm);

@@ -34,6 +34,13 @@ export function trayFor(
 export const drizzleG = (lengthMm: number, wideMm: number, densityGPerMl: number): number =>
   (lengthMm * (Math.PI / 8) * wideMm ** 2 * densityGPerMl) / 1000;
 
+/** Angles at which loose pieces pile: smooth ones flatter, rough ones steeper, degrees (textbook). */
+export const reposeDeg = { min: 35, usual: 40, max: 45 } as const;
+
+/** How high loose pieces pile on so wide a foot, mm. */
+export const heapHighMm = (acrossMm: number, degrees: number = reposeDeg.usual): number =>
+  (acrossMm / 2) * Math.tan((degrees * Math.PI) / 180);
+
 /** A heap of loose pieces: the cone they lie in, by their packing, g. */
 export const heapG = (
   acrossMm: number,

@@ -1,4 +1,4 @@
-import { showText } from './format.ts';
+import { show, showText } from './format.ts';
 import { dimensionOf, type Kind, type UnitSystem } from './kinds.ts';
 import { parseQuantity, type Parsed } from './parse.ts';
 
@@ -24,7 +24,9 @@ export function readField(
 ): Parsed {
   if (current !== null && typed.trim() === showText(current, kind, system))
     return { ok: true, value: current };
-  const parsed = parseQuantity(typed, kind, system, densityGPerMl);
+  // a bare number is in the unit that is on the screen
+  const shownIn = current === null ? undefined : show(current, kind, system).unit;
+  const parsed = parseQuantity(typed, kind, system, densityGPerMl, shownIn);
   if (!parsed.ok) return parsed;
   const { value } = parsed;
   const slack = 1e-9 * Math.max(1, Math.abs(range.max));

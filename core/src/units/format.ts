@@ -13,7 +13,7 @@ const trim = (n: number, decimals: number): string => {
 const roundTo = (n: number, step: number): number => Math.round(n / step) * step;
 
 /** 5.75 as "5 3/4", to the nearest 1/`parts`. */
-function asFraction(n: number, parts: number): string {
+export function asFraction(n: number, parts: number): string {
   const all = Math.round(Math.abs(n) * parts);
   const sign = n < 0 && all > 0 ? '-' : '';
   const whole = Math.floor(all / parts);
@@ -42,11 +42,13 @@ function length(mm: number, kind: Kind, system: UnitSystem): Shown {
   return { number: (Math.round(mm) / 10).toFixed(1), unit: 'cm' };
 }
 
+/** From here on a bowl is weighed to 5 g. */
+const coarseG = 500;
+
 function mass(g: number, kind: Kind, system: UnitSystem): Shown {
   if (kind === 'fineMass' && Math.abs(g) < 20)
     return system.mass === 'oz'
-      ? // the grams of a single drip
-        { number: trim(g / G_PER_OZ, Math.abs(g) < 3 ? 3 : 2), unit: 'oz' }
+      ? { number: trim(g / G_PER_OZ, 2), unit: 'oz' }
       : { number: trim(g, 1), unit: 'g' };
   if (system.mass === 'oz') {
     const oz = g / G_PER_OZ;
@@ -62,7 +64,8 @@ function mass(g: number, kind: Kind, system: UnitSystem): Shown {
     return { number: `${lb} lb ${asFraction(left, 4)}`, unit: 'oz' };
   }
   if (kind === 'weight') return { number: trim(g / 1000, 1), unit: 'kg' };
-  const rounded = kind === 'bowl' ? roundTo(g, 5) : Math.round(g);
+  // one figure is one number, whichever way it is shown: to the gram, and to 5 g from half a kilogram on
+  const rounded = kind === 'bowl' && Math.abs(g) >= coarseG ? roundTo(g, 5) : Math.round(g);
   if (rounded >= 1000) return { number: trim(rounded / 1000, 3), unit: 'kg' };
   return { number: trim(rounded, 0), unit: 'g' };
 }

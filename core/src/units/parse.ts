@@ -49,6 +49,10 @@ const spellings: [string, Unit][] = [
   ['d day days', times('time', 1440)],
   ['%', times('share', 0.01)],
   ['g/ml g/cm3', times('density', 1)],
+  ['mm2', times('area', 1)],
+  ['cm2', times('area', 100)],
+  ['m2', times('area', 1e6)],
+  ['in2', times('area', MM_PER_IN ** 2)],
   ['pa', times('pressure', 1)],
   ['kpa', times('pressure', 1000)],
 ];
@@ -63,7 +67,7 @@ function ownUnit(kind: Kind, system: UnitSystem): string | null {
   switch (dimensionOf[kind]) {
     case 'length':
       if (system.length === 'in') return 'in';
-      return kind === 'thickness' ? 'mm' : 'cm';
+      return kind === 'thickness' || kind === 'fine' ? 'mm' : 'cm';
     case 'mass':
       if (kind === 'weight') return system.mass === 'g' ? 'kg' : 'lb';
       return system.mass;
@@ -75,6 +79,8 @@ function ownUnit(kind: Kind, system: UnitSystem): string | null {
       return 'min';
     case 'share':
       return '%';
+    case 'area':
+      return system.length === 'in' ? 'in2' : 'cm2';
     case 'pressure':
       return 'pa';
     case 'density':
@@ -83,6 +89,21 @@ function ownUnit(kind: Kind, system: UnitSystem): string | null {
       return null;
   }
 }
+
+/** The unit a bare number is in: the one on the screen where it is one, or the field's own. */
+function bareUnit(kind: Kind, system: UnitSystem, shownIn: string | undefined): string | null {
+  const shown = areaWords(shownIn?.toLowerCase() ?? '');
+  return units.get(shown)?.dimension === dimensionOf[kind] ? shown : ownUnit(kind, system);
+}
+
+/** "sq in", "square cm", "cm²" as "in2" and "cm2". */
+const areaWords = (text: string): string =>
+  text
+    .replaceAll('²', '2')
+    .replace(
+      /\b(?:sq\.?|square)\s*(inch(?:es)?|in\b|cm\b|centimet(?:re|er)s?|mm\b|m\b)/g,
+      (_, unit: string) => `${unit.startsWith('in') ? 'in' : unit.startsWith('c') ? 'cm' : unit}2`,
+    );
 
 /** A plain number, "3/4", "1 1/2", "1.5" or "1,5". Null when it is none of these. */
 function readNumber(text: string): number | null {
@@ -104,7 +125,7 @@ const example: Record<Dimension, string> = {
   count: '12',
   share: '15 %',
   density: '0.95',
-  area: '12',
+  area: '120 cm2 or 18 sq in',
   pressure: '300',
   money: '2.40',
 };
@@ -113,6 +134,7 @@ const example: Record<Dimension, string> = {
  * Reads what a person typed: "8in", "20 cm", "3/4 in", "1 1/2 cups", "2 lb 3 oz", "1 h 20 min".
  * A bare number is taken in the unit that the field shows (its `kind` in `system`).
  *
+ * @param shownIn unit of the figure that the field shows now: a bare number is in that
  * @param densityGPerMl lets a mass field take a volume ("2 cups") and the other way round
  * @returns the value in mm, g, mL, C or min, or a problem to show at the field
  */
@@ -121,12 +143,13 @@ export function parseQuantity(
   kind: Kind,
   system: UnitSystem,
   densityGPerMl?: number,
+  shownIn?: string,
 ): Parsed {
   const wanted = dimensionOf[kind];
   const fail = (problem: string): Parsed => ({ ok: false, problem });
   let text = typed.trim().toLowerCase();
   text = text.replace(vulgar, (sign) => ` ${sign.normalize('NFKC')}`);
-  text = text
+  text = areaWords(text)
     .trim()
     .replace(/\s+/g, ' ')
     .replaceAll('⁄', '/')
@@ -153,7 +176,7 @@ export function parseQuantity(
     const number = readNumber(match[1].trim());
     if (number === null || !Number.isFinite(number))
       return fail(`“${match[1].trim()}” is not a number.`);
-    const name = match[2] ?? (pieces === 0 ? ownUnit(kind, system) : null);
+    const name = match[2] ?? (pieces === 0 ? bareUnit(kind, system, shownIn) : null);
     rest = rest.slice(match[0].length);
     if (name === null) {
       if ((wanted !== 'count' && wanted !== 'money') || pieces > 0)

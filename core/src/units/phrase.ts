@@ -1,5 +1,5 @@
-import { showText } from './format.ts';
-import type { Kind, UnitSystem } from './kinds.ts';
+import { asFraction, showText } from './format.ts';
+import { MM_PER_IN, type Kind, type UnitSystem } from './kinds.ts';
 
 /** A sentence with figures in it that are shown in the reader's units: "Pipe {mass} on layer {n}". */
 export interface Phrase {
@@ -9,7 +9,7 @@ export interface Phrase {
 
 /** Puts the figures into a phrase, in the units of `system`. Names without a figure stay as they are. */
 export function say(phrase: Phrase, system: UnitSystem): string {
-  return inOwnDegrees(phrase.text, system).replace(/\{(\w+)\}/g, (whole, name: string) => {
+  return inOwnUnits(phrase.text, system).replace(/\{(\w+)\}/g, (whole, name: string) => {
     const figure = phrase.values?.[name];
     return figure ? showText(figure.value, figure.kind, system) : whole;
   });
@@ -20,6 +20,33 @@ export const inOwnDegrees = (text: string, system: UnitSystem): string =>
   text.replace(/(\d+)\s°C/g, (_whole, degrees: string) =>
     showText(Number(degrees), 'temperature', system),
   );
+
+/** Sizes of tins and boards are nominal: in inches they go by halves, as they are sold. */
+const nominalFromMm = 50;
+
+const inches = (mm: number): string =>
+  mm >= nominalFromMm
+    ? asFraction(Math.round((2 * mm) / MM_PER_IN) / 2, 2)
+    : asFraction(mm / MM_PER_IN, 16);
+
+/** Names and words with sizes or degrees in them, "Round 20 cm", in the reader's units. */
+export const inOwnUnits = (text: string, system: UnitSystem): string =>
+  system.length === 'cm'
+    ? inOwnDegrees(text, system)
+    : inOwnDegrees(text, system).replace(
+        /(\d+(?:\.\d+)?)(?:\s*(×|\/)\s*(\d+(?:\.\d+)?))?\s(cm|mm)\b(?!²)/g,
+        (
+          _whole,
+          first: string,
+          sign: string | undefined,
+          second: string | undefined,
+          unit: string,
+        ) => {
+          const factor = unit === 'cm' ? 10 : 1;
+          const each = [first, second].flatMap((n) => (n ? [inches(Number(n) * factor)] : []));
+          return `${each.join(sign === '/' ? '/' : ` ${sign ?? ''} `)} in`;
+        },
+      );
 
 /** Short for writing phrases in core. */
 export function phrase(

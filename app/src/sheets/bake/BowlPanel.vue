@@ -117,7 +117,7 @@ const leftover = computed(() => {
       <h2>{{ grams(bowl.leftG) }} over</h2>
       <ul>
         <li v-for="use in leftover" :key="use.tin?.id ?? 'cupcakes'">
-          <b>{{ use.tin ? use.tin.name : `${use.count} cupcakes` }}</b>:
+          <b>{{ use.tin ? settings.words(use.tin.name) : `${use.count} cupcakes` }}</b>:
           {{ showText(use.fillMm, 'thickness', settings.system) }} of batter bake to
           {{ showText(use.bakesToMm, 'thickness', settings.system) }}
           <template v-if="use.window">

@@ -1,5 +1,16 @@
 <script setup lang="ts">
-import { limits, showText, widthMm, type Build, type Inclusion, type Plan } from '@pyrgotect/core';
+import {
+  isNearTin,
+  limits,
+  nearestOwned,
+  outlineText,
+  showText,
+  widthMm,
+  type Build,
+  type Inclusion,
+  type Plan,
+  type Tin,
+} from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
@@ -13,9 +24,9 @@ import FoodPick from '../../pantry/FoodPick.vue';
 /** Grams of batter to each tin, drawn in it, and what the batter is made of. */
 const props = defineProps<{ build: Build; plan: Plan }>();
 const settings = useSettings();
-const { pantry, tier, tierPlan, editTier, choices, sized, bake, tin, sponge, recipe } =
+const { pantry, tier, tierPlan, editTier, choices, bake, tin, sponge, recipe } =
   useBakeSheet(props);
-const tins = computed(() => sized(pantry.pantry.tins));
+const tins = computed(() => choices(pantry.pantry.tins));
 const sponges = computed(() => choices(pantry.pantry.sponges));
 /** One scale for all tins, so that they can be compared. */
 const scale = computed(() => {
@@ -25,6 +36,34 @@ const scale = computed(() => {
   const wide = widthMm(tin.value.outline) + 2 * tin.value.flareMm;
   return { px: Math.min(170 / wide, 130 / high), high };
 });
+/** The cake is of another size than its tin, by more than a few millimetres. */
+const misfit = computed(
+  () =>
+    tin.value !== null && tin.value.form === 'upright' && !isNearTin(tier.value.outline, tin.value),
+);
+const nearest = computed(() => nearestOwned(tier.value.outline, pantry.pantry.tins));
+const takeSize = (row: Tin): void =>
+  editTier('Size of the cake', (t) => {
+    t.outline = { ...row.outline };
+    t.tinId = row.id;
+  });
+async function addTin(): Promise<void> {
+  const { outline } = tier.value;
+  const fresh: Tin = {
+    id: `own-${crypto.randomUUID().slice(0, 13)}`,
+    name: `${outline.kind.charAt(0).toUpperCase()}${outline.kind.slice(1)} ${outlineText(outline, settings.system)}`,
+    source: 'own',
+    ranges: {},
+    outline: { ...outline },
+    depthMm: tin.value?.depthMm ?? 75,
+    flareMm: 0,
+    owned: 1,
+    form: 'upright',
+    waterG: null,
+  };
+  await pantry.saveRow('tins', fresh);
+  editTier('Tin', (t) => void (t.tinId = fresh.id));
+}
 const pieces: Inclusion = {
   name: 'chopped pieces',
   gPerKg: 150,
@@ -133,6 +172,18 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
       </template>
       <button v-else type="button" class="key small" @click="setInclusion({})">
         Fold pieces in
+      </button>
+    </p>
+
+    <p v-if="misfit" class="sentence" data-test="tin-misfit">
+      <template v-if="nearest">
+        Nearest that you own: {{ settings.words(nearest.name) }}.
+        <button type="button" class="key small" @click="takeSize(nearest)">
+          Make the cake that size
+        </button>
+      </template>
+      <button type="button" class="key small" @click="addTin">
+        Add a tin of {{ outlineText(tier.outline, settings.system) }} to the pantry
       </button>
     </p>
 

@@ -68,7 +68,7 @@ function take(proposal: StackProposal): void {
         </thead>
         <tbody>
           <tr v-for="one in proposals" :key="`${one.tin.id}${one.lying}`">
-            <td>{{ one.tin.name }}{{ one.owned ? '' : ', not owned' }}</td>
+            <td>{{ settings.words(one.tin.name) }}{{ one.owned ? '' : ', not owned' }}</td>
             <td>
               {{ one.layers }} of {{ text(one.layerMm, 'thickness')
               }}{{ one.lying ? ', the shape lying on its side' : '' }}

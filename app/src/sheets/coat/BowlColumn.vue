@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Batch, type Bowl, type Spread } from '@pyrgotect/core';
+import { addUp, showText, type Batch, type Bowl, type Spread } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { spread as spreadApart } from '../../section/scale.ts';
 import { fillOf } from '../../section/tones.ts';
@@ -56,11 +56,14 @@ const bands = computed<Band[]>(() => {
       });
   }
   const lost = props.bowl.lostG;
-  return [
+  const all: Band[] = [
     ...groups.values(),
     { label: 'lost on the way', massG: lost, kind: 'loss' as const, figure: null },
     { label: 'likely left', massG: props.bowl.leftG, kind: 'left' as const, figure: null },
-  ].filter((band) => band.massG > 0.5);
+  ];
+  // what is shown adds up to what is shown over it
+  const whole = addUp(all.map((band) => band.massG));
+  return all.map((band, i) => ({ ...band, massG: whole[i]! })).filter((band) => band.massG > 0);
 });
 const drawn = computed(() => {
   let y = props.high;

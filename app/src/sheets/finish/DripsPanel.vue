@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  dripToolNames,
   dripLooks,
   dripPatterns,
   dripTools,
@@ -149,7 +150,7 @@ const rows = computed(() => {
     { text: `${p.count} drips of ${range.value}`, g: p.amounts.dripsG },
     { text: 'bead along the rim', g: p.amounts.rimG },
     { text: 'flood on top', g: p.amounts.floodG },
-    { text: 'stays in the bottle', g: p.amounts.residueG },
+    { text: `stays in the ${dripToolNames[drip.value!.tool]}`, g: p.amounts.residueG },
   ].filter((row) => row.g > 0);
 });
 const made = computed(() => {

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import {
+  heapHighMm,
+  reposeDeg,
   arrangements,
   limits,
   picks,
@@ -66,6 +68,10 @@ const onFrom = computed(() => {
   if (!serveAt || props.plan.crispH === null) return '';
   return servedText(formatISO(subMinutes(parseISO(serveAt), props.plan.crispH * 60)));
 });
+/** How steep the heap is, in whole degrees. */
+const heapDegrees = computed(() =>
+  Math.round((Math.atan((2 * topping.value.highMm) / topping.value.acrossMm) * 180) / Math.PI),
+);
 const isPieces = computed(() => topping.value.kind === 'pieces');
 </script>
 
@@ -261,7 +267,28 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
             @update:model-value="(mm) => mm !== null && set({ highMm: mm })"
           />
           high</template
-        >, {{ text(topping.packing, 'share') }} of it no air, at
+        >,
+        <template v-if="topping.kind === 'heap'"
+          >piled at
+          <QuantityField
+            :model-value="heapDegrees"
+            kind="factor"
+            label="Angle of the heap in degrees"
+            :min="10"
+            :max="reposeDeg.max"
+            @update:model-value="
+              (n) => n !== null && set({ highMm: heapHighMm(topping.acrossMm, n) })
+            "
+          />°, </template
+        ><QuantityField
+          :model-value="topping.packing"
+          kind="share"
+          label="Share of it that is not air"
+          :min="limits.packing.min"
+          :max="limits.packing.max"
+          @update:model-value="(n) => n !== null && set({ packing: n })"
+        />
+        of it no air, at
         <QuantityField
           :model-value="topping.densityGPerMl"
           kind="density"

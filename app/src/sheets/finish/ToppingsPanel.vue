@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  heapHighMm,
   limits,
   newTopping,
   showText,
@@ -84,7 +85,7 @@ const starters: { text: string; of: Partial<Topping> }[] = [
       kind: 'heap',
       foodId: null,
       acrossMm: 90,
-      highMm: 25,
+      highMm: Math.round(heapHighMm(90)),
       packing: 0.5,
       densityGPerMl: 0.3,
       last: false,
@@ -171,7 +172,7 @@ const allG = computed(() => plans.value.reduce((sum, one) => sum + one.massG, 0)
       <h2>Not food, counted out before it is cut</h2>
       <ul data-test="non-food">
         <li v-for="each in plan.nonFood" :key="each.name">
-          <b>{{ each.count }}</b> × {{ each.name }}
+          <b>{{ each.count }}</b> × {{ settings.words(each.name) }}
         </li>
       </ul>
     </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  chooseTin,
   grow,
   limits,
   setGap,
@@ -24,11 +25,11 @@ import OutlineFields from '../OutlineFields.vue';
 import { useSheet } from '../useSheet.ts';
 
 const props = defineProps<{ build: Build; plan: Plan }>();
-const { store, pantry, tier, tierPlan, editTier, choices, sized } = useSheet(props);
+const { store, pantry, tier, tierPlan, editTier, choices } = useSheet(props);
 
 const fills = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));
 const sponges = computed(() => choices(pantry.pantry.sponges));
-const boards = computed(() => sized(pantry.pantry.boards));
+const boards = computed(() => choices(pantry.pantry.boards));
 /** One value when all agree, null when they differ. */
 const common = <T,>(values: T[]): T | null =>
   values.length > 0 && values.every((v) => v === values[0]) ? values[0]! : null;
@@ -104,9 +105,7 @@ function setOutline(outline: Outline): void {
   store.edit('Size of the cake', (draft) => {
     const target = draft.tiers.find((t) => t.id === tier.value.id)!;
     target.outline = outline;
-    const same = (a: Outline, b: Outline): boolean => JSON.stringify(a) === JSON.stringify(b);
-    const tin = pantry.pantry.tins.find((t) => same(t.outline, outline));
-    if (tin) target.tinId = tin.id;
+    target.tinId = chooseTin(outline, pantry.pantry.tins, target.tinId);
     const coat = tierPlan.value.coat.ok ? tierPlan.value.coat.value : null;
     const finished = grow(outline, (coat?.crumbMm ?? 0) + (coat?.sideMm ?? 0));
     const board = finished && smallestBoard(pantry.pantry.boards, finished);

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { noteCount, openCounts, type Build, type NonFood, type Plan } from '@pyrgotect/core';
 import { computed } from 'vue';
+import { useSettings } from '../../stores/settings.ts';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** Everything in and on the cake that is not food: counted in, counted out, open until both agree. */
 const props = defineProps<{ build: Build; plan: Plan }>();
+const settings = useSettings();
 const { store } = useSheet(props);
 const open = computed(() => openCounts(props.plan.nonFood).length);
 function note(item: NonFood, stepKey: string, value: number | null): void {
@@ -52,7 +54,7 @@ const stateOf = (item: NonFood): string => {
         </thead>
         <tbody>
           <tr v-for="item in plan.nonFood" :key="item.key">
-            <td>{{ item.name }}</td>
+            <td>{{ settings.words(item.name) }}</td>
             <td>{{ item.where }}</td>
             <td class="end">{{ item.count }}</td>
             <td class="end">

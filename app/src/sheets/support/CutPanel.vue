@@ -19,7 +19,7 @@ const buyText = (list: CutFrom): string => {
   <div data-test="cut-list">
     <p v-if="plan.cutLists.length === 0" class="lead">Nothing to cut: no dowels and no rod.</p>
     <section v-for="list in plan.cutLists" :key="list.row.id">
-      <h2>{{ list.row.name }}</h2>
+      <h2>{{ settings.words(list.row.name) }}</h2>
       <p class="sentence">
         {{ list.pieces.length }} {{ list.pieces.length === 1 ? 'piece' : 'pieces' }} from
         <b>{{ list.needed }}</b> of {{ text(list.row.lengthMm, 'span') }}: {{ buyText(list) }}.

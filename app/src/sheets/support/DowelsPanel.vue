@@ -256,7 +256,7 @@ const setTested = (row: Dowel, mm: number | null): void => {
           </button>
         </p>
         <p v-if="lift.row" class="sentence" data-test="press">
-          <b>{{ lift.row.name }}</b>:
+          <b>{{ settings.words(lift.row.name) }}</b>:
           {{
             lift.row.testsG.length > 0
               ? `gave at ${lift.row.testsG.map((g) => text(g, 'weight')).join(', ')} on the scale; half of the least is counted.`

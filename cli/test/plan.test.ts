@@ -40,7 +40,7 @@ describe('plan', () => {
     writeFileSync(file, text.replace('"servings": 40', '"servings": "forty"'));
     const { code, complaints } = await call(file);
     expect(code).toBe(1);
-    expect(complaints).toMatch(/bad\.json:\d+: Line \d+: build\.brief\.servings must be a number/);
+    expect(complaints).toMatch(/bad\.json:\d+: Line \d+: Build, brief, servings must be a number/);
   });
   it('explains a wrong call', async () => {
     expect((await call()).code).toBe(2);

@@ -71,6 +71,7 @@ export * from './heat/tier-times.ts';
 export * from './heat/question.ts';
 export * from './heat/mixture.ts';
 export * from './oven/loads.ts';
+export * from './oven/shelf.ts';
 export * from './others/other-layers.ts';
 export * from './soak/soak.ts';
 export * from './level/readings.ts';
@@ -143,7 +144,13 @@ export * from './drip/length-table.ts';
 export * from './drip/simulate.ts';
 export * from './finish/ganache-row.ts';
 export { pouredSpreadId, withGanaches } from './finish/ganache-recipe.ts';
-export { specOf, type DripPlan, type GanacheShares, type PourPlan } from './finish/drips.ts';
+export {
+  partsOfGanache,
+  specOf,
+  type DripPlan,
+  type GanacheShares,
+  type PourPlan,
+} from './finish/drips.ts';
 export type { PlannedPiping, PipedMark } from './finish/piping.ts';
 export type { ToppingPlan } from './finish/toppings.ts';
 export type { FinishPlan } from './finish/finish.ts';

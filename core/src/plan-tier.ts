@@ -151,6 +151,7 @@ export function planTier(tier: Tier, work: Work): BareTier {
   if (others.ok) warnOfOthers(tier, others.value, cautions);
   if (sponge) warnOfSoak(tier, sponge, cautions);
   warnOfRim(tier, cautions);
+  warnOfNoRoom(tier, gaps.ok ? gaps.value : [], cautions);
   warnOfCentre(tier, centre, cautions);
   enterSoakAndCentre(tier, soak, centre, work);
   const { portion, cutting, halves } = build.brief;
@@ -291,6 +292,26 @@ function openAtEdge(tier: Tier, gaps: readonly GapPlan[], settled: readonly numb
     return sum + Math.max(0, roomMl - filledMl);
   }, 0);
 }
+
+/** A setback and a dam that meet in the middle leave nothing to fill. */
+function warnOfNoRoom(tier: Tier, gaps: readonly GapPlan[], cautions: Caution[]): void {
+  gaps.forEach((gap) => {
+    if (gap.areaMm2 >= leastFilledMm2) return;
+    cautions.push({
+      id: `${tier.id}/no room/${gap.index}`,
+      severity: 'stop',
+      stage: 'stack',
+      part: `${tier.id}/gap/${gap.index}`,
+      title: phrase(
+        `Setback and dam on layer ${gap.index + 1}, {off} together, leave no room for the filling.`,
+        { off: [gap.setbackMm + gap.damMm, 'thickness'] },
+      ),
+      todo: phrase('A narrower dam, or less of a setback.'),
+    });
+  });
+}
+/** Less than a thumb's breadth across is no filling, mm2. */
+const leastFilledMm2 = 400;
 
 /** A rim rounded so far that cake would show. */
 function warnOfRoundRim(tier: Tier, cautions: Caution[]): void {

@@ -27,6 +27,46 @@ const simulate = (parts: ChancePart[], more: { madeG?: number; short?: number } 
     short: more.short ?? 0.05,
   })[0]!;
 
+describe('the tail of a bowl', () => {
+  it('agrees with a seeded draw to a hundredth, down to one cake in a thousand', () => {
+    const bowls: ChancePart[][] = [
+      [
+        { medianG: 500, cv: 0.18, hand: 0.9 },
+        { medianG: 300, cv: 0.04, hand: 0 },
+      ],
+      [
+        { medianG: 120, cv: 0.18, hand: 0.9 },
+        { medianG: 700, cv: 0.18, hand: 0.9 },
+        { medianG: 250, cv: 0.2, hand: 0 },
+        { medianG: 60, cv: 0.3, hand: 0 },
+      ],
+      [
+        { medianG: 400, cv: 0.3, hand: 0 },
+        { medianG: 400, cv: 0.04, hand: 0 },
+      ],
+    ];
+    for (const short of [0.05, 0.01, 0.001]) {
+      const drawn = drawChance({
+        bowls: bowls.map((parts, i) => ({ id: String(i), parts, madeG: 1 })),
+        draws: 400_000,
+        seed: 20,
+        short,
+      });
+      bowls.forEach((parts, i) => {
+        const matched = enoughG(sumSpread(parts), short);
+        expect(Math.abs(matched / drawn[i]!.enoughG - 1)).toBeLessThan(0.01);
+      });
+    }
+  });
+  it('of a single amount is exact, and comes back as the share it was made for', () => {
+    const one = sumSpread([{ medianG: 300, cv: 0.25, hand: 0.5 }]);
+    expect(one.shiftG).toBeCloseTo(0, 3);
+    expect(enoughG(one, 0.01)).toBeCloseTo(300 * Math.exp(normalQuantile(0.99) * logSd(0.25)), 3);
+    for (const short of [0.3, 0.05, 0.001])
+      expect(shortShareOf(one, enoughG(one, short))).toBeCloseTo(short, 6);
+  });
+});
+
 describe('the normal distribution', () => {
   it('has the quantiles of the tables', () => {
     expect(normalQuantile(0.5)).toBeCloseTo(0, 9);
@@ -79,8 +119,10 @@ describe('an amount that varies', () => {
     const apart = sumSpread(parts(0));
     const common = sumSpread(parts(0.9));
     // nine independent parts vary a third as much as one
-    expect(Math.sqrt(Math.expm1(apart.sd ** 2))).toBeCloseTo(0.18 / 3, 9);
-    expect(common.sd / logSd(0.18)).toBeGreaterThan(0.94);
+    const deviation = (of: typeof apart): number =>
+      (of.meanG - of.shiftG) * Math.sqrt(Math.expm1(of.sd ** 2));
+    expect(deviation(apart) / apart.meanG).toBeCloseTo(0.18 / 3, 6);
+    expect(deviation(common) / common.meanG / 0.18).toBeGreaterThan(0.94);
     expect(enoughG(common, 0.05)).toBeGreaterThan(1.15 * enoughG(apart, 0.05));
   });
 

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  areaMm2,
+  slowerByShape,
   bakeWindow,
   besselJ0,
   besselJ1,
@@ -197,7 +199,25 @@ describe('the bake window', () => {
   it('carries it over to other tins as the model says', () => {
     expect(Math.round(minutes(200, 25))).toBe(17);
     expect(Math.round(minutes(250, 50))).toBe(33);
-    expect(Math.round(minutes(200, 75))).toBe(40);
+    // a deep narrow one is closed over by its crust: conduction alone says 40
+    expect(Math.round(minutes(200, 75))).toBe(46);
+    // cupcakes take 17 to 20, and conduction alone says 12
+    expect(minutes(55, 35)).toBeGreaterThan(15);
+    expect(minutes(55, 35)).toBeLessThan(21);
+  });
+  it('gives a usual loaf of 900 g its 45 to 55 minutes', () => {
+    const loaf = pantry.tins.find((tin) => tin.id === 'loaf-23')!;
+    const sponge = pantry.sponges.find((row) => row.id === 'butter')!;
+    const depthMm =
+      ((900 / sponge.batterDensityGPerMl) * sponge.rise * 1000) / areaMm2(loaf.outline);
+    const { minutes: takes } = bakeWindow(
+      { outline: loaf.outline, depthMm, ovenC: 175, startC: 20 },
+      rule,
+    )!;
+    expect(takes).toBeGreaterThan(45);
+    expect(takes).toBeLessThan(55);
+    // and whatever the slenderness, its own recipe's cake is not slowed
+    expect(slowerByShape({ outline: round(200), depthMm: 50 }, rule)).toBe(1);
   });
   it('is longer for deeper, wider, colder and for a cooler oven', () => {
     expect(minutes(200, 60)).toBeGreaterThan(minutes(200, 50));

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  metric,
+  say,
   areaMm2,
   flushSetbackMm,
   holdsN,
@@ -31,6 +33,77 @@ const fresh = (change: (build: Build) => void = () => undefined): Build => {
 const planOf = (change: (build: Build) => void): Plan => planBuild(fresh(change), pantry);
 const tierOf = (change: (build: Build) => void): TierPlan => planOf(change).tiers[0]!;
 const gapsOf = (tier: TierPlan) => (tier.gaps.ok ? tier.gaps.value : []);
+
+describe('a caution of a filling under load', () => {
+  const soft = (setbackMm: number, heightMm = 9): Build => {
+    const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+    build.tiers[0]!.restG = 1500;
+    for (const gap of build.tiers[0]!.gaps)
+      Object.assign(gap, { spreadId: 'caramel', setbackMm, heightMm });
+    return build;
+  };
+  const squeezes = (build: Build) =>
+    planBuild(build, pantry).cautions.filter((c) => c.id.includes('/squeeze/'));
+  it('clears once the setback is set and nothing bulges', () => {
+    expect(squeezes(soft(0)).length).toBeGreaterThan(0);
+    const flush = Math.max(...planBuild(soft(0), pantry).tiers[0]!.loads!.map((l) => l.flushMm));
+    const kept = soft(Math.ceil(flush));
+    expect(planBuild(kept, pantry).tiers[0]!.loads!.every((l) => l.bulgeMl < 0.5)).toBe(true);
+    expect(squeezes(kept)).toEqual([]);
+  });
+  it('is no noise: never of half a millimetre, a twentieth, or “0 mm short”', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...pantry.spreads.filter((row) => row.canFill).map((row) => row.id)),
+        fc.double({ min: 1, max: 15, noNaN: true }),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        (spreadId, heightMm, setbackMm) => {
+          const build = soft(setbackMm, heightMm);
+          for (const gap of build.tiers[0]!.gaps) gap.spreadId = spreadId;
+          const { loads } = planBuild(build, pantry).tiers[0]!;
+          for (const caution of squeezes(build)) {
+            const i = Number(caution.id.split('/').at(-1));
+            const lost = heightMm - loads![i]!.settledMm;
+            expect(lost).toBeGreaterThan(0.5);
+            expect(lost / heightMm).toBeGreaterThan(0.05);
+            expect(say(caution.todo, metric)).not.toMatch(/\b0 mm short/);
+          }
+        },
+      ),
+      { numRuns: 60, seed: 15 },
+    );
+  });
+  it('is a stop where setback and dam leave no room', () => {
+    const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+    Object.assign(build.tiers[0]!.gaps[0]!, { setbackMm: 60, damMm: 40 });
+    expect(planBuild(build, pantry).cautions.map((c) => `${c.severity} ${c.id}`)).toContain(
+      'stop tier-1/no room/0',
+    );
+  });
+  it('says at the step how thick the spread itself is, and how it fills up round a dome', () => {
+    const lead = (change: (build: Build) => void): string => {
+      const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+      change(build);
+      const { steps } = planBuild(build, pantry);
+      const step = steps.ok ? steps.value.find(({ key }) => key === 'tier-1/fill/1')! : null;
+      return say(step!.lead!, metric);
+    };
+    const domed = lead((b) => (b.tiers[0]!.levelling = 'cut none'));
+    expect(domed).toMatch(/fill up round it, \d+ mm at the rim and 7 mm in the middle/);
+    const shared = lead((b) => {
+      b.tiers[0]!.gaps[1]!.pieces = {
+        name: 'raspberries',
+        foodId: 'raspberries',
+        how: 'packed',
+        densityGPerMl: 0.95,
+        share: 0.5,
+        gPerCm2: 0,
+        allergens: [],
+      };
+    });
+    expect(shared).toMatch(/Spread 3\.5 mm thick.*7 mm in all/);
+  });
+});
 
 describe('a filling under load', () => {
   it('holds up to its capacity, and not a hair above', () => {

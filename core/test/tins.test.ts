@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   capVolumeMl,
+  crownShare,
   cutHeights,
   edgeHeightMm,
   fillHeightMm,
@@ -51,6 +52,25 @@ describe('tins', () => {
     expect(fillHeightMm(tin('loaf-23'), 0)).toBe(0);
   });
 
+  it('dome by their depth: a thin layer not at all, the recipe’s own depth by its row', () => {
+    expect([5, 15, 32.5, 50, 200].map((mm) => crownShare(mm))).toEqual([0, 0, 0.5, 1, 1.25]);
+    expect(crownShare(60, 60)).toBe(1);
+    const thin = round20();
+    thin.slicesPerCake = 1;
+    for (const layer of thin.layers) layer.heightMm = 5;
+    thin.levelling = 'cut none';
+    const { plan, cautions } = bakeOf(thin, tin('round-20'));
+    expect(plan.cakes[0]!.crownMm).toBe(0);
+    // thin layers baked singly tear like thin slices
+    expect(cautions.map((c) => c.id)).toContain('tier-1/thin/0');
+    fc.assert(
+      fc.property(fc.double({ min: 5, max: 100, noNaN: true }), (mm) => {
+        expect(crownShare(mm + 1)).toBeGreaterThanOrEqual(crownShare(mm));
+      }),
+      { seed: 13 },
+    );
+  });
+
   it('bear a crown that is a spherical cap', () => {
     const [R, d] = [100, 12];
     const top = tinOutlineAt(tin('round-20'), 40);
@@ -64,7 +84,7 @@ describe('batter', () => {
   it('is the baked volume over the rise, times its density', () => {
     const { plan } = bakeOf(round20(), tin('round-20'));
     const edge = 2 * 22 + 2 * 0.7;
-    const crown = 0.12 * 100;
+    const crown = 0.12 * 100 * crownShare(edge);
     const ml =
       (Math.PI * 100 ** 2 * edge) / 1000 + (Math.PI * crown * (3 * 100 ** 2 + crown ** 2)) / 6000;
     expect(plan.cakes).toHaveLength(2);
@@ -126,7 +146,8 @@ describe('batter', () => {
     tier.layers.forEach((l) => (l.heightMm = 35));
     const ids = bakeOf(tier, tin('round-20')).cautions.map((c) => c.id);
     expect(ids).not.toContain('tier-1/overflow');
-    expect(ids).not.toContain('tier-1/crown');
+    tier.layers.forEach((l) => (l.heightMm = 33));
+    expect(bakeOf(tier, tin('round-20')).cautions.map((c) => c.id)).not.toContain('tier-1/crown');
     tier.layers.forEach((l) => (l.heightMm = 36.7));
     expect(bakeOf(tier, tin('round-20')).plan.cakes[0]!.edgeMm).toBeLessThan(75);
     const deep = newTier('tier-1', { kind: 'round', diameterMm: 300 }, 'round-30', 2, 36.7);

@@ -1,7 +1,14 @@
 import { bakeWindow, type BakeRule, type BakeWindow } from '../heat/bake-time.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Sponge, Tin } from '../pantry/types.ts';
-import { fillHeightMm, tinVolumeMl } from '../tins/volume.ts';
+import {
+  capVolumeMl,
+  crownMm,
+  crownShare,
+  fillHeightMm,
+  tinOutlineAt,
+  tinVolumeMl,
+} from '../tins/volume.ts';
 
 /** One place for batter that is over. */
 export interface LeftoverUse {
@@ -15,11 +22,29 @@ export interface LeftoverUse {
   restG: number;
 }
 
-const fullest = 2 / 3;
+/** A crown may stand so far above the rim, as for the cake itself, mm. */
+const aboveRimMm = 10;
+
+/** mL of batter that a tin takes without running over: its edge within the rim, its crown not far above it. */
+export function mostBatterMl(tin: Tin, sponge: Sponge, recipeDepthMm?: number): number {
+  const crownAt = (mm: number): number =>
+    crownMm(tinOutlineAt(tin, mm), sponge.crownOverRadius * crownShare(mm, recipeDepthMm));
+  let [low, high] = [0, tin.depthMm];
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (middle + crownAt(middle) <= tin.depthMm + aboveRimMm) low = middle;
+    else high = middle;
+  }
+  const edge = high === tin.depthMm && low > tin.depthMm - 1e-6 ? tin.depthMm : low;
+  return (
+    (tinVolumeMl(tin, edge) + capVolumeMl(tinOutlineAt(tin, edge), crownAt(edge))) / sponge.rise
+  );
+}
 const cupcake = { kind: 'round', diameterMm: 55 } as const;
 
 /**
- * Where batter that is left over can go: spare tins that it fills sensibly (a third to two thirds),
+ * Where batter that is left over can go: spare tins that it fills sensibly (a quarter at least, and no fuller
+ * than rise and crown allow),
  * best filled first, and cupcakes. The time of cupcakes is short of customary ones.
  *
  * @param spare tins not in use, each counted once
@@ -36,7 +61,7 @@ export function leftoverUses(
   const ml = leftG / sponge.batterDensityGPerMl;
   const ovenC = rule?.ovenC ?? 175;
   const into = spare.flatMap((tin): LeftoverUse[] => {
-    const room = tinVolumeMl(tin, tin.depthMm) * fullest;
+    const room = mostBatterMl(tin, sponge, rule?.depthMm);
     const inside = Math.min(ml, room);
     const fillMm = fillHeightMm(tin, inside);
     if (fillMm < tin.depthMm / 4) return [];

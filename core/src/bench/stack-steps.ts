@@ -1,7 +1,8 @@
 import { innerSpreadId } from '../build/edit.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { turnsTop } from '../tins/bake.ts';
-import { phrase } from '../units/phrase.ts';
+import type { GapPlan } from '../fill/gaps.ts';
+import { phrase, type Phrase } from '../units/phrase.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { layerSteps, otherSteps } from './layer-steps.ts';
 import { perishable } from './perishable.ts';
@@ -12,6 +13,42 @@ const clockAt = (turnSteps: number): string => {
   const hour = Math.round(turnSteps / 2) % 12;
   return `${hour === 0 ? 12 : hour} o’clock`;
 };
+
+/** Domes that stand into a gap: from the layer below, and hanging down from the one above, mm. */
+const crownsIn = ({ stack }: StackContext, index: number): number =>
+  (stack.layers[index]?.crownUpMm ?? 0) + (stack.layers[index + 1]?.crownDownMm ?? 0);
+
+/**
+ * How a filling is spread: its own thickness, which pieces and sauce make up to the gap's; and where a
+ * dome was left on, that it fills up round it.
+ */
+function fillLead(gap: GapPlan, crownMm: number): Phrase {
+  const ownMl = gap.fillingMl - gap.domeMl;
+  const own = gap.areaMm2 > 0 ? (ownMl * 1000) / gap.areaMm2 : gap.heightMm;
+  const isShared =
+    gap.piecesMl + gap.drizzleMl > 0.01 * ownMl && gap.piecesMl + gap.drizzleMl > 0.5;
+  const spread = isShared
+    ? 'Spread {own} thick{to}; with what lies in it {high} in all.'
+    : 'Spread {high} thick{to}, level.';
+  const to =
+    gap.damG > 0
+      ? ', inside the ring'
+      : gap.setbackMm > 0
+        ? ' to {back} short of the edge'
+        : ' to the edge';
+  const ring = gap.damG > 0 ? 'Pipe a ring {wide} wide at the edge, {high} high. ' : '';
+  const dome =
+    crownMm > 0.5
+      ? ' The dome stays on: fill up round it, {rim} at the rim and {high} in the middle.'
+      : '';
+  return phrase(`${ring}${spread.replace('{to}', to)}${dome}`, {
+    high: [gap.heightMm, 'thickness'],
+    own: [own, 'thickness'],
+    back: [gap.setbackMm, 'thickness'],
+    wide: [gap.damMm, 'thickness'],
+    rim: [gap.heightMm + crownMm, 'thickness'],
+  });
+}
 
 /** From the first layer on the board to a stack ready for its coat. */
 export function stackSteps(context: StackContext): Step[] {
@@ -76,21 +113,7 @@ export function stackSteps(context: StackContext): Step[] {
         each,
         {
           part: `${tier.id}/gap/${gap.index}`,
-          lead:
-            gap.damG > 0
-              ? phrase('Pipe a ring {wide} wide at the edge, {high} high, and fill inside it.', {
-                  wide: [gap.damMm, 'thickness'],
-                  high: [gap.heightMm, 'thickness'],
-                })
-              : phrase(
-                  gap.setbackMm > 0
-                    ? 'Spread {high} thick, level, to {back} short of the edge.'
-                    : 'Spread {high} thick to the edge, level.',
-                  {
-                    high: [gap.heightMm, 'thickness'],
-                    back: [gap.setbackMm, 'thickness'],
-                  },
-                ),
+          lead: fillLead(gap, crownsIn(context, gap.index)),
           amounts,
           checks: [
             ...(gap.damG > 0 ? ['The ring stands as high as the filling all the way round'] : []),

@@ -9,6 +9,7 @@ import type { Pantry, Spread, Sponge, Tin } from '../pantry/types.ts';
 import { recipeContents } from '../recipes/parts.ts';
 import { countServings, halvesFromMm } from '../servings/servings.ts';
 import { smallestBoard } from '../stack/board.ts';
+import { crownShare } from '../tins/volume.ts';
 import { edgeHeightMm, plainKnifework } from '../tins/knife.ts';
 
 /** One way to build what the brief asks for. */
@@ -229,13 +230,14 @@ function splitsThatFit(
   pantry: Pantry,
   sponge: Sponge,
 ): number {
-  const crown = sponge.crownOverRadius * (widthMm(tin.outline) / 2);
+  const crownOf = (edge: number): number =>
+    sponge.crownOverRadius * crownShare(edge) * (widthMm(tin.outline) / 2);
   for (let slices = 3; slices > 1; slices--) {
     const edge = edgeHeightMm(heights.slice(0, slices), plainKnifework(pantry.kitchen.kerfMm));
     if (
       heights.length % slices === 0 &&
       edge <= tin.depthMm * 0.9 &&
-      edge + crown <= tin.depthMm + 10
+      edge + crownOf(edge) <= tin.depthMm + 10
     )
       return slices;
   }

@@ -7,6 +7,9 @@ import type { Caution } from '../working/cautions.ts';
 import { thicknessOf } from './thickness.ts';
 
 const gravity = 9.81;
+/** Less than this over what a side holds is within what a hand spreads. */
+const worthMm = 0.5;
+const worthShare = 0.05;
 
 /**
  * Thickest coat that stays on an upright side at a temperature, mm: its yield stress there over rho·g
@@ -58,7 +61,8 @@ export function warnOfWarmth(build: Build, pantry: Pantry, cautions: Caution[]):
     if (!spread || thick <= 0) continue;
     for (const room of roomsOf(build, pantry.kitchen.roomC)) {
       const holds = holdsOnSideMm(spread, room.tempC, pantry);
-      if (holds >= thick) continue;
+      // a hair more than it holds is no news
+      if (holds >= thick - Math.max(worthMm, worthShare * thick)) continue;
       const others = holdInstead(pantry, thick, room.tempC)
         .filter((row) => row.id !== spread.id)
         .slice(0, 2)

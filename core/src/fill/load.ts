@@ -89,6 +89,19 @@ export function loadGaps(
   });
 }
 
+/** Less than this of a thickness, and of its share, is within what a hand spreads. */
+const worthMm = 0.5;
+const worthShare = 0.05;
+const worthMl = 0.5;
+
+/** True where a filling comes out at the edge, and by more than a hair: inside it, it only settles. */
+export const isWorthSaying = (gap: Gap, load: GapLoad): boolean => {
+  const lostMm = gap.heightMm - load.settledMm;
+  return (
+    !load.holds && load.bulgeMl > worthMl && lostMm > worthMm && lostMm > worthShare * gap.heightMm
+  );
+};
+
 const widestDamMm = 30;
 /** Narrowest dam that holds, from 8 mm or the present one on; a wider one always holds more. */
 function narrowestDam(nowMm: number, holds: (mm: number) => boolean): number | undefined {
@@ -119,8 +132,8 @@ export function warnOfSqueeze(
 ): void {
   const found: Creeping[] = [];
   loads.forEach((load, i) => {
-    if (load.holds) return;
     const gap = tier.gaps[i]!;
+    if (!isWorthSaying(gap, load)) return;
     const at = (damMm: number, tempC: number): boolean =>
       holding(tier, gap, damMm, tempC, spreadOf).holds >= load.loadN;
     const enough = narrowestDam(gap.damMm, (w) => at(w, stackC[tier.stackedAt]));

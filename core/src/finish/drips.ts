@@ -1,3 +1,4 @@
+import { addUp } from '../units/add-up.ts';
 import type { Drip, Poured } from '../build/finish-types.ts';
 import type { Tier } from '../build/types.ts';
 import { dripAmounts, pourAmounts, type FinishAmounts, type PourAmounts } from '../drip/amounts.ts';
@@ -17,7 +18,7 @@ import { chocolateOf, type Chocolate } from '../ganache/chocolates.ts';
 import { foodOf } from '../pantry/find.ts';
 import type { Food, Ganache, Spread } from '../pantry/types.ts';
 import { studdedFactor } from '../toppings/tray.ts';
-import { pouredSpreadId } from './ganache-recipe.ts';
+import { pouredName, pouredSpreadId } from './ganache-recipe.ts';
 import { composed, fitsOf, fluidOf, type ComposedGanache } from './ganache-row.ts';
 
 /** What of a tier matters for what runs down it. Lengths in mm. */
@@ -141,7 +142,7 @@ export function planDrips(
   return {
     spec,
     spreadId: pouredSpreadId(row, drip.ratio),
-    row,
+    row: { ...row, name: pouredName(row, drip.ratio, foods) },
     ganache,
     chocolate: chocolateOf(foodOf(foods, row.chocolateId)),
     fits,
@@ -212,10 +213,28 @@ export function planPour(
   return {
     ...amounts,
     spreadId: pouredSpreadId(row, pour.ratio),
-    row,
+    row: { ...row, name: pouredName(row, pour.ratio, foods) },
     ganache,
     shares: sharesOf(ganache, amounts.pourG),
     standsS,
     sideFactor,
   };
+}
+
+/** Everything that is in an amount of ganache, by name; what it has none of is left out. */
+export function partsOfGanache(
+  ganache: ComposedGanache,
+  shares: GanacheShares,
+): { name: string; massG: number }[] {
+  const { chocolateG, creamG, butterG, syrupG, sugarG } = shares;
+  const all: [string, number][] = [
+    [ganache.chocolate.name, chocolateG],
+    [ganache.cream.name, creamG],
+    ['butter', butterG],
+    ['glucose syrup', syrupG],
+    ['caster sugar', sugarG],
+  ];
+  const some = all.filter(([, g]) => g > 0);
+  const whole = addUp(some.map(([, g]) => g));
+  return some.map(([name], i) => ({ name, massG: whole[i]! }));
 }

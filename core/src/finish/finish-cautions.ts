@@ -150,7 +150,7 @@ const verdictWords: Record<ComposedGanache['made']['verdicts'][number], [string,
   'too fat': ['So much fat makes it greasy.', 'Use a leaner cream, or leave the butter out.'],
   'likely to split': [
     'There is too much fat for its water: it is likely to split.',
-    'More cream, or a leaner one.',
+    'More cream, or a leaner one. Firmer without splitting: a little butter or cocoa butter instead of more chocolate.',
   ],
   'never sets': ['So soft a ganache never sets.', 'More chocolate to the cream.'],
 };

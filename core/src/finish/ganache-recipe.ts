@@ -30,6 +30,15 @@ export const pouredSpreadsOf = (tier: Tier, pantry: Pantry): string[] =>
 export const pouredSpreadId = (row: Ganache, ratio: number | null): string =>
   row.spreadId ?? `poured-${row.id.slice(0, 44)}-${Math.round((ratio ?? row.ratio) * 1000)}`;
 
+/** What it is called at a ratio: by its row at the row's own, else by its chocolate and the ratio it has. */
+export function pouredName(row: Ganache, ratio: number | null, foods: readonly Food[]): string {
+  const used = ratio ?? row.ratio;
+  const chocolate = foodOf(foods, row.chocolateId);
+  return row.fluid !== 'ganache' || used === row.ratio || !chocolate
+    ? row.name
+    : `Ganache of ${chocolate.name}, ${Number(used.toFixed(2))} to 1`;
+}
+
 const line = (food: Food | undefined, name: string, massG: number): Ingredient => ({
   name: food?.name ?? name,
   massG,
@@ -108,8 +117,7 @@ function derive(row: Ganache, ratio: number | null, foods: readonly Food[]) {
     const fluid = fluidFrom(spec);
     const chocolate = chocolateOf(foodOf(foods, row.chocolateId));
     const used = ratio ?? row.ratio;
-    const usual = used === row.ratio || row.fluid !== 'ganache';
-    const name = usual ? row.name : `${row.name}, ${Number(used.toFixed(2))} to 1`;
+    const name = pouredName(row, used, foods);
     const spread: Spread = {
       id,
       name,

@@ -75,7 +75,7 @@ export function composeGanache(parts: GanacheParts): GanacheMade {
   const verdicts: GanacheMade['verdicts'] = [];
   if (fat < 0.2) verdicts.push('too lean');
   if (fat > 0.48) verdicts.push('too fat');
-  if (fatToWater > 2.6) verdicts.push('likely to split');
+  if (fatToWater > splitsAt) verdicts.push('likely to split');
   if (firmness < 0.5) verdicts.push('never sets');
   return { massG, fat, water, solids: 1 - fat - water, firmness, fatToWater, verdicts };
 }
@@ -89,19 +89,37 @@ export function ratioFor(firmness: number, chocolate: Chocolate, cream: Cream): 
   return (firmness * cream.water) / hardness(chocolate);
 }
 
-/** Usual ratio of chocolate to cream for a use by a school, with its range. */
+/** More fat than this to the water, and it is likely to split (estimate). */
+const splitsAt = 2.6;
+
+/** Chocolate to one of cream at which a ganache of these two just holds together. */
+function mostRatio(chocolate: Chocolate, cream: Cream): number {
+  const fatOf = chocolate.cocoaButter + chocolate.milkFat + chocolate.otherFat;
+  return fatOf > 0 ? (splitsAt * cream.water - cream.fat) / fatOf : Infinity;
+}
+
+/**
+ * Usual ratio of chocolate to cream for a use by a school, with its range. Milk and white chocolate
+ * have little cocoa to be firm by: by the firmness alone they would take so much that it splits. They
+ * get what still holds together, and butter or cocoa butter is the way to more firmness.
+ */
 export function usualRatio(
   use: GanacheUse,
   school: GanacheSchool,
   chocolate: Chocolate,
   cream: Cream,
-): { ratio: number; low: number; high: number; firmness: number } {
+): { ratio: number; low: number; high: number; firmness: number; softer: boolean } {
   const [firmness, low, high] = indexOf[school][use];
+  const most = Math.max(0.2, 0.98 * mostRatio(chocolate, cream));
+  const within = (index: number): number => Math.min(most, ratioFor(index, chocolate, cream));
+  const ratio = within(firmness);
+  const softer = ratioFor(firmness, chocolate, cream) > most;
   return {
-    firmness,
-    ratio: ratioFor(firmness, chocolate, cream),
-    low: ratioFor(low, chocolate, cream),
-    high: ratioFor(high, chocolate, cream),
+    firmness: softer ? (ratio * hardness(chocolate)) / cream.water : firmness,
+    ratio,
+    low: within(low),
+    high: within(high),
+    softer,
   };
 }
 

@@ -1,6 +1,7 @@
-import { depthMm, grow, widthMm, type Outline } from '../outline/outline.ts';
+import { grow, widthMm, type Outline } from '../outline/outline.ts';
 import type { Kitchen, Sponge, Tin } from '../pantry/types.ts';
 import type { BakePlan } from '../tins/bake.ts';
+import { Shelf } from './shelf.ts';
 
 /** One tin on a shelf: its middle, in mm from the shelf's front left corner. */
 export interface PlacedTin {
@@ -50,41 +51,18 @@ interface Item {
   allowed: number;
 }
 
-/** A shelf being filled in rows from the front: tins side by side, each row as deep as its deepest. */
-class Shelf {
+/** A shelf with the tins that found room on it. */
+class Filling {
   readonly placed: PlacedTin[] = [];
-  private x = 0;
-  private rowY = 0;
-  private rowDeep = 0;
-  constructor(private readonly kitchen: Kitchen) {}
-
-  add(item: Item): boolean {
-    const { shelfWideMm, shelfDeepMm, tinGapMm } = this.kitchen;
-    for (const turned of [false, true]) {
-      const wide = turned ? depthMm(item.rim) : widthMm(item.rim);
-      const deep = turned ? widthMm(item.rim) : depthMm(item.rim);
-      for (const row of ['this', 'next'] as const) {
-        const x = row === 'this' ? this.x : 0;
-        const y = row === 'this' ? this.rowY : this.rowY + this.rowDeep + tinGapMm;
-        if (row === 'next' && this.rowDeep === 0) continue;
-        if (x + wide > shelfWideMm + 1e-6 || y + deep > shelfDeepMm + 1e-6) continue;
-        if (row === 'next') this.rowDeep = 0;
-        this.placed.push({
-          tierId: item.tierId,
-          cake: item.cake,
-          outline: item.rim,
-          x: x + wide / 2,
-          y: y + deep / 2,
-          turned,
-          grams: item.grams,
-        });
-        this.x = x + wide + tinGapMm;
-        this.rowY = y;
-        this.rowDeep = Math.max(this.rowDeep, deep);
-        return true;
-      }
-    }
-    return false;
+  private readonly shelf: Shelf;
+  constructor(kitchen: Kitchen) {
+    this.shelf = new Shelf(kitchen);
+  }
+  add({ tierId, cake, rim, grams }: Item): boolean {
+    const stand = this.shelf.place(rim);
+    if (!stand) return false;
+    this.placed.push({ tierId, cake, outline: rim, ...stand, grams });
+    return true;
   }
 }
 
@@ -92,19 +70,9 @@ class Shelf {
 export function fitAtOnce(tin: Tin, owned: number, kitchen: Kitchen): number {
   const rim = rimOf(tin);
   let fits = 0;
-  const item: Item = {
-    tierId: '',
-    cake: 0,
-    tin,
-    rim,
-    ovenC: 0,
-    minutes: 0,
-    grams: 0,
-    allowed: 0,
-  };
   for (let s = 0; s < kitchen.shelves; s++) {
     const shelf = new Shelf(kitchen);
-    while (fits < owned && shelf.add(item)) fits += 1;
+    while (fits < owned && shelf.place(rim)) fits += 1;
   }
   return fits;
 }
@@ -141,7 +109,7 @@ export function planLoads(tiers: readonly TierBaking[], kitchen: Kitchen): OvenP
   const firstLoad = new Map<string, number>();
   let clock = 0;
   while (left.length > 0) {
-    const shelves = Array.from({ length: kitchen.shelves }, () => new Shelf(kitchen));
+    const shelves = Array.from({ length: kitchen.shelves }, () => new Filling(kitchen));
     const { ovenC } = left[0]!;
     const used = new Map<string, number>();
     const inside: Item[] = [];

@@ -7,7 +7,14 @@ import { fitAtOnce } from '../oven/loads.ts';
 import type { Kitchen, Spread, Sponge, Tin } from '../pantry/types.ts';
 import { keepsDomes, knifeworkOf, turnsTop } from '../tins/bake.ts';
 import { edgeHeightMm } from '../tins/knife.ts';
-import { capVolumeMl, crownMm, crownVoidMl, tinOutlineAt, tinVolumeMl } from '../tins/volume.ts';
+import {
+  capVolumeMl,
+  crownMm,
+  crownShare,
+  crownVoidMl,
+  tinOutlineAt,
+  tinVolumeMl,
+} from '../tins/volume.ts';
 
 /** What the height solver is asked. Lengths in mm. */
 export interface HeightQuestion {
@@ -23,6 +30,8 @@ export interface HeightQuestion {
   stepMm: number;
   maxLayers: number;
   sponge: Sponge;
+  /** Depth that the sponge's recipe is for, mm. */
+  recipeDepthMm?: number;
   spread: Spread;
   coatSpread: Spread;
   tins: readonly Tin[];
@@ -142,7 +151,6 @@ interface Combo {
   slices: number;
   loads: number;
   crown: number;
-  depthLeft: number;
 }
 
 function combosOf(q: HeightQuestion): Combo[] {
@@ -160,7 +168,6 @@ function combosOf(q: HeightQuestion): Combo[] {
           slices,
           crown,
           loads: Math.ceil(cakes / atOnce),
-          depthLeft: Math.min(tin.depthMm, tin.depthMm + mostAboveRimMm - crown),
         });
     return combos;
   });
@@ -230,7 +237,8 @@ function problemOf(
 }
 
 function bestWay(q: HeightQuestion, stacker: Stacker, combo: Combo): HeightWay | null {
-  const { tin, cakes, slices, crown } = combo;
+  const { tin, cakes, slices } = combo;
+  const crownAt = (edge: number): number => combo.crown * crownShare(edge, q.recipeDepthMm);
   const layers = cakes * slices;
   const knife = knifeworkOf(q.tier, q.kitchen);
   const least = Math.max(q.layerMm[0], slices > 1 ? q.sponge.minSliceMm : 0);
@@ -241,8 +249,11 @@ function bestWay(q: HeightQuestion, stacker: Stacker, combo: Combo): HeightWay |
   for (let k = start; k <= end; k++) {
     const layerMm = k * q.stepMm;
     const edge = edgeHeightMm(Array<number>(slices).fill(layerMm), knife);
-    if (edge > combo.depthLeft) break;
-    const at = (gapMm: number) => stacker.heightOf(combo, layerMm, gapMm);
+    if (edge > tin.depthMm) break;
+    // the dome grows with the depth of the cake it stands on
+    const domed = { ...combo, crown: crownAt(edge) };
+    if (edge + domed.crown > tin.depthMm + mostAboveRimMm) break;
+    const at = (gapMm: number) => stacker.heightOf(domed, layerMm, gapMm);
     const gapMm =
       layers === 1 ? q.gapMm[0] : gapFor((gap) => at(gap).heightMm, q.heightMm, q.gapMm);
     const { heightMm, fillingMm } = at(gapMm);
@@ -257,6 +268,7 @@ function bestWay(q: HeightQuestion, stacker: Stacker, combo: Combo): HeightWay |
   if (!best) return null;
   const edgeMm = edgeHeightMm(Array<number>(slices).fill(best.layerMm), knife);
   const top = tinOutlineAt(tin, edgeMm);
+  const crown = crownAt(edgeMm);
   const bakedMl = tinVolumeMl(tin, edgeMm) + capVolumeMl(top, crown);
   const usedMl =
     (slices * best.layerMm * areaMm2(q.tier.outline)) / 1000 +

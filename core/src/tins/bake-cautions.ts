@@ -144,8 +144,8 @@ function warnOfTin(
 
 function warnOfSlices(tier: Tier, sponge: Sponge, cautions: Caution[]): void {
   tier.layers.forEach((layer, i) => {
-    if (layer.otherId !== null || layer.heightMm >= sponge.minSliceMm || tier.slicesPerCake < 2)
-      return;
+    if (layer.otherId !== null || layer.heightMm >= sponge.minSliceMm) return;
+    const single = tier.slicesPerCake < 2;
     cautions.push({
       id: `${tier.id}/thin/${i}`,
       severity: 'mind',
@@ -155,9 +155,14 @@ function warnOfSlices(tier: Tier, sponge: Sponge, cautions: Caution[]): void {
         `Layer ${i + 1} is {thin} thick; ${sponge.name.toLowerCase()} tears below {least}.`,
         { thin: [layer.heightMm, 'thickness'], least: [sponge.minSliceMm, 'thickness'] },
       ),
-      todo: phrase('Make it {by} thicker, or split each cake into fewer layers.', {
-        by: [sponge.minSliceMm - layer.heightMm, 'thickness'],
-      }),
+      todo: phrase(
+        single
+          ? 'Make it {by} thicker, or bake it on a lined tray, a few minutes only, and turn it out on its paper.'
+          : 'Make it {by} thicker, or split each cake into fewer layers.',
+        {
+          by: [sponge.minSliceMm - layer.heightMm, 'thickness'],
+        },
+      ),
     });
   });
 }

@@ -7,6 +7,7 @@ import type { Food, Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import { cutCount, cutHeights, edgeHeightMm, type Knifework, type KnifeCut } from './knife.ts';
 import {
   capVolumeMl,
+  crownShare,
   crownMm,
   crownVoidMl,
   fillHeightMm,
@@ -142,7 +143,10 @@ export function planBake(
     const measured = tier.asBaked[index]?.edgeMm;
     const edgeMm = measured ?? neededMm;
     layerMm2 = layerArea(tier, tin, neededMm);
-    const crown = crownMm(tinOutlineAt(tin, neededMm), sponge.crownOverRadius);
+    const crown = crownMm(
+      tinOutlineAt(tin, neededMm),
+      sponge.crownOverRadius * crownShare(neededMm, recipe?.bake?.depthMm),
+    );
     const capMl = capVolumeMl(tinOutlineAt(tin, neededMm), crown);
     const neededMl = tinVolumeMl(tin, neededMm);
     const batterG = (neededMl + capMl) / mlPerG;

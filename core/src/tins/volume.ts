@@ -80,6 +80,19 @@ export function fillHeightMm(tin: TinShape, volumeMl: number): number {
   return (low + high) / 2;
 }
 
+/** A layer thinner than this sets before it can dome, mm; a usual cake is so deep (estimates). */
+const flatMm = 15;
+export const usualDepthMm = 50;
+/** However deep, it domes no more than this over what its row says. */
+const mostCrown = 1.25;
+
+/**
+ * How much of its row's crown a cake of this depth has: none up to 15 mm, all at the depth of its own
+ * recipe, in between by the depth.
+ */
+export const crownShare = (depthMm: number, recipeDepthMm: number = usualDepthMm): number =>
+  Math.min(mostCrown, Math.max(0, (depthMm - flatMm) / Math.max(10, recipeDepthMm - flatMm)));
+
 /** Height of the crown above the edge, mm: the sponge's share of the equivalent radius 2A/P. */
 export const crownMm = (top: Outline, crownOverRadius: number): number =>
   crownOverRadius * equivalentRadiusMm(top);

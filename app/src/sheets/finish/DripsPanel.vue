@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  partsOfGanache,
   dripToolNames,
   dripLooks,
   dripPatterns,
@@ -154,15 +155,10 @@ const rows = computed(() => {
   ].filter((row) => row.g > 0);
 });
 const made = computed(() => {
-  const s = planned.value?.shares;
-  if (!s) return [];
-  return [
-    { text: planned.value.ganache!.chocolate.name, g: s.chocolateG },
-    { text: planned.value.ganache!.cream.name, g: s.creamG },
-    { text: 'butter', g: s.butterG },
-    { text: 'glucose syrup', g: s.syrupG },
-    { text: 'sugar', g: s.sugarG },
-  ].filter((row) => row.g > 0);
+  const { ganache, shares } = planned.value ?? {};
+  return ganache && shares
+    ? partsOfGanache(ganache, shares).map(({ name, massG }) => ({ text: name, g: massG }))
+    : [];
 });
 </script>
 

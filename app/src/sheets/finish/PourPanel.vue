@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { limits, newPour, showText, type Build, type Plan, type Pour } from '@pyrgotect/core';
+import {
+  partsOfGanache,
+  limits,
+  newPour,
+  showText,
+  type Build,
+  type Plan,
+  type Pour,
+} from '@pyrgotect/core';
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
@@ -18,6 +26,11 @@ const set = (to: Partial<Pour>, label = 'Pour'): void =>
   editTier(label, (t) => void (t.pour && Object.assign(t.pour, to)));
 const begin = (): void =>
   editTier('Pour', (t) => void (t.pour = newPour(pantry.pantry.ganaches[0]?.id ?? 'dark-equal')));
+const parts = computed(() =>
+  planned.value?.ganache && planned.value.shares
+    ? partsOfGanache(planned.value.ganache, planned.value.shares)
+    : [],
+);
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
   showText(n, kind, settings.system);
 const studs = { cover: 0.3, highMm: 5, acrossMm: 8 };
@@ -51,9 +64,11 @@ const stays = computed(() =>
           >
         </div>
         <p v-if="planned.shares" class="sentence">
-          That is <b>{{ text(planned.shares.chocolateG, 'small') }}</b>
-          {{ planned.ganache!.chocolate.name }} and
-          <b>{{ text(planned.shares.creamG, 'small') }}</b> {{ planned.ganache!.cream.name }}.
+          That is
+          <template v-for="(part, k) in parts" :key="part.name"
+            >{{ k === 0 ? '' : k === parts.length - 1 ? ' and ' : ', '
+            }}<b>{{ text(part.massG, 'small') }}</b> {{ part.name }}</template
+          >.
         </p>
         <p class="sentence">
           <template v-if="pour.studded">

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import {
+  equivalentRadiusMm,
+  isWorthSaying,
   limits,
   setGap,
   showText,
@@ -47,7 +49,11 @@ const setPieces = (index: number, to: Partial<Pieces> | null): void =>
     pieces: to === null ? null : { ...(tier.value.gaps[index]!.pieces ?? berries), ...to },
   });
 const rows = computed(() => tier.value.gaps.map((gap, index) => ({ gap, index })).reverse());
-const creeping = computed(() => loads.value.filter((load) => !load.holds).length);
+const creeping = computed(
+  () => loads.value.filter((load, i) => isWorthSaying(tier.value.gaps[i]!, load)).length,
+);
+/** How far setback and dam may go together before nothing is left to fill. */
+const roomMm = computed(() => Math.max(0, equivalentRadiusMm(tier.value.outline) - 15));
 const summary = computed(() => {
   if (tier.value.gaps.length === 0) return 'One layer: nothing to fill';
   if (loads.value.length === 0) return 'What rests on the fillings is not known yet';
@@ -117,12 +123,12 @@ const summary = computed(() => {
             kind="thickness"
             :label="`Filling ${index + 1} short of the edge by`"
             :min="limits.setbackMm.min"
-            :max="limits.setbackMm.max"
+            :max="Math.max(gap.setbackMm, Math.min(limits.setbackMm.max, roomMm - gap.damMm))"
             @update:model-value="(mm) => mm !== null && change(index, 'Setback', { setbackMm: mm })"
           />
           short of the edge
           <button
-            v-if="loads[index] && loads[index].flushMm > 0.5"
+            v-if="loads[index] && loads[index].flushMm > Math.max(0.5, gap.setbackMm)"
             type="button"
             class="key small"
             @click="change(index, 'Setback', { setbackMm: Math.ceil(loads[index]!.flushMm) })"

@@ -33,7 +33,8 @@ export default defineConfig({
   webServer: {
     command: 'node --import tsx server/src/main.ts',
     cwd: '..',
-    env: { PORT: String(port), DEMO: '1' },
+    // the demo's own day, so that its dates are those of the tests
+    env: { PORT: String(port), DEMO: '1', DEMO_TODAY: '2027-05-15T12:00:00' },
     url: `http://127.0.0.1:${port}/api/health`,
     reuseExistingServer: false,
   },

@@ -104,6 +104,7 @@ describe('records of what happened', () => {
         title: 'Fill layer 1',
         label: 'filling on layer 1',
         value: 100,
+        what: 'mass/fill',
         takenG: null,
         movedBy: 1,
         hand: 'fill',

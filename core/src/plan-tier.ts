@@ -24,6 +24,7 @@ import { loadGaps, warnOfSqueeze, type GapLoad } from './fill/load.ts';
 import { warnOfRim } from './level/readings.ts';
 import { planOther, warnOfOthers, type OtherPlan } from './others/other-layers.ts';
 import { areaMm2 } from './outline/outline.ts';
+import { topScale } from './labour/minutes.ts';
 import { findRow } from './pantry/find.ts';
 import type { Pantry, Recipe, Sponge, Spread, Tin } from './pantry/types.ts';
 import type { TierPlan } from './plan-types.ts';
@@ -110,7 +111,7 @@ export function planTier(tier: Tier, work: Work): BareTier {
     ),
   );
   const inner = ifThere(() => spreadOf(innerSpreadId(tier)));
-  const { dabG } = pantry.kitchen;
+  const dabG = dabFor(tier, pantry.kitchen.dabG);
   const dabMl = inner ? dabG / inner.densityGPerMl : 0;
   const whole = planStack(tier, dabMl, settled, crowns, book);
   const carve = carveTier(tier, { stack: whole, layersG, gaps, centre, bake, dabG }, work);
@@ -194,6 +195,10 @@ export function planTier(tier: Tier, work: Work): BareTier {
         : null,
   };
 }
+
+/** A dab holds by its area: the kitchen's is for a cake of 20 cm, and goes with the size of the cake. */
+const dabFor = (tier: Tier, dabG: number): number =>
+  dabG * Math.min(4, Math.max(0.4, topScale(tier.outline)));
 
 /** Share of a tier's height that is not foam. */
 function eatenShare(tier: Tier, pantry: Pantry): number {

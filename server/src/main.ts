@@ -8,6 +8,7 @@ async function listen(): Promise<void> {
   const host = process.env.HOST ?? '127.0.0.1';
   const app = await buildServer({
     demo: process.env.DEMO === '1',
+    today: process.env.DEMO_TODAY ?? null,
     serveApp: process.env.WITHOUT_APP !== '1',
   });
   for (let port = wanted ?? defaultPort; ; port++) {

@@ -10,6 +10,8 @@ export interface Options {
   root?: string;
   /** True when the application fills an empty shelf with the demo builds. */
   demo?: boolean;
+  /** The day that the demo's dates are counted from, "2027-05-15T12:00:00"; null for the day it is loaded. */
+  today?: string | null;
   /** False in development, where another server gives out the application. */
   serveApp?: boolean;
 }
@@ -44,6 +46,7 @@ const policyText = (policy: Record<string, string[]>): string =>
 export async function buildServer({
   root,
   demo = false,
+  today = null,
   serveApp = true,
 }: Options = {}): Promise<FastifyInstance> {
   const folder = root ?? fileURLToPath(new URL('../../app/dist', import.meta.url));
@@ -56,7 +59,7 @@ export async function buildServer({
   });
   await serveDevices(app);
   app.get('/api/health', () => ({ ok: true }));
-  app.get('/api/start', () => ({ demo }));
+  app.get('/api/start', () => ({ demo, ...(today === null ? {} : { today }) }));
   if (!serveApp) return app;
   await app.register(fastifyStatic, {
     root: folder,

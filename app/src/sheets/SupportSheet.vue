@@ -60,7 +60,10 @@ const title = computed(() => {
   if (stops > 0)
     return `It does not stand yet: ${stops} ${stops === 1 ? 'thing' : 'things'} to mend`;
   const dowels = support.lifts.reduce((sum, lift) => sum + lift.placed.length, 0);
-  const stood = dowels > 0 ? `${dowels} dowels` : 'No dowels needed';
+  const needed = props.plan.cautions.some(
+    (caution) => caution.stage === 'support' && caution.severity !== 'note',
+  );
+  const stood = dowels > 0 ? `${dowels} dowels` : needed ? 'No dowels yet' : 'No dowels needed';
   if (!props.build.journey.byRoad) return `${stood}; it stays where it is made`;
   const least = Math.min(...support.tiers.map((one) => one.margin));
   const held = support.rod ? 'a rod holds it on the road' : null;

@@ -102,15 +102,21 @@ export const useShelf = defineStore('shelf', () => {
     // begun, and left before all of it lay there: the rest is laid now
     const begun = await database.settings.get('seeding');
     if (!begun && (await database.builds.count()) > 0) return;
-    const answer = await fetch('/api/start')
-      .then((r) => (r.ok ? (r.json() as Promise<{ demo?: boolean }>) : { demo: false }))
-      .catch(() => ({ demo: false }));
+    interface Start {
+      demo?: boolean;
+      today?: string;
+    }
+    const answer: Start = await fetch('/api/start')
+      .then((r) => (r.ok ? (r.json() as Promise<Start>) : {}))
+      .catch((): Start => ({}));
     if (!answer.demo) return;
-    const { demoFiles } = await import('../storage/demo.ts');
+    const { demoFiles, demoNow } = await import('../storage/demo.ts');
+    const today = answer.today ? new Date(answer.today) : new Date();
     await database.settings.put({ key: 'seeding', value: true });
     for (const text of await demoFiles()) {
-      const { build } = JSON.parse(text) as { build: { id: string } };
-      if (!(await database.builds.get(build.id))) await importText(text);
+      const file = JSON.parse(text) as { build: Build };
+      if (await database.builds.get(file.build.id)) continue;
+      await importText(JSON.stringify({ ...file, build: demoNow(file.build, today) }));
     }
     await database.settings.put({ key: 'seeded', value: true });
   }

@@ -3,7 +3,7 @@ import type { BowlUse } from '../bowls/uses.ts';
 import type { Build } from '../build/types.ts';
 import { coatKind } from '../hand/moves.ts';
 import { phrase } from '../units/phrase.ts';
-import { leftLabel, type Step } from './steps.ts';
+import { isOfSame, leftLabel, type Step } from './steps.ts';
 
 /** The step at which a share of a bowl is used; null where no single step uses it. */
 function stepOfUse({ kind, part }: BowlUse): string | null {
@@ -48,7 +48,7 @@ export function runBowls(
             stepKey === step.key &&
             kind === 'mass' &&
             value !== null &&
-            (planned === null || planned.label === step.record!.label),
+            (planned === null || isOfSame(planned, step.record!)),
         )?.value
       : undefined;
   const stepOf = (key: string | null): Step | undefined => sheet[order.get(key ?? '') ?? -1];

@@ -1,4 +1,4 @@
-import type { NoteKind } from '../build/types.ts';
+import type { NoteKind, Planned } from '../build/types.ts';
 import type { HandKind } from '../hand/kinds.ts';
 import type { Kind } from '../units/kinds.ts';
 import type { Hazard } from '../pantry/hazards.ts';
@@ -45,7 +45,20 @@ export interface Recordable {
   movedBy?: number;
   /** Where what is noted is what is left: how much is to be taken. */
   takenG?: number;
+  /** What is noted, whatever it is called: a note stays with it when it is renamed. */
+  what?: string;
 }
+
+/** What is noted, as a key within its step. */
+export const whatOf = (record: Recordable): string =>
+  record.what ??
+  (record.takenG !== undefined || record.label === leftLabel
+    ? 'left'
+    : `${record.kind}/${record.hand ?? ''}`);
+
+/** True for a note of the same thing; notes of older versions are known by their label alone. */
+export const isOfSame = (planned: Planned, record: Recordable): boolean =>
+  planned.what === '' ? planned.label === record.label : planned.what === whatOf(record);
 
 /** One thing to do at the bench. Texts carry figures and are put into the reader's units on screen. */
 export interface Step {

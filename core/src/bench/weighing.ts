@@ -1,6 +1,6 @@
 import type { BenchNote, Build } from '../build/types.ts';
 import { dimensionOf } from '../units/kinds.ts';
-import type { Recordable, Step } from './steps.ts';
+import { isOfSame, type Recordable, type Step } from './steps.ts';
 
 /** Something to set on the scale at a step, in the order in which it is weighed. */
 export interface WeighTarget {
@@ -43,6 +43,7 @@ export function weighTargets(step: Step): WeighTarget[] {
         : {
             kind: 'mass',
             label: amount.label,
+            what: `weighed/${amount.figure ?? amount.label}`,
             planned: amount.value,
             show: amount.kind,
             hand: null,
@@ -66,7 +67,8 @@ export const weighedNote = (
 ): BenchNote | undefined =>
   record
     ? build.bench.notes.findLast(
-        (note) => note.stepKey === step.key && note.planned?.label === record.label,
+        (note) =>
+          note.stepKey === step.key && note.planned !== null && isOfSame(note.planned, record),
       )
     : undefined;
 

@@ -3,7 +3,7 @@ import { newTier } from '../build/create.ts';
 import type { Brief, Build } from '../build/types.ts';
 import { thicknessOf } from '../coat/thickness.ts';
 import { coated } from '../coat/shell.ts';
-import { areaMm2, depthMm, widthMm } from '../outline/outline.ts';
+import { areaMm2, depthMm, widthMm, type Outline } from '../outline/outline.ts';
 import { dietAnswer } from '../pantry/diets.ts';
 import type { Pantry, Spread, Sponge, Tin } from '../pantry/types.ts';
 import { recipeContents } from '../recipes/parts.ts';
@@ -24,6 +24,9 @@ export interface Proposal {
 
 export type DraftResult =
   { ok: true; proposals: Proposal[] } | { ok: false; problem: string; most: number };
+
+/** Outlines that a cake has when nothing is said of its shape. */
+const usualKinds: readonly Outline['kind'][] = ['round', 'square', 'rectangle'];
 
 interface Candidate {
   tin: Tin;
@@ -127,7 +130,10 @@ export function draftBuilds(base: Build, pantry: Pantry): DraftResult {
   const { brief } = base;
   const unserved = nothingServes(pantry, brief);
   if (unserved) return { ok: false, most: 0, problem: unserved };
-  const tins = pantry.tins.filter((tin) => tin.owned > 0 && tin.form === 'upright');
+  const owned = pantry.tins.filter((tin) => tin.owned > 0 && tin.form === 'upright');
+  // a heart or a ring is a wish, and nobody has said it
+  const usual = owned.filter((tin) => usualKinds.includes(tin.outline.kind));
+  const tins = usual.length > 0 ? usual : owned;
   const all: Candidate[] = tins.flatMap((tin) =>
     [false, true].map((halves) => ({
       tin,

@@ -215,6 +215,7 @@ const bench = obj({
         obj({
           title: text(200),
           label: text(200),
+          what: text(200),
           value: num({ min: -1e6, max: 1e6 }),
           takenG: nullable(num({ min: 0, max: 1e6 })),
           movedBy: num({ min: 0.01, max: 100 }),

@@ -223,8 +223,16 @@ export function buildFrom7(value: unknown): Loose {
   const build = asObject(value);
   const ofNoRow = (part: unknown): unknown =>
     part === null || part === undefined ? part : { foodId: null, ...asObject(part) };
+  const bench = asObject(build.bench);
   return {
     ...build,
+    bench: {
+      ...bench,
+      notes: asList(bench.notes).map((value) => {
+        const note = asObject(value);
+        return note.planned ? { ...note, planned: { what: '', ...asObject(note.planned) } } : note;
+      }),
+    },
     tiers: asList(build.tiers).map((each) => {
       const tier = asObject(each);
       return {

@@ -278,6 +278,7 @@ const benchSchema = record<Bench>({
         record<Planned>({
           title: words(200),
           label: words(200),
+          what: words(200),
           value: figure({ min: -1e6, max: 1e6 }),
           takenG: orNull(figure({ min: 0, max: 1e6 }) as never),
           movedBy: figure({ min: 0.01, max: 100 }),

@@ -240,6 +240,8 @@ export type NoteKind = (typeof noteKinds)[number];
 export interface Planned {
   title: string;
   label: string;
+  /** What was noted, whatever it was called; empty in notes of older versions. */
+  what: string;
   value: number;
   /** Where what is noted is what is left: how much was to be taken. Null where the figure itself was planned. */
   takenG: number | null;

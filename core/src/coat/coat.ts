@@ -85,7 +85,12 @@ export function planCoat(
     shares,
   };
   const style = styleRows[tier.coat.style];
-  const thick = (label: string, own: number | null, value: number): Input =>
+  const thick = (
+    label: string,
+    own: number | null,
+    value: number,
+    of: (typeof styleRows)[keyof typeof styleRows] = style,
+  ): Input =>
     own === null
       ? {
           label,
@@ -93,9 +98,9 @@ export function planCoat(
           kind: 'thickness',
           read: {
             table: 'coat styles',
-            row: style.title,
-            source: style.source,
-            range: style.range,
+            row: of.title,
+            source: of.source,
+            range: of.range,
           },
         }
       : given(label, own, 'thickness');
@@ -109,7 +114,8 @@ export function planCoat(
     'The shell that the crumb coat makes round the stack and over its top, with round corners, times the share it covers; what uneven sides and open grooves swallow; times density.',
     [
       from(`${tier.id}/stack`, 'height of the stack', stackMm, 'span'),
-      thick('thickness', tier.coat.crumbMm, t.crumbMm),
+      // a crumb coat has a range of its own, whatever comes over it
+      thick('thickness', tier.coat.crumbMm, t.crumbMm, styleRows['crumb coat only']),
       given('share of the cake it hides', t.cover, 'share'),
       ...(domeMl > 0 ? [given('round the dome on top', domeMl, 'volume')] : []),
       ...(openMl > 0 ? [given('grooves left by fillings', openMl, 'volume')] : []),

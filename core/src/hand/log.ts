@@ -1,4 +1,4 @@
-import type { Recordable, Step } from '../bench/steps.ts';
+import { isOfSame, whatOf, type Recordable, type Step } from '../bench/steps.ts';
 import type { BenchNote, Build } from '../build/types.ts';
 import type { Kind } from '../units/kinds.ts';
 import type { HandKind } from './kinds.ts';
@@ -40,6 +40,7 @@ function plannedOf(note: BenchNote, steps: ReadonlyMap<string, Step>): BenchNote
   return {
     title: step.title,
     label: record.label,
+    what: whatOf(record),
     value: record.planned,
     takenG: record.takenG ?? null,
     movedBy: record.movedBy ?? 1,
@@ -61,7 +62,7 @@ export function logOf(build: Build, steps: readonly Step[]): LogLine[] {
     const planned = plannedOf(note, byKey);
     const ratio = planned && ratioOf(note.value, { ...planned, movedBy: 1 });
     if (!planned || ratio === null) continue;
-    last.set(`${note.stepKey}|${planned.label}`, {
+    last.set(`${note.stepKey}|${planned.what || planned.label}`, {
       noteId: note.id,
       stepKey: note.stepKey,
       title: planned.title,
@@ -93,7 +94,8 @@ export function noteOf(
 ): BenchNote {
   const before = record
     ? build.bench.notes.find(
-        (note) => note.stepKey === step.key && note.planned?.label === record.label,
+        (note) =>
+          note.stepKey === step.key && note.planned !== null && isOfSame(note.planned, record),
       )?.planned
     : undefined;
   return {
@@ -109,6 +111,7 @@ export function noteOf(
         ? {
             title: step.title.slice(0, 200),
             label: record.label.slice(0, 200),
+            what: whatOf(record).slice(0, 200),
             value: record.planned,
             takenG: record.takenG ?? null,
             movedBy: record.movedBy ?? 1,

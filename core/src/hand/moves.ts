@@ -53,7 +53,7 @@ export function recordsOf(build: Build): KeptRecord[] {
     if (!planned?.hand || value === null) continue;
     const ratio = ratioOf(value, planned);
     if (ratio === null) continue;
-    found.set(`${stepKey}|${planned.label}`, {
+    found.set(`${stepKey}|${planned.what || planned.label}`, {
       id,
       buildId: build.id,
       buildName: build.name,

@@ -57,12 +57,18 @@ export const inFridge = (mass: Mass, kitchen: Kitchen): Body =>
 export const inRoom = (mass: Mass, kitchen: Kitchen): Body =>
   standing(mass, coldAlpha, kitchen.roomW, kitchen.roomW / 2);
 
-/** Minutes on a rack until the hottest point is within 5 K of the room. */
+/** A cake this warm in its middle can be cut and filled, C. */
+const cutC = 26;
+/** In a room too hot for that, as near to the room as it is in one of 24.5 C. */
+const hottestRoomC = 24.5;
+
+/** Minutes on a rack until the hottest point can be cut: 26 C, or near to a hotter room. */
 export function coolMin(mass: Mass, fromC: number, kitchen: Kitchen): number {
   const key = JSON.stringify([mass, fromC, kitchen.rackW, kitchen.roomC]);
   return remember(cooled, key, () => {
     const body = onRack(mass, kitchen);
-    const wanted = 5 / (fromC - kitchen.roomC);
+    const room = Math.min(hottestRoomC, kitchen.roomC);
+    const wanted = (cutC - room) / Math.max(1, fromC - room);
     return secondsUntil((t) => slowestShare(body, t), wanted) / 60;
   });
 }

@@ -2,6 +2,7 @@ import { isPerishable } from '../bench/perishable.ts';
 import { foodOf } from '../pantry/find.ts';
 import type { Food, Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { dissolve } from '../recipes/parts.ts';
+import { dimensionOf } from '../units/kinds.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { Kind } from '../units/kinds.ts';
 import { bowlMinutes, minutesTo } from './cool-bowl.ts';
@@ -102,6 +103,18 @@ const isCream = (spread: Spread): boolean =>
 const isSugarButter = (spread: Spread): boolean => spread.keeping.startsWith('sugar buttercream');
 
 /** Likely cause, what to do, and how much of it for this very bowl. */
+/** More than this of the bowl is not added to mend it. */
+const mostAdded = 0.5;
+
+const makeAnew = (q: PutRightQuestion): Remedy => ({
+  title: 'Make it anew',
+  todo: phrase(
+    'What it would take to mend it is more than half of what is there: it becomes another frosting. Keep this one for fillings or crumbs.',
+  ),
+  amount: { value: q.massG, kind: 'bowl', label: 'to make' },
+  why: phrase('Mending adds at most half of the bowl.'),
+});
+
 export function putRight(q: PutRightQuestion): PutRight {
   const times = stiffnesses[q.by];
   const caution = isPerishable(q.spread)
@@ -110,7 +123,13 @@ export function putRight(q: PutRightQuestion): PutRight {
       )
     : null;
   const answer = answers[q.fault](q, times);
-  return { ...answer, caution };
+  // what would take half the bowl again makes another frosting of it
+  const worth = answer.remedies.filter(
+    ({ amount }) =>
+      amount === null || dimensionOf[amount.kind] !== 'mass' || amount.value <= mostAdded * q.massG,
+  );
+  const remedies = worth.length > 0 || answer.remedies.length === 0 ? worth : [makeAnew(q)];
+  return { ...answer, remedies, caution };
 }
 
 const fridge = (q: PutRightQuestion) => ({ tempC: q.kitchen.fridgeC, surfaceW: q.kitchen.fridgeW });

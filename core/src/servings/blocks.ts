@@ -108,7 +108,8 @@ const turned = (block: Block): Block => ({ wideMm: block.deepMm, deepMm: block.w
 
 /**
  * The placing of a grid of blocks on an outline that gives most servings, tried in both directions.
- * With `throughMiddle` a cut runs through the middle both ways, as the trade does it.
+ * With `throughMiddle` a cut runs through the middle, as the trade does it; where that gives less, the
+ * middle of a block is in the middle.
  */
 export function bestGrid(
   outline: Outline,
@@ -119,7 +120,7 @@ export function bestGrid(
   // of shift then covers every placing
   const mirrored = !['heart', 'petal', 'path'].includes(outline.kind);
   const shifts = throughMiddle
-    ? [0]
+    ? [0, 0.5]
     : mirrored
       ? [0, 0.125, 0.25, 0.375, 0.5]
       : [0, 0.125, 0.25, 0.375, 0.5, 0.625, 0.75, 0.875];

@@ -100,6 +100,9 @@ export function warnOfDowels(
     );
 }
 
+/** A board that bends more than this is none, mm. */
+const hopelessMm = 10;
+
 /** A board that is missing, or bends. */
 export function warnOfBoard(tier: Tier, lift: Lift, above: string, say: Say): void {
   if (lift.dowels && !lift.card)
@@ -112,6 +115,17 @@ export function warnOfBoard(tier: Tier, lift: Lift, above: string, say: Say): vo
     );
   const { bend, card } = lift;
   if (!bend || !card || bend.mm <= mostBendMm) return;
+  // past this the sum says no more than that it gives way
+  if (bend.mm > hopelessMm)
+    return say(
+      `${lift.id}/bends`,
+      'stop',
+      lift.id,
+      phrase(
+        `No board of ${card.material} this thin will do under ${above}: it gives way ${bend.where}.`,
+      ),
+      phrase('A drum, a board of wood or acrylic, or more dowels nearer to each other.'),
+    );
   say(
     `${lift.id}/bends`,
     'mind',

@@ -142,7 +142,7 @@ const size = (piece: Offcut): string =>
         }}{{
           held.slopeDeg < 1
             ? ', level.'
-            : `, sloping by ${Math.round(held.slopeDeg)}°: its frosting has to hold ${text(held.needsPa / 1000, 'pressure')} of shear.`
+            : `, sloping by ${Math.round(held.slopeDeg)}°: its frosting has to hold ${text(held.needsPa, 'pressure')} of shear.`
         }}
       </p>
     </template>

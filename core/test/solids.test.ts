@@ -160,6 +160,22 @@ describe('volumes, surfaces and centres against closed forms', () => {
     const area = (1 - Math.PI / 4) * 400;
     const at = 80 - (20 * (10 - 3 * Math.PI)) / (12 - 3 * Math.PI);
     near(rounded.steps[0]!.removedMl, (2 * Math.PI * at * area) / 1000, 0.02);
+    // true arcs: the quarter of a torus, to a hundredth; eight flat steps had a sixth too much
+    const [R, e] = [80, 20];
+    const arcs = plain(round(2 * R), 100, [{ ...edge('rounded'), sizeMm: e } as Cut]);
+    const quarter = 2 * Math.PI * ((R - e) * (Math.PI / 2) * e + e * e);
+    near(
+      answer(arcs).surfaceMm2,
+      // the surface is without the foot
+      2 * Math.PI * R * (100 - e) + quarter + Math.PI * (R - e) ** 2,
+      0.01,
+    );
+    const cone = plain(round(2 * R), 100, [{ ...edge('bevelled'), sizeMm: e } as Cut]);
+    near(
+      answer(cone).surfaceMm2,
+      2 * Math.PI * R * (100 - e) + Math.PI * (R + R - e) * e * Math.SQRT2 + Math.PI * (R - e) ** 2,
+      0.01,
+    );
   });
   it('a groove and a core', () => {
     const groove: Cut = { ...base, id: 'g', kind: 'groove', upMm: 40, widthMm: 10, depthMm: 8 };
@@ -195,6 +211,36 @@ describe('volumes, surfaces and centres against closed forms', () => {
     near(exact.coatMl, shell(77, 82));
     near(exact.fondantMl, shell(82, 85));
     near(exact.finishedMm2, 2 * Math.PI * 85 ** 2, 0.01);
+  });
+});
+
+describe('flutes', () => {
+  const cut = (fromMm: number, toMm: number): Cut => ({
+    ...base,
+    id: 'f',
+    kind: 'flutes',
+    count: 12,
+    depthMm: 8,
+    widthMm: 20,
+    fromMm,
+    toMm,
+  });
+  it('run out at top and foot, and leave no skin that counts as surface', () => {
+    const whole = answer(plain(round(160), 100, []));
+    const fluted = answer(plain(round(160), 100, [cut(0, 100)]));
+    // as high as the cake and no higher: the same section all the way, so foot and top lose alike
+    const area = (fluted.leftMl / whole.leftMl) * Math.PI * 80 ** 2;
+    const inner = answer(plain(round(160), 200, [cut(0, 200)]));
+    const side = (inner.surfaceMm2 - fluted.surfaceMm2) / 100;
+    near(fluted.surfaceMm2, area + side * 100, 0.01);
+    near(fluted.footMm2, area, 0.01);
+  });
+  it('never add cake, whichever end is named first', () => {
+    const up = answer(plain(round(160), 100, [cut(20, 80)]));
+    const down = answer(plain(round(160), 100, [cut(80, 20)]));
+    near(down.leftMl, up.leftMl, 1e-6);
+    expect(down.leftMl).toBeLessThan(answer(plain(round(160), 100, [])).leftMl);
+    near(answer(plain(round(160), 100, [cut(50, 50)])).leftMl, Math.PI * 64 * 10, 0.01);
   });
 });
 

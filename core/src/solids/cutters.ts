@@ -184,6 +184,11 @@ function edge(cut: EdgeCut, ctx: CutContext): Solid {
   const inset = (f: number): number =>
     // f from 0 where the edge begins to 1 at the very top or foot
     cut.form === 'bevelled' ? s * f : s * (1 - Math.sqrt(Math.max(0, 1 - f * f)));
+  const slab = isTop ? block(ctx, at, at + s + 1) : block(ctx, at - s - 1, at);
+  const smooth = roundedBody(ctx, rim, cut.form === 'bevelled' ? 1 : segments / 4, inset, (f) =>
+    isTop ? at + s * f : at - s * f,
+  );
+  if (smooth) return scope.hold(slab.subtract(smooth));
   const kept: Solid[] = [];
   for (let k = 0; k < steps; k++) {
     const flat = scope.hold(
@@ -199,9 +204,33 @@ function edge(cut: EdgeCut, ctx: CutContext): Solid {
     const from = isTop ? at + k * high : at - (k + 1) * high;
     kept.push(raised(ctx, scope.hold(flat.extrude(high + 2 * over)), from - over));
   }
-  const slab = isTop ? block(ctx, at, at + s + 1) : block(ctx, at - s - 1, at);
   if (kept.length === 0) return slab;
   return scope.hold(slab.subtract(scope.hold(lib.Manifold.union(kept))));
+}
+
+/**
+ * What an edge leaves of a rim without a hollow: the hull of its insets at their heights, which is the
+ * true arc but for its chords. Null where the rim has a hollow or a hole: there it is stepped.
+ */
+function roundedBody(
+  { lib, scope }: CutContext,
+  rim: ReturnType<Solid['slice']>,
+  rings: number,
+  inset: (f: number) => number,
+  upMm: (f: number) => number,
+): Solid | null {
+  const lines = rim.toPolygons();
+  if (lines.length !== 1) return null;
+  const hull = scope.hold(rim.hull());
+  if (hull.area() - rim.area() > 0.002 * hull.area()) return null;
+  const points: [number, number, number][] = [];
+  for (let k = 0; k <= rings; k++) {
+    // by the angle of the arc, so that its chords are of one length
+    const f = rings === 1 ? k : Math.sin((k / rings) * (Math.PI / 2));
+    const flat = inset(f) <= 0 ? rim : scope.hold(rim.offset(-inset(f), 'Miter', 4));
+    for (const line of flat.toPolygons()) for (const [x, y] of line) points.push([x, y, upMm(f)]);
+  }
+  return points.length < 4 ? null : scope.hold(lib.Manifold.hull(points));
 }
 
 /** Chords of a flute's hollow, and heights at which its line is read. */
@@ -217,8 +246,14 @@ function flutes(cut: FlutesCut, ctx: CutContext): Solid {
   const { lib, scope } = ctx;
   const whole = ctx.whole();
   const box = whole.boundingBox();
-  const from = Math.max(cut.fromMm, box.min[2] + 0.1);
-  const to = Math.min(cut.toMm, box.max[2] - 0.1);
+  // whichever end was named first, and out of the cake where it ends with it: no skin stays
+  const low = Math.min(cut.fromMm, cut.toMm);
+  const high = Math.max(cut.fromMm, cut.toMm);
+  const from = Math.max(low, box.min[2] + 0.1);
+  const to = Math.min(high, box.max[2] - 0.1);
+  if (to - from < 0.5) return nowhere(ctx);
+  const foot = low <= box.min[2] + 0.2 ? box.min[2] - 1 : from;
+  const top = high >= box.max[2] - 0.2 ? box.max[2] + 1 : to;
   const heights = Array.from({ length: levels + 1 }, (_, i) => from + ((to - from) * i) / levels);
   const rims = heights.map((z) => scope.hold(whole.slice(z)).toPolygons());
   const points: number[] = [];
@@ -227,14 +262,19 @@ function flutes(cut: FlutesCut, ctx: CutContext): Solid {
     const [x, y] = bearing((360 * i) / cut.count);
     const outs = heights.map((z, k) => ({ z, out: reach(rims[k]!, x, y) ?? 0 }));
     const deep = outs.filter(({ out }) => out > cut.depthMm + 1);
-    const rings = turns(deep).map(({ z, out }) =>
-      lens(cut, out).map(([u, v]): [number, number, number] => [x * u + y * v, y * u - x * v, z]),
-    );
+    const line = turns(deep);
+    const rings = line.map(({ z, out }, k) => {
+      const at = k === 0 && z <= from ? foot : k === line.length - 1 && z >= to ? top : z;
+      return lens(cut, out).map(([u, v]): [number, number, number] => [
+        x * u + y * v,
+        y * u - x * v,
+        at,
+      ]);
+    });
     if (rings.length > 1) addTube(rings, points, triangles);
   }
   // nothing to reach: a tool that takes nothing
-  if (triangles.length === 0)
-    return scope.hold(scope.hold(lib.Manifold.cube([1, 1, 1])).translate(far, far, far));
+  if (triangles.length === 0) return nowhere(ctx);
   const mesh = new lib.Mesh({
     numProp: 3,
     vertProperties: Float32Array.from(points),
@@ -242,6 +282,10 @@ function flutes(cut: FlutesCut, ctx: CutContext): Solid {
   });
   return scope.hold(lib.Manifold.ofMesh(mesh));
 }
+
+/** A tool that takes nothing. */
+const nowhere = ({ lib, scope }: CutContext): Solid =>
+  scope.hold(scope.hold(lib.Manifold.cube([1, 1, 1])).translate(far, far, far));
 
 /** Of places along a line, its ends and those between that a straight line would miss by 0.2 mm. */
 function turns(line: { z: number; out: number }[]): { z: number; out: number }[] {

@@ -29,6 +29,7 @@ export * from './pantry/starting/index.ts';
 
 export * from './build/types.ts';
 export * from './build/limits.ts';
+export { unsoundIn } from './working/unsound.ts';
 export { atDate } from './build/dates.ts';
 export * from './tins/choose.ts';
 export * from './build/field-words.ts';

@@ -16,9 +16,11 @@ import {
   readBuildFile,
   recordsOf,
   startingPantry,
+  unsoundIn,
   stiffnesses,
   type Build,
 } from '../src/index.ts';
+import { anyBuild } from './arbitrary.ts';
 import { readdirSync, readFileSync } from 'node:fs';
 
 const pantry = startingPantry();
@@ -161,5 +163,12 @@ describe('figures that misled', () => {
         for (const note of build.bench.finished ? build.bench.notes : [])
           expect(Date.parse(note.at)).toBeLessThan(now.getTime());
       }
+  });
+});
+
+describe('random builds', () => {
+  it('hold no figure that is none or without an end, no negative amount, no empty text', () => {
+    for (const build of fc.sample(anyBuild, { numRuns: 120, seed: 1414 }))
+      expect(unsoundIn(planBuild(build, pantry))).toEqual([]);
   });
 });

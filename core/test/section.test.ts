@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  crownShare,
   newBuild,
   newLayer,
   planBuild,
@@ -92,7 +93,8 @@ describe('the section', () => {
     const up = of(section, 'tier-1/layer/1/crown');
     const down = of(section, 'tier-1/layer/3/crown');
     expect([up.arc, down.arc]).toEqual(['up', 'down']);
-    expect(up.y1 - up.y0).toBeCloseTo(12, 6);
+    // twelve hundredths of the radius on a cake of 50 mm, a hair more on a deeper one
+    expect(up.y1 - up.y0).toBeCloseTo(12 * crownShare(2 * 25 + 0.7), 1);
     expect(up.y1).toBeLessThanOrEqual(of(section, 'tier-1/gap/1').y1 + 1e-9);
     expect(down.y0).toBeGreaterThanOrEqual(of(section, 'tier-1/gap/2').y0 - 1e-9);
     expect(sectionOf(fresh()).parts.some((p) => p.kind === 'crown')).toBe(false);

@@ -8,7 +8,6 @@ import {
   pipingMin,
   planBuild,
   showText,
-  startingPantry,
   capacityOfGanache,
   chocolateOf,
   composeGanache,

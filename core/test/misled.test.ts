@@ -106,7 +106,7 @@ describe('figures that misled', () => {
             kitchen: pantry.kitchen,
             massG: 500,
             tempC: 21,
-          } as never);
+          });
           for (const { amount, title } of answer.remedies)
             if (amount && ['bowl', 'small', 'fineMass'].includes(amount.kind))
               expect(title === 'Make it anew' ? 0 : amount.value).toBeLessThanOrEqual(250);

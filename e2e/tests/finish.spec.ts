@@ -174,7 +174,7 @@ test('a topping is dragged, counted by another, and sticks are counted out', asy
   const moved = (await piece.boundingBox())!;
   expect(Math.abs(moved.x + moved.width / 2 - (x - 40))).toBeLessThan(4);
   await page.getByRole('button', { name: 'A topper on a stick' }).click();
-  await expect(page.getByTestId('non-food')).toContainText('1 × stick of topper');
+  await expect(page.getByTestId('non-food')).toContainText('1 × topper');
   await page.getByRole('button', { name: 'Brittle or shards from a tray' }).click();
   await expect(page.getByTestId('toppings')).toContainText('crushed');
   await page.getByTestId('torched').check();

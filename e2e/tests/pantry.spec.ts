@@ -28,7 +28,7 @@ test('an own tin is added, used and refused without a name', async ({ page }) =>
   await page.goto('/pantry');
   await page.getByTestId('add-row').click();
   await page.getByTestId('save-row').click();
-  await expect(page.getByRole('alert')).toContainText('name is empty');
+  await expect(page.getByRole('alert')).toContainText('Name is empty');
   await page.getByLabel('name', { exact: true }).fill('Copper ring');
   const across = page.getByRole('textbox', { name: 'Diameter' });
   await across.fill('26 cm');

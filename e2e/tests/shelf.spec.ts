@@ -23,7 +23,7 @@ test('a cake is exported, taken off, put back, taken off again and imported', as
   expect((await download).suggestedFilename()).toBe('Meridian.json');
   expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({
     format: 'pyrgotect-build',
-    version: 7,
+    version: 8,
   });
 
   const card = page.getByRole('link', { name: 'Open Meridian', exact: true });
@@ -51,13 +51,13 @@ test('a copy is a cake of its own', async ({ page }) => {
 const whole = readFileSync(new URL('../../demo/meridian.json', import.meta.url), 'utf8');
 const bad: [string, string | Buffer, RegExp][] = [
   ['cut short', whole.slice(0, 900), /ends too early, in line \d+/],
-  ['newer', whole.replace('"version": 7', '"version": 8'), /made by a newer Pyrgotect \(version 8/],
+  ['newer', whole.replace('"version": 8', '"version": 9'), /made by a newer Pyrgotect \(version 9/],
   ['another format', '{"format": "recipe-book", "version": 1}', /its format is "recipe-book"/],
   ['a picture', Buffer.from([137, 80, 78, 71, 0, 1, 2]), /not JSON/],
   [
     'a wrong value',
     whole.replace('"heightMm": 22', '"heightMm": -22'),
-    /Line \d+: build\.tiers\[0\]\.layers\[0\]\.heightMm must be at least 3/,
+    /Line \d+: Build, tier 1, layer 1, height must be at least 3/,
   ],
   ['a hostile key', whole.replace('"build": {', '"build": {"__proto__": {"x": 1},'), /cannot have/],
   ['50 MB', Buffer.alloc(50_000_000, 'a'), /50 MB large/],

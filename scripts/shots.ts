@@ -7,7 +7,7 @@ import { buildServer } from '../server/src/server.ts';
 
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 mkdirSync(folder, { recursive: true });
-const server = await buildServer({ demo: true });
+const server = await buildServer({ demo: true, today: '2027-05-15T12:00:00' });
 await server.listen({ port: 0, host: '127.0.0.1' });
 const address = server.server.address();
 if (address === null || typeof address === 'string') throw new Error('no port');

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  addUp,
   partsOfGanache,
   dripToolNames,
   dripLooks,
@@ -147,12 +148,15 @@ const meanFilm = computed(() => {
 const rows = computed(() => {
   const p = planned.value;
   if (!p) return [];
-  return [
+  const parts = [
     { text: `${p.count} drips of ${range.value}`, g: p.amounts.dripsG },
     { text: 'bead along the rim', g: p.amounts.rimG },
     { text: 'flood on top', g: p.amounts.floodG },
     { text: `stays in the ${dripToolNames[drip.value!.tool]}`, g: p.amounts.residueG },
   ].filter((row) => row.g > 0);
+  // what is shown adds up to what is shown under it
+  const whole = addUp(parts.map((row) => row.g));
+  return parts.map((row, k) => ({ ...row, g: whole[k]! }));
 });
 const made = computed(() => {
   const { ganache, shares } = planned.value ?? {};

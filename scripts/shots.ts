@@ -114,7 +114,7 @@ const views: View[] = [
     name: 'day',
     path: '/build/jubilee/day',
     before: async (p) => {
-      await p.getByText('Begin Wednesday 16 June, 20:11').waitFor({ timeout: 60_000 });
+      await p.getByText('Begin Wednesday 16 June, 20:30').waitFor({ timeout: 60_000 });
       await turn('tasks')(p);
     },
   },

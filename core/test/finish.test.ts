@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   heapHighMm,
+  heapSlopeDeg,
   metric,
   newBuild,
   newTopping,
@@ -205,6 +206,8 @@ describe('piping', () => {
   });
   it('piles a heap as high as it piles, and strews by the area and not by the nut', () => {
     expect(heapHighMm(100, 45)).toBeCloseTo(50, 9);
+    for (const degrees of [10, 28, 34])
+      expect(heapSlopeDeg(90, heapHighMm(90, degrees))).toBeCloseTo(degrees, 9);
     const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
     build.tiers[0]!.toppings = [
       {

@@ -1,8 +1,5 @@
 <script setup lang="ts">
 import {
-  foodOf,
-  weightText,
-  type ListItem,
   isForGrownUps,
   isForHelper,
   leftLabel,
@@ -23,6 +20,7 @@ import LevelPanel from '../sheets/stack/LevelPanel.vue';
 import { useDevices } from '../stores/devices.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useListText } from './listText.ts';
 import { checkKey, type BenchHand } from './useBench.ts';
 
 const TestDrips = defineAsyncComponent(() => import('../sheets/finish/TestDrips.vue'));
@@ -60,15 +58,7 @@ const leftG = computed(
         (note.planned === null || note.planned.label === leftLabel),
     )?.value ?? null,
 );
-/** Small amounts in spoons where ounces would show next to nothing. */
-const listText = (item: ListItem): string =>
-  weightText(
-    item.value,
-    item.kind,
-    foodOf(pantry.pantry.foods, item.foodId ?? null) ?? null,
-    pantry.pantry.kitchen.measuring,
-    settings.system,
-  );
+const listText = useListText();
 const running = computed(() => props.bench.timers.value.some((t) => t.stepKey === props.step.key));
 </script>
 

@@ -6,6 +6,7 @@ import {
   dietsKept,
   householdText,
   recipeContents,
+  showText,
   type Ingredient,
   type Recipe,
 } from '@pyrgotect/core';
@@ -75,7 +76,8 @@ const stepsOf = (event: Event): string[] =>
   <div>
     <h2>Ingredients</h2>
     <p class="soft">
-      {{ Math.round(total) }} g go in, {{ Math.round(recipe.yieldG) }} g come out.
+      {{ showText(total, 'bowl', settings.system) }} go in,
+      {{ showText(recipe.yieldG, 'bowl', settings.system) }} come out.
       <HoldsLine :held="contents" />
       {{ kept.length > 0 ? `It is: ${kept.join(', ')}.` : '' }}
     </p>

@@ -1,14 +1,7 @@
 <script setup lang="ts">
-import {
-  foodOf,
-  heldBy,
-  say,
-  showText,
-  weightText,
-  type ListItem,
-  type Step,
-} from '@pyrgotect/core';
+import { heldBy, say, showText, type Step } from '@pyrgotect/core';
 import { computed, watch } from 'vue';
+import { useListText } from '../bench/listText.ts';
 import HoldsLine from '../figures/HoldsLine.vue';
 import DayPrint from '../day/DayPrint.vue';
 import { servedText } from '../parts/when.ts';
@@ -38,14 +31,7 @@ const chapters = computed(() => {
   return groups;
 });
 const pantry = usePantry();
-const listText = (item: ListItem): string =>
-  weightText(
-    item.value,
-    item.kind,
-    foodOf(pantry.pantry.foods, item.foodId ?? null) ?? null,
-    pantry.pantry.kitchen.measuring,
-    settings.system,
-  );
+const listText = useListText();
 const text = (value: number, kind: Parameters<typeof showText>[1]): string =>
   showText(value, kind, settings.system);
 const print = (): void => window.print();

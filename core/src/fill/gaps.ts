@@ -1,6 +1,6 @@
 import { innerSpreadId } from '../build/edit.ts';
 import type { Gap, Tier } from '../build/types.ts';
-import { areaMm2, grow, grownAreaMm2 } from '../outline/outline.ts';
+import { areaMm2, equivalentRadiusMm, grow, grownAreaMm2 } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
 import { runsThroughGap } from './centre.ts';
 
@@ -39,6 +39,13 @@ function piecesIn(gap: Gap, area: number, roomMl: number): { ml: number; g: numb
   const ml = Math.min(wanted, mostOfGap * roomMl);
   return { ml, g: ml * pieces.densityGPerMl };
 }
+
+/** Least radius that must be left to fill inside setback and dam, mm (estimate). */
+const leastFillMm = 15;
+
+/** How far setback and dam may go in together before nothing is left to fill, mm; never negative. */
+export const edgeRoomMm = (tier: Tier): number =>
+  Math.max(0, equivalentRadiusMm(tier.outline) - leastFillMm);
 
 /**
  * Filling, dam, pieces and sauce of each gap (model section 5): the area inside setback and dam

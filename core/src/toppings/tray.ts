@@ -41,6 +41,10 @@ export const reposeDeg = { min: 35, usual: 40, max: 45 } as const;
 export const heapHighMm = (acrossMm: number, degrees: number = reposeDeg.usual): number =>
   (acrossMm / 2) * Math.tan((degrees * Math.PI) / 180);
 
+/** How steep such a heap lies, degrees. */
+export const heapSlopeDeg = (acrossMm: number, highMm: number): number =>
+  (Math.atan((2 * highMm) / acrossMm) * 180) / Math.PI;
+
 /** A heap of loose pieces: the cone they lie in, by their packing, g. */
 export const heapG = (
   acrossMm: number,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   heapHighMm,
+  heapSlopeDeg,
   reposeDeg,
   arrangements,
   limits,
@@ -70,7 +71,7 @@ const onFrom = computed(() => {
 });
 /** How steep the heap is, in whole degrees. */
 const heapDegrees = computed(() =>
-  Math.round((Math.atan((2 * topping.value.highMm) / topping.value.acrossMm) * 180) / Math.PI),
+  Math.round(heapSlopeDeg(topping.value.acrossMm, topping.value.highMm)),
 );
 const isPieces = computed(() => topping.value.kind === 'pieces');
 </script>

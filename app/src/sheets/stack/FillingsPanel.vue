@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import {
-  equivalentRadiusMm,
+  edgeRoomMm,
   isWorthSaying,
   limits,
   setGap,
@@ -53,7 +53,7 @@ const creeping = computed(
   () => loads.value.filter((load, i) => isWorthSaying(tier.value.gaps[i]!, load)).length,
 );
 /** How far setback and dam may go together before nothing is left to fill. */
-const roomMm = computed(() => Math.max(0, equivalentRadiusMm(tier.value.outline) - 15));
+const roomMm = computed(() => edgeRoomMm(tier.value));
 const summary = computed(() => {
   if (tier.value.gaps.length === 0) return 'One layer: nothing to fill';
   if (loads.value.length === 0) return 'What rests on the fillings is not known yet';

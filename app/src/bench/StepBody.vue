@@ -18,7 +18,6 @@ import { useWorking } from '../figures/working.ts';
 import LeftAdvice from '../sheets/coat/LeftAdvice.vue';
 import LevelPanel from '../sheets/stack/LevelPanel.vue';
 import { useDevices } from '../stores/devices.ts';
-import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useListText } from './listText.ts';
 import { checkKey, type BenchHand } from './useBench.ts';
@@ -36,7 +35,6 @@ const props = defineProps<{
 const emit = defineEmits<{ steps: []; notes: []; devices: [] }>();
 const devices = useDevices();
 const settings = useSettings();
-const pantry = usePantry();
 const working = useWorking();
 const shown = (value: number, kind: Parameters<typeof show>[1]) =>
   show(value, kind, settings.system);

@@ -9,7 +9,6 @@ import SectionThumb from '../section/SectionThumb.vue';
 import PlacesTable from '../support/PlacesTable.vue';
 import CuttingMap from '../sheets/CuttingMap.vue';
 import { useBuild } from '../stores/build.ts';
-import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 
 const props = defineProps<{ id: string }>();
@@ -30,7 +29,6 @@ const chapters = computed(() => {
   }
   return groups;
 });
-const pantry = usePantry();
 const listText = useListText();
 const text = (value: number, kind: Parameters<typeof showText>[1]): string =>
   showText(value, kind, settings.system);

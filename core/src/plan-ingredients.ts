@@ -83,6 +83,14 @@ export function planIngredients(
                 )
               : [],
           ),
+          ...(tier.centre?.pieces
+            ? loose(
+                tier.centre.pieces.name,
+                plan.centre?.fillG ?? 0,
+                tier.centre.pieces.allergens,
+                tier.centre.pieces.foodId,
+              )
+            : []),
           ...loose('rolled fondant', plan.fondant?.rolledG ?? 0, [], fondantId),
           ...(tier.pressed && plan.pressed
             ? loose(

@@ -260,7 +260,7 @@ function planAllBowls(
     coat: valueOf(tier.coat)!,
     others: valueOf(tier.others)!,
     centre:
-      tier.centre && build.tiers[i]!.centre
+      tier.centre && build.tiers[i]!.centre && !build.tiers[i]!.centre.pieces
         ? { spreadId: build.tiers[i]!.centre.spreadId, fillG: tier.centre.fillG }
         : null,
     carved: carveNeeds(build.tiers[i]!, tier.carve),
@@ -312,7 +312,8 @@ function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): Tier
     sponge: ifThere(() => findRow(pantry, 'sponges', tier.spongeId)),
     others: valueOf(plan.others) ?? [],
     centre: plan.centre,
-    centreSpread: tier.centre ? ifThere(() => spreadOf(tier.centre!.spreadId)) : null,
+    centreSpread:
+      tier.centre && !tier.centre.pieces ? ifThere(() => spreadOf(tier.centre!.spreadId)) : null,
     coatSpread: ifThere(() => spreadOf(tier.coat.spreadId)),
     finish: plan.finish,
     carve: plan.carve,

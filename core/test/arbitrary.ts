@@ -351,6 +351,15 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
           fromLayer: fc.constant(0),
           toLayer: fc.nat({ max: 4 }),
           spreadId: idOf(pantry.spreads),
+          pieces: orNull(
+            fc.record({
+              name: fc.constant('sugar pearls'),
+              foodId: orNull(idOf(pantry.foods)),
+              densityGPerMl: between(limits.inclusionDensity),
+              share: between(limits.packing),
+              allergens: fc.subarray([...allergens], { maxLength: 1 }),
+            }),
+          ),
         }),
       ),
       ovenC: orNull(between(limits.ovenC)),

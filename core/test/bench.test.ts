@@ -120,6 +120,7 @@ describe('the run sheet', () => {
         fromLayer: 1,
         toLayer: 2,
         spreadId: 'caramel',
+        pieces: null,
       };
     });
     expect(at(steps, 'tier-1/core')).toBeLessThan(at(steps, 'tier-1/soak'));

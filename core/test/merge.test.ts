@@ -29,6 +29,7 @@ function naming(): Build {
     fromLayer: 1,
     toLayer: 2,
     spreadId: 'compote',
+    pieces: null,
   };
   return build;
 }

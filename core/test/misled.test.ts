@@ -71,6 +71,44 @@ describe('figures that misled', () => {
     expect(dab(300)).toBeCloseTo(18, 9);
     expect(dab(100)).toBeLessThan(4);
   });
+  it('a core of loose sweets weighs as pieces with air between, and is bought and declared as they are', () => {
+    const cored = (share: number | null) =>
+      planBuild(
+        fresh((b) => {
+          b.tiers[0]!.centre = {
+            outline: { kind: 'round', diameterMm: 60 },
+            fromLayer: 0,
+            toLayer: 1,
+            spreadId: 'caramel',
+            pieces:
+              share === null
+                ? null
+                : {
+                    name: 'sweets',
+                    foodId: 'sprinkles',
+                    densityGPerMl: 1.4,
+                    share,
+                    allergens: ['tree nuts'],
+                  },
+          };
+        }),
+        pantry,
+      );
+    const loose = cored(0.6);
+    const { fillG, fillMl } = loose.tiers[0]!.centre!;
+    expect(fillG).toBeCloseTo(fillMl * 1.4 * 0.6, 9);
+    expect(cored(0.3).tiers[0]!.centre!.fillG).toBeCloseTo(fillG / 2, 9);
+    // nothing of a spread is made for it
+    const makes = (plan: typeof loose): string[] =>
+      plan.bowls.ok ? plan.bowls.value.map((bowl) => bowl.spreadId) : [];
+    expect(makes(cored(null))).toContain('caramel');
+    expect(makes(loose)).not.toContain('caramel');
+    const bought = loose.ingredients.ok
+      ? loose.ingredients.value.filter((line) => line.foodId === 'sprinkles')
+      : [];
+    expect(bought.reduce((sum, line) => sum + line.massG, 0)).toBeCloseTo(fillG, 6);
+    expect(loose.tally.massG! - cored(0.3).tally.massG!).toBeCloseTo(fillG / 2, 6);
+  });
   it('a note stays with its figure when a filling is renamed, and is recorded once', () => {
     const build = fresh();
     const fill = (rows = pantry) => {

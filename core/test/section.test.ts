@@ -109,6 +109,7 @@ describe('the section', () => {
           fromLayer: 1,
           toLayer: 2,
           spreadId: 'caramel',
+          pieces: null,
         };
         tier.layers[0] = {
           ...newLayer(30),

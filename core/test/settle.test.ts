@@ -309,6 +309,7 @@ describe('a hidden centre', () => {
       fromLayer: 1,
       toLayer,
       spreadId: 'caramel',
+      pieces: null,
     };
   };
   it('takes out sponge and filling and puts its own in their place', () => {

@@ -6,6 +6,7 @@ import {
   buildFrom5,
   buildFrom6,
   buildFrom7,
+  buildFrom8,
   rowFrom2,
   rowFrom3,
   rowFrom4,
@@ -125,6 +126,8 @@ export class Database extends Dexie {
       .upgrade((work) => renewAll(work, buildFrom6, (_table, row) => row as Renew));
     // and when everything eaten came from a row of the pantry
     this.version(7).upgrade((work) => renewAll(work, buildFrom7, rowFrom7));
+    // and when a core could hold loose pieces
+    this.version(8).upgrade((work) => renewAll(work, buildFrom8, (_table, row) => row as Renew));
   }
 }
 

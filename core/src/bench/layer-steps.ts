@@ -109,7 +109,7 @@ export function layerSteps({ tier, soak, centre, spreadOf }: StackContext): Step
         ),
         amounts: [
           {
-            label: spreadOf(tier.centre.spreadId).name.toLowerCase(),
+            label: (tier.centre.pieces ?? spreadOf(tier.centre.spreadId)).name.toLowerCase(),
             value: centre.fillG,
             kind: 'small',
             figure: `${tier.id}/centre`,

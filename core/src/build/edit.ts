@@ -19,12 +19,18 @@ export const spreadIdsOf = (tier: Tier): string[] => [
   ...[tier.coat.innerSpreadId, tier.coat.topSpreadId].filter((id) => id !== null),
   ...tier.gaps.flatMap((gap) => [gap.spreadId, ...(gap.drizzle ? [gap.drizzle.spreadId] : [])]),
   ...tier.layers.flatMap((layer) => (layer.between ? [layer.between.spreadId] : [])),
-  ...(tier.centre ? [tier.centre.spreadId] : []),
+  ...(tier.centre && !tier.centre.pieces ? [tier.centre.spreadId] : []),
   ...(tier.carving?.glueSpreadId ? [tier.carving.glueSpreadId] : []),
   ...(tier.carving?.cuts ?? []).flatMap((cut) =>
     cut.kind === 'relief' && cut.inlaySpreadId ? [cut.inlaySpreadId] : [],
   ),
 ];
+
+/** Pieces that lie inside the cake: in its batter, between its layers, in its core. */
+export const piecesOf = (tier: Tier) =>
+  [tier.inclusion, ...tier.gaps.map((gap) => gap.pieces), tier.centre?.pieces ?? null].filter(
+    (part) => part !== null,
+  );
 
 /** The frosting of dab, dams and crumb coat. */
 export const innerSpreadId = (tier: Tier): string => tier.coat.innerSpreadId ?? tier.coat.spreadId;

@@ -107,6 +107,10 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
         centre: tier.centre && {
           ...tier.centre,
           spreadId: to('spreads', tier.centre.spreadId),
+          pieces: tier.centre.pieces && {
+            ...tier.centre.pieces,
+            foodId: toOrNull('foods', tier.centre.pieces.foodId),
+          },
         },
         coat: {
           ...tier.coat,

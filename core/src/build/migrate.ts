@@ -266,6 +266,18 @@ export function rowFrom7(table: string, value: unknown): Loose {
   };
 }
 
+/** Fields that version 9 added to a build: a core held a spread and nothing else. */
+export function buildFrom8(value: unknown): Loose {
+  const build = asObject(value);
+  return {
+    ...build,
+    tiers: asList(build.tiers).map((each) => {
+      const tier = asObject(each);
+      return tier.centre ? { ...tier, centre: { pieces: null, ...asObject(tier.centre) } } : tier;
+    }),
+  };
+}
+
 const renewRows = (
   rows: Loose,
   renew: (table: string, row: unknown) => Loose,
@@ -326,6 +338,13 @@ const from7to8 = (file: Loose): Loose => ({
   pantry: renewRows(asObject(file.pantry), rowFrom7),
 });
 
+const from8to9 = (file: Loose): Loose => ({
+  ...file,
+  version: 9,
+  build: buildFrom8(file.build),
+  carvings: [],
+});
+
 const steps: Record<number, (file: Loose) => Loose> = {
   1: from1to2,
   2: from2to3,
@@ -334,6 +353,7 @@ const steps: Record<number, (file: Loose) => Loose> = {
   5: from5to6,
   6: from6to7,
   7: from7to8,
+  8: from8to9,
 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */

@@ -45,6 +45,7 @@ import {
   type Inclusion,
   type Layer,
   type PartTemp,
+  type LoosePieces,
   type Pieces,
   type Planned,
   type PipingJob,
@@ -213,6 +214,15 @@ const tierSchema = record<Tier>({
       fromLayer: wholeFigure({ min: 0, max: limits.layers.max - 1 }),
       toLayer: wholeFigure({ min: 0, max: limits.layers.max - 1 }),
       spreadId: id(),
+      pieces: orNull(
+        record<LoosePieces>({
+          name: name(),
+          foodId: orNull(id() as never),
+          densityGPerMl: figure(limits.inclusionDensity),
+          share: figure(limits.packing),
+          allergens: allergenList(),
+        }) as never,
+      ),
     }) as never,
   ),
   ovenC: orNull(figure(limits.ovenC) as never),

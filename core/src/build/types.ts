@@ -10,7 +10,7 @@ import type { Journey, Rod, Standing } from '../support/types.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 8;
+export const buildVersion = 9;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -110,12 +110,26 @@ export interface PartTemp {
   name: string;
   tempC: number;
 }
-/** A core cut through the layers from one to another and filled; a floor below, a lid above. */
+/** Pieces poured loose into a room, with air between them: `share` of it is pieces. */
+export interface LoosePieces {
+  name: string;
+  /** The ingredient they are; null where that was never said, and nothing is known of them. */
+  foodId: string | null;
+  /** Of one piece. */
+  densityGPerMl: number;
+  share: number;
+  allergens: Allergen[];
+}
+/**
+ * A core cut through the layers from one to another and filled; a floor below, a lid above. Where it
+ * holds loose pieces, they alone fill it, and the spread waits for when they are taken out again.
+ */
 export interface Centre {
   outline: Outline;
   fromLayer: number;
   toLayer: number;
   spreadId: string;
+  pieces: LoosePieces | null;
 }
 /** What came out of one tin: the lowest height at its edge, and its diameter where it shrank. */
 export interface AsBaked {

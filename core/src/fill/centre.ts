@@ -1,4 +1,5 @@
 import type { Centre, Tier } from '../build/types.ts';
+import type { Spread } from '../pantry/types.ts';
 import { areaMm2, fitsInside, grow } from '../outline/outline.ts';
 
 /** The hidden centre of a tier, with what it takes from layers and gaps. Volumes in mL. */
@@ -23,6 +24,12 @@ export const isInCentre = (centre: Centre | null, layer: number): boolean =>
 /** True for a gap that the core runs through: one with a cut layer on both sides. */
 export const runsThroughGap = (centre: Centre | null, gap: number): boolean =>
   centre !== null && gap >= centre.fromLayer && gap < centre.toLayer;
+
+/** Density of what fills a core as it lies in it, g/mL: a spread, or loose pieces with their air. */
+export const centreDensity = (
+  { pieces, spreadId }: Centre,
+  spreadOf: (id: string) => Pick<Spread, 'densityGPerMl'>,
+): number => (pieces ? pieces.densityGPerMl * pieces.share : spreadOf(spreadId).densityGPerMl);
 
 /**
  * A core of its own outline through chosen layers, with what lies above as its lid and what lies

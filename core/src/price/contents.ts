@@ -1,4 +1,4 @@
-import { pipingSpreadId, spreadIdsOf } from '../build/edit.ts';
+import { piecesOf, pipingSpreadId, spreadIdsOf } from '../build/edit.ts';
 import type { Build, Tier } from '../build/types.ts';
 import { pouredSpreadsOf, withGanaches } from '../finish/ganache-recipe.ts';
 import { breaksDiet, type Diet } from '../pantry/diets.ts';
@@ -79,7 +79,7 @@ export function holdingsOf(tier: Tier, pantry: Pantry): Holding[] {
     found.push(other ? otherHolding(other, pantry) : unknownOf(id));
   }
   if (isSoaked(tier)) found.push(recipeHolding('soaking syrup', syrupRecipeId, pantry));
-  for (const part of [tier.inclusion, ...tier.gaps.map((gap) => gap.pieces), tier.pressed])
+  for (const part of [...piecesOf(tier), tier.pressed])
     if (part) found.push(piecesHolding(part, pantry));
   for (const topping of tier.toppings)
     // a drizzle is of its ganache, which is among the spreads above

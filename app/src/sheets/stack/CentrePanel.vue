@@ -7,12 +7,14 @@ import {
   widthMm,
   type Build,
   type Centre,
+  type LoosePieces,
   type Plan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
+import FoodPick from '../../pantry/FoodPick.vue';
 import { useSettings } from '../../stores/settings.ts';
 import OutlineFields from '../OutlineFields.vue';
 import { useSheet } from '../useSheet.ts';
@@ -23,7 +25,19 @@ const settings = useSettings();
 const { pantry, tier, tierPlan, editTier, choices } = useSheet(props);
 const styles = soakStyles.map((value) => ({ value, text: soakRows[value].title }));
 const layerStyles = [{ value: 'as the tier' as const, text: 'as the tier' }, ...styles];
-const fills = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));
+const loose = 'loose pieces';
+const fills = computed(() => [
+  ...choices(pantry.pantry.spreads.filter((s) => s.canFill)),
+  { value: loose, text: 'loose sweets or fruit' },
+]);
+/** Round sugar sweets as they are poured (estimate). */
+const sweets: LoosePieces = {
+  name: 'loose sweets',
+  foodId: null,
+  densityGPerMl: 1.35,
+  share: 0.6,
+  allergens: [],
+};
 const soaked = computed(() => tierPlan.value.soak.reduce((sum, each) => sum + each.ml, 0));
 const core = computed(() => tierPlan.value.centre);
 function cutCore(): void {
@@ -33,6 +47,7 @@ function cutCore(): void {
     fromLayer: n > 2 ? 1 : 0,
     toLayer: Math.max(0, n - 2),
     spreadId: tier.value.gaps[0]?.spreadId ?? tier.value.coat.spreadId,
+    pieces: null,
   };
   editTier('Hidden centre', (t) => void (t.centre = first));
 }
@@ -40,6 +55,12 @@ const setCentre = (change: Partial<Centre>): void =>
   editTier('Hidden centre', (t) => {
     if (t.centre) Object.assign(t.centre, change);
   });
+const fillWith = (id: string): void =>
+  setCentre(
+    id === loose ? { pieces: tier.value.centre?.pieces ?? sweets } : { spreadId: id, pieces: null },
+  );
+const setPieces = (change: Partial<LoosePieces>): void =>
+  setCentre({ pieces: { ...(tier.value.centre?.pieces ?? sweets), ...change } });
 </script>
 
 <template>
@@ -114,11 +135,37 @@ const setCentre = (change: Partial<Centre>): void =>
         />
         It is filled with
         <ChoiceField
-          :model-value="tier.centre.spreadId"
+          :model-value="tier.centre.pieces ? loose : tier.centre.spreadId"
           label="What fills the core"
           :options="fills"
-          @update:model-value="(spreadId) => setCentre({ spreadId })"
-        />.
+          @update:model-value="fillWith"
+        /><template v-if="tier.centre.pieces"
+          >:
+          <FoodPick
+            :model-value="tier.centre.pieces.foodId"
+            :name="tier.centre.pieces.name"
+            label="Pieces in the core"
+            @pick="(food) => setPieces({ foodId: food.id, name: food.name, allergens: [] })"
+          />, poured in, so that
+          <QuantityField
+            :model-value="tier.centre.pieces.share"
+            kind="share"
+            label="Share of the core that is pieces"
+            :min="limits.packing.min"
+            :max="limits.packing.max"
+            @update:model-value="(share) => share !== null && setPieces({ share })"
+          />
+          of the room is pieces of
+          <QuantityField
+            :model-value="tier.centre.pieces.densityGPerMl"
+            kind="density"
+            label="Density of one piece in the core"
+            :min="limits.inclusionDensity.min"
+            :max="limits.inclusionDensity.max"
+            @update:model-value="(d) => d !== null && setPieces({ densityGPerMl: d })"
+          />
+          and the rest is air</template
+        >.
       </p>
       <p v-if="core" class="sentence">
         <FigureValue :value="core.fillG" kind="small" :figure="`${tier.id}/centre`" /> go in, and

@@ -9,7 +9,13 @@ const seed = Number(process.argv[3] ?? Math.floor(Date.now() % 1e9));
 const chunk = 500;
 let planned = 0;
 const found = new Map<string, number>();
-for (let done = 0; done < count; done += chunk)
+/** What was found so far; said every 5,000 builds, so that a run that is ended has its count. */
+function report(): void {
+  process.stdout.write(`${planned} random builds, seed ${seed}: ${found.size} kinds of fault\n`);
+  for (const [kind, times] of [...found].sort((a, b) => b[1] - a[1]))
+    process.stdout.write(`  ${times} × ${kind}\n`);
+}
+for (let done = 0; done < count; done += chunk) {
   for (const build of fc.sample(anyBuild, {
     numRuns: Math.min(chunk, count - done),
     seed: seed + done,
@@ -25,7 +31,7 @@ for (let done = 0; done < count; done += chunk)
       found.set(kind, (found.get(kind) ?? 0) + 1);
     }
   }
-process.stdout.write(`${planned} random builds, seed ${seed}: ${found.size} kinds of fault\n`);
-for (const [kind, times] of [...found].sort((a, b) => b[1] - a[1]))
-  process.stdout.write(`  ${times} × ${kind}\n`);
+  if (planned % 5000 === 0) report();
+}
+report();
 process.exitCode = found.size > 0 ? 1 : 0;

@@ -50,7 +50,7 @@ export async function main(
   }
   const { build, added } = mergeRows(read.build, read.rows, startingPantry());
   const pantry = withRows(startingPantry(), added);
-  const plan = await planCarved(build, pantry);
+  const plan = await planCarved(build, pantry, read.carvings);
   out(
     flags.has('--table')
       ? planTable(build, plan, pantry, flags.has('--inches') ? inchesAndOunces : metric)

@@ -7,6 +7,7 @@ import { describe, expect, it } from 'vitest';
 import {
   buildFileSchema,
   buildSchema,
+  isBeingCarved,
   mergeRows,
   newBuild,
   newCarving,
@@ -19,6 +20,7 @@ import {
   rowSchemas,
   pantryTables,
   startingPantry,
+  withRows,
   writeBuildFile,
   type FileProblem,
 } from '../src/index.ts';
@@ -393,5 +395,55 @@ describe('starting rows', () => {
     expect(
       buildSchema.isValidSync(newBuild('b', 'T', '2027-05-03T09:30:00Z'), { strict: true }),
     ).toBe(true);
+  });
+});
+
+describe('answers of the solids', () => {
+  const file = text('demo/harbour-light.json');
+  const opened = (source: string) => {
+    const read = readBuildFile(source);
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    return read;
+  };
+  it('travel in the file: a carved cake is planned as carved before any solid is worked out', () => {
+    const read = opened(file);
+    const { build, added } = mergeRows(read.build, read.rows, startingPantry());
+    const pantry = withRows(startingPantry(), added);
+    const planned = planBuild(build, pantry, true, (key) =>
+      read.carvings.find((each) => each.key === key),
+    );
+    expect(isBeingCarved(planned.tiers)).toBe(false);
+    expect(isBeingCarved(planBuild(build, pantry).tiers)).toBe(true);
+    expect(planned.tally.massG).toBeLessThan(planBuild(build, pantry).tally.massG!);
+    const carved = planned.tiers.find((tier) => tier.carve)!;
+    // the stack it was cut from is still known
+    expect(carved.stack.uncutMm).toBeCloseTo(
+      planBuild(build, pantry).tiers.find((tier) => tier.carve)!.stack.finishedMm,
+      9,
+    );
+    expect(carved.stack.finishedMm).not.toBeCloseTo(carved.stack.uncutMm, 0);
+  });
+  it('are written as they were read', () => {
+    const read = opened(file);
+    const pantry = withRows(
+      startingPantry(),
+      mergeRows(read.build, read.rows, startingPantry()).added,
+    );
+    expect(opened(writeBuildFile(read.build, pantry, read.carvings)).carvings).toEqual(
+      read.carvings,
+    );
+    expect(opened(writeBuildFile(read.build, pantry)).carvings).toEqual([]);
+  });
+  it.each([
+    ['topMm', 'high'],
+    ['plan', [[[0, 0, 0]]]],
+    ['byPart', { 'layer/0': null }],
+    ['panels', [{ name: 'inside', areaMm2: 1, wideMm: 1, highMm: 1, seamMm: 1 }]],
+  ])('with a wrong %s are refused, by field', (field, value) => {
+    const wrong = JSON.parse(file) as { carvings: Record<string, unknown>[] };
+    wrong.carvings[0]![field] = value;
+    const read = readBuildFile(JSON.stringify(wrong));
+    expect(read.ok).toBe(false);
+    expect(!read.ok && read.problems[0]!.path).toContain(`carvings[0].${field}`);
   });
 });

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { show, type Build, type Caution, type Kind, type Plan } from '@pyrgotect/core';
+import {
+  isBeingCarved,
+  show,
+  type Build,
+  type Caution,
+  type Kind,
+  type Plan,
+} from '@pyrgotect/core';
 import { useNow } from '@vueuse/core';
 import { computed } from 'vue';
 import { useWorking } from '../figures/working.ts';
@@ -49,6 +56,7 @@ const cells = computed(() => {
     },
   ];
 });
+const waiting = computed(() => isBeingCarved(props.plan.tiers));
 const left = computed(() => timeLeft(props.build.brief.serveAt, now.value));
 const serious = computed(() => props.plan.cautions.filter((c) => c.severity !== 'note').length);
 </script>
@@ -60,10 +68,16 @@ const serious = computed(() => props.plan.cautions.filter((c) => c.severity !== 
       :key="cell.key"
       type="button"
       :data-test="`tally-${cell.key}`"
-      title="Where this comes from"
+      :class="{ waiting }"
+      :title="
+        waiting
+          ? 'The carving is being worked out: this is still of the whole stack'
+          : 'Where this comes from'
+      "
       @click="plan.figures[cell.figure] && working.open(cell.figure)"
     >
-      <b>{{ cell.value }}</b><span>{{ cell.label }}</span>
+      <b>{{ cell.value }}<template v-if="waiting"> …</template></b
+      ><span>{{ waiting ? 'being worked out' : cell.label }}</span>
     </button>
     <button type="button" data-test="tally-left" title="To the brief" @click="emit('go', 'brief')">
       <b>{{ left }}</b><span>until it is served</span>
@@ -121,6 +135,10 @@ span {
   font-size: 13px;
   color: var(--foot-soft);
   white-space: nowrap;
+}
+.waiting b {
+  font-style: italic;
+  opacity: 0.75;
 }
 .warn b {
   color: var(--foot-warn);

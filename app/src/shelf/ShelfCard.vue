@@ -1,9 +1,16 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
-import { planShape, showText, type HandMoves, type ShapePlan } from '@pyrgotect/core';
+import {
+  isBeingCarved,
+  planShape,
+  showText,
+  type HandMoves,
+  type ShapePlan,
+} from '@pyrgotect/core';
 import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Build } from '@pyrgotect/core';
+import CarvingNote from '../parts/CarvingNote.vue';
 import IconPath from '../parts/IconPath.vue';
 import { servedText, timeLeft } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
@@ -53,7 +60,7 @@ const plan = computed<ShapePlan | null>(() =>
 watchDebounced(
   () => [plan.value, carvings.loaded] as const,
   ([now]) => {
-    if (now?.tiers.some((tier) => tier.carve && !tier.carve.result)) carvings.need(now);
+    if (now && isBeingCarved(now.tiers)) carvings.need(now);
   },
   { debounce: 1500, immediate: true },
 );
@@ -99,6 +106,7 @@ const progress = computed(() => {
         >, <b>{{ showText(plan.tally.massG, 'weight', settings.system) }}</b></template
       >
     </p>
+    <CarvingNote v-if="plan" :tiers="plan.tiers" />
     <p v-if="stops > 0" class="stop">
       ■ {{ stops === 1 ? 'one thing' : `${stops} things` }} to put right
     </p>

@@ -23,7 +23,9 @@ export const useCarvings = defineStore('carvings', () => {
 
   async function load(): Promise<void> {
     const rows = await database.carvings.toArray();
-    answers.value = new Map(rows.map((row) => [row.key, row.result as CarveResult]));
+    const kept = rows.map((row): [string, CarveResult] => [row.key, row.result as CarveResult]);
+    // what a file brought meanwhile stands
+    answers.value = new Map([...kept, ...answers.value]);
     loaded.value = true;
   }
   const answerTo = (key: string): CarveResult | undefined => answers.value.get(key);
@@ -79,5 +81,10 @@ export const useCarvings = defineStore('carvings', () => {
     }
   }
 
-  return { answers, loaded, busy, problem, load, answerTo, need };
+  /** Answers that came with a build file. */
+  function take(results: readonly CarveResult[]): void {
+    for (const result of results) if (!answers.value.get(result.key)?.coat.exact) keep(result);
+  }
+
+  return { answers, loaded, busy, problem, load, answerTo, need, take };
 });

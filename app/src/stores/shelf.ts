@@ -1,9 +1,10 @@
-import { newBench, newBuild, type Build, type FileProblem } from '@pyrgotect/core';
+import { newBench, newBuild, planShape, type Build, type FileProblem } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { mergesNothing, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
 import { listen, tell } from '../storage/channel.ts';
 import { database, type ShelfEntry, type StoredBuild } from '../storage/database.ts';
+import { useCarvings } from './carvings.ts';
 import { usePantry } from './pantry.ts';
 
 const newId = (): string => crypto.randomUUID().slice(0, 18);
@@ -80,7 +81,11 @@ export const useShelf = defineStore('shelf', () => {
     if (!stored) return null;
     const name = stored.build.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'cake';
     const { writeBuildFile } = await import('../shelf/files.ts');
-    return { name: `${name}.json`, text: writeBuildFile(stored.build, usePantry().pantry) };
+    const { pantry } = usePantry();
+    const carvings = useCarvings();
+    const { tiers } = planShape(stored.build, pantry, carvings.answerTo);
+    const known = tiers.flatMap(({ carve }) => (carve?.result?.coat.exact ? [carve.result] : []));
+    return { name: `${name}.json`, text: writeBuildFile(stored.build, pantry, known) };
   }
   /** Takes a build file in. Nothing changes unless all of it is good. */
   async function importText(text: string): Promise<{ build: Build } | { problems: FileProblem[] }> {
@@ -90,6 +95,7 @@ export const useShelf = defineStore('shelf', () => {
     const pantry = usePantry();
     const { build, added } = mergeRows(read.build, read.rows, pantry.pantry);
     await pantry.addRows(added);
+    useCarvings().take(read.carvings);
     const taken = await database.builds.get(build.id);
     const placed = taken ? { ...build, id: newId() } : build;
     await put(placed, 'From a file');

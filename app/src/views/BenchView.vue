@@ -12,6 +12,7 @@ import StepBody from '../bench/StepBody.vue';
 import { allowTone, ring } from '../bench/tone.ts';
 import { useBench } from '../bench/useBench.ts';
 import WorkingDialog from '../figures/WorkingDialog.vue';
+import CarvingNote from '../parts/CarvingNote.vue';
 import { clock } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import { useBuild } from '../stores/build.ts';
@@ -129,6 +130,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
       <router-link class="out" :to="`/build/${id}/stack`" aria-label="Back to the desk"
         >← {{ store.build.name }}</router-link
       >
+      <CarvingNote :tiers="store.plan.tiers" />
       <ol class="ahead" aria-label="Next steps">
         <li v-for="next in ahead" :key="next.key">{{ next.title }}</li>
       </ol>

@@ -4,6 +4,7 @@ import { computed, watch } from 'vue';
 import { useListText } from '../bench/listText.ts';
 import HoldsLine from '../figures/HoldsLine.vue';
 import DayPrint from '../day/DayPrint.vue';
+import CarvingNote from '../parts/CarvingNote.vue';
 import { servedText } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import PlacesTable from '../support/PlacesTable.vue';
@@ -46,6 +47,7 @@ const print = (): void => window.print();
         {{ settings.unitsText }}
       </button>
     </p>
+    <CarvingNote :tiers="store.plan.tiers" />
     <header>
       <div>
         <h1>{{ store.build.name }}</h1>

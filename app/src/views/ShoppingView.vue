@@ -5,6 +5,7 @@ import {
   planShape,
   type CarveResult,
   type HandMoves,
+  type ShapePlan,
   showText,
   writeTable,
   type Build,
@@ -16,6 +17,7 @@ import { format, parseISO } from 'date-fns';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
+import CarvingNote from '../parts/CarvingNote.vue';
 import { download } from '../parts/download.ts';
 import TopBar from '../parts/TopBar.vue';
 import { database } from '../storage/database.ts';
@@ -66,12 +68,21 @@ interface Question {
   carved: CarveResult[];
   moves: HandMoves;
 }
+const shapeOf = (build: Build): ShapePlan =>
+  planShape(build, pantry.pantry, carvings.answerTo, movesFor(build, hand.moves));
+/** Tiers of the chosen cakes that are carved. */
+const carvedTiers = computed(() =>
+  builds.value
+    .filter((build) => wanted.value.includes(build.id))
+    .filter((build) => build.tiers.some((tier) => isCarved(tier.carving)))
+    .flatMap((build) => shapeOf(build).tiers),
+);
 /** What is known of the carved tiers among some cakes; what is not yet is asked for. */
 function carvedOf(some: readonly Build[]): CarveResult[] {
   return some
     .filter((build) => build.tiers.some((tier) => isCarved(tier.carving)))
     .flatMap((build) => {
-      const shape = planShape(build, pantry.pantry, carvings.answerTo, movesFor(build, hand.moves));
+      const shape = shapeOf(build);
       carvings.need(shape);
       return shape.tiers.flatMap(({ carve }) => carve?.result ?? []);
     });
@@ -181,6 +192,7 @@ function save(): void {
       </aside>
       <section>
         <h1 data-test="shopping-title" :class="{ old: !current }">{{ title }}</h1>
+        <CarvingNote :tiers="carvedTiers" />
         <p v-if="wanted.length === 0" class="lead">
           Choose the cakes to shop for. Those with a date that is still to come are chosen by
           themselves.

@@ -19,6 +19,7 @@ import {
   type Schema,
 } from './json-blocks.ts';
 import { carving } from './carve-json.ts';
+import { carvingsJson } from './carve-result-json.ts';
 import { drip, piped, pour, topping } from './finish-json.ts';
 import { limits } from './limits.ts';
 import { day } from './day-json.ts';
@@ -181,6 +182,15 @@ const tier = obj({
       fromLayer: int({ min: 0, max: limits.layers.max - 1 }),
       toLayer: int({ min: 0, max: limits.layers.max - 1 }),
       spreadId: id,
+      pieces: nullable(
+        obj({
+          name,
+          foodId: nullable(id),
+          densityGPerMl: num(limits.inclusionDensity),
+          share: num(limits.packing),
+          allergens: allergenList,
+        }),
+      ),
     }),
   ),
   ovenC: nullable(num(limits.ovenC)),
@@ -311,6 +321,7 @@ export function buildFileSchema(): Schema {
         ganaches: list(ref('ganache'), 200),
         dowels: list(ref('dowel'), 200),
       }),
+      carvings: carvingsJson,
     }),
     $defs: { outline, ...rows },
   };

@@ -134,3 +134,11 @@ export const limits = {
 
 /** Files above this are not read, in characters. */
 export const maxFileLength = 5_000_000;
+
+/** Bounds of what the solids measure: mm2 of a very large cake and less; points of a line, and how many. */
+export const carveMeasures = {
+  measure: { min: -1e9, max: 1e9 },
+  mostPoints: 20_000,
+  mostLines: 400,
+  mostPieces: 200,
+} as const;

@@ -1,7 +1,9 @@
 import { fieldProblem } from './field-words.ts';
 import { findNodeAtLocation, parseTree, type ParseError } from 'jsonc-parser';
 import { ValidationError } from 'yup';
+import type { CarveResult } from '../carve/result.ts';
 import { carriedRowsSchema, type CarriedRows } from '../pantry/schema.ts';
+import { carvingsSchema } from './carve-result-schema.ts';
 import { maxFileLength } from './limits.ts';
 import { migrate } from './migrate.ts';
 import { buildSchema } from './schema.ts';
@@ -20,7 +22,8 @@ export interface FileProblem {
 }
 
 export type ReadResult =
-  { ok: true; build: Build; rows: CarriedRows } | { ok: false; problems: FileProblem[] };
+  | { ok: true; build: Build; rows: CarriedRows; carvings: CarveResult[] }
+  | { ok: false; problems: FileProblem[] };
 
 const hostileKeys = new Set(['__proto__', 'constructor', 'prototype']);
 const maxDepth = 40;
@@ -125,9 +128,15 @@ export function readBuildFile(text: string): ReadResult {
   const problems = [
     ...check(buildSchema, migrated.build, 'build', clean),
     ...check(carriedRowsSchema, migrated.pantry, 'pantry', clean),
+    ...check(carvingsSchema, migrated.carvings, 'carvings', clean),
   ];
   if (problems.length > 0) return { ok: false, problems };
-  return { ok: true, build: migrated.build as Build, rows: migrated.pantry as CarriedRows };
+  return {
+    ok: true,
+    build: migrated.build as Build,
+    rows: migrated.pantry as CarriedRows,
+    carvings: migrated.carvings as CarveResult[],
+  };
 }
 
 function syntaxProblem(text: string): ReadResult {
@@ -160,7 +169,8 @@ function check(schema: Checks, value: unknown, root: string, text: string): File
     if (!(error instanceof ValidationError)) throw error;
     const all = error.inner.length > 0 ? error.inner : [error];
     return all.slice(0, 10).map((problem) => {
-      const path = problem.path ? `${root}.${problem.path}` : root;
+      const inside = problem.path ?? '';
+      const path = `${root}${inside && !inside.startsWith('[') ? '.' : ''}${inside}`;
       const line = lineOf(text, toPath(path));
       const found: unknown = (problem.params as { value?: unknown } | undefined)?.value;
       return {

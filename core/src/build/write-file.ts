@@ -1,10 +1,11 @@
 import { withParts } from '../recipes/parts.ts';
 import { fondantId } from '../pantry/find.ts';
 import { isSoaked, syrupRecipeId } from '../soak/soak.ts';
+import type { CarveResult } from '../carve/result.ts';
 import type { CarriedRows } from '../pantry/schema.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { pouredIn } from '../finish/ganache-recipe.ts';
-import { dowelIdsIn, spreadIdsIn } from './edit.ts';
+import { dowelIdsIn, piecesOf, spreadIdsIn } from './edit.ts';
 import { fileFormat } from './read-file.ts';
 import { buildVersion, type Build } from './types.ts';
 
@@ -42,9 +43,7 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
   const foods = pick(pantry.foods, [
     ...lines,
     ...tiers.flatMap((tier) => [
-      ...[tier.inclusion, tier.pressed, ...tier.gaps.map((gap) => gap.pieces)].flatMap(
-        (part) => part?.foodId ?? [],
-      ),
+      ...[...piecesOf(tier), tier.pressed].flatMap((part) => part?.foodId ?? []),
       ...(tier.fondant || build.boardCoverMm > 0 ? [fondantId] : []),
       ...tier.toppings.flatMap((topping) => topping.foodId ?? []),
     ]),
@@ -75,11 +74,22 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
   };
 }
 
-/** The text of a build file: the build and the pantry rows it stands on. */
-export function writeBuildFile(build: Build, pantry: Pantry): string {
-  return `${JSON.stringify(
+/**
+ * The text of a build file: the build, the pantry rows it stands on, and what the solids said of its
+ * carved tiers, so that whoever opens it need not work that out again.
+ */
+export function writeBuildFile(
+  build: Build,
+  pantry: Pantry,
+  carvings: readonly CarveResult[] = [],
+): string {
+  const text = JSON.stringify(
     { format: fileFormat, version: buildVersion, build, pantry: rowsUsed(build, pantry) },
     null,
     2,
-  )}\n`;
+  );
+  // thousands of points that nobody reads: one answer to a line
+  const lines = carvings.map((each) => `\n    ${JSON.stringify(each)}`);
+  const list = lines.length === 0 ? '[]' : `[${lines.join(',')}\n  ]`;
+  return `${text.slice(0, -2)},\n  "carvings": ${list}\n}\n`;
 }

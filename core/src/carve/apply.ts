@@ -18,6 +18,13 @@ export interface TierCarve {
   result: CarveResult | null;
 }
 
+/**
+ * True while a carved tier has no answer yet, or only one whose coat is reckoned and not measured:
+ * every figure of the cake that rests on it will change.
+ */
+export const isBeingCarved = (tiers: readonly { carve: TierCarve | null }[]): boolean =>
+  tiers.some(({ carve }) => carve !== null && carve.result?.coat.exact !== true);
+
 /** Grooves that open fillings leave are filled as far as the carved surface still shows them. */
 const shareLeft = (result: CarveResult): number =>
   result.stackMl > 0 ? result.leftMl / result.stackMl : 1;
@@ -58,7 +65,7 @@ export function carvedFondant(fondant: FondantPlan, result: CarveResult): Fondan
   return { ...fondant, onCakeG, rolledG, trimG: rolledG - onCakeG };
 }
 
-/** Heights of a carved tier: its top is where the last cut left it. */
+/** Heights of a carved tier: its top is where the last cut left it; what it was stacked to stays known. */
 export function carvedStack(stack: StackPlan, result: CarveResult): StackPlan {
   const finishedMm = result.topMm + stack.crumbMm + stack.coatTopMm + stack.fondantMm;
   return { ...stack, stackMm: result.topMm, finishedMm, topCrownMm: 0 };

@@ -105,9 +105,12 @@ export function carveQuestion(tier: Tier, plan: Stacked, tin: Tin | null): Carve
 export const isCarved = (carving: Carving | null): carving is Carving =>
   carving !== null && carving.cuts.some((cut) => cut.on);
 
+/** Raised whenever the solids answer the same question otherwise: answers kept before are asked again. */
+const solidsVersion = 2;
+
 /** Names a question by what is in it, so that its answer can be kept: 53 bits of a mixing hash. */
 export function carveKey(question: CarveQuestion): string {
-  const text = JSON.stringify({ ...question, tierId: '' });
+  const text = JSON.stringify({ ...question, tierId: '', solidsVersion });
   let a = 0xdeadbeef;
   let b = 0x41c6ce57;
   for (let i = 0; i < text.length; i++) {

@@ -8,15 +8,23 @@ import { Carver } from './carver.ts';
 import { startLibrary } from './library.ts';
 
 /**
- * The whole plan of a build, its carved tiers worked out first. Takes seconds for each carved tier;
- * a build without any is planned at once and the solids are not started.
+ * The whole plan of a build, its carved tiers worked out first. Takes seconds for each carved tier of
+ * which no answer is known; a build without any is planned at once and the solids are not started.
+ *
+ * @param known answers that came with the build's file
  */
-export async function planCarved(build: Build, pantry: Pantry): Promise<Plan> {
-  const plain = planBuild(build, pantry);
-  const questions = plain.tiers.flatMap(({ carve }) => (carve ? [carve.question] : []));
+export async function planCarved(
+  build: Build,
+  pantry: Pantry,
+  known: readonly CarveResult[] = [],
+): Promise<Plan> {
+  const answers = new Map(known.map((each) => [each.key, each]));
+  const plain = planBuild(build, pantry, true, (key) => answers.get(key));
+  const questions = plain.tiers.flatMap(({ carve }) =>
+    carve && !carve.result?.coat.exact ? [carve.question] : [],
+  );
   if (questions.length === 0) return plain;
   const lib = await startLibrary();
-  const answers = new Map<string, CarveResult>();
   for (const question of questions) {
     const carver = new Carver(lib);
     try {

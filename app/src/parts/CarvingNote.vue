@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { isBeingCarved, type ShapePlan } from '@pyrgotect/core';
+import { computed } from 'vue';
+import { useCarvings } from '../stores/carvings.ts';
+
+/** Said wherever figures stand of a cake whose carving is still being worked out. */
+const props = defineProps<{ tiers: ShapePlan['tiers'] }>();
+const carvings = useCarvings();
+const said = computed(() => {
+  if (!isBeingCarved(props.tiers)) return '';
+  return carvings.problem === null
+    ? 'The carving is being worked out: figures are still of the whole stack.'
+    : 'The carving cannot be worked out here: figures are of the whole stack.';
+});
+</script>
+
+<template>
+  <p v-if="said" class="carving-note" role="status" data-test="carving-note">{{ said }}</p>
+</template>
+
+<style scoped>
+.carving-note {
+  margin: 4px 0;
+  font-size: 14px;
+  font-style: italic;
+  color: var(--warn);
+}
+</style>

@@ -16,14 +16,21 @@ import { thicknessOf } from './coat/thickness.ts';
 import { planFondant } from './covers/fondant.ts';
 import { planPressed, warnOfPressed } from './covers/pressed.ts';
 import { innerSpreadId } from './build/edit.ts';
-import { planCentre, isInCentre, runsThroughGap, wallMm, type CentrePlan } from './fill/centre.ts';
+import {
+  centreDensity,
+  planCentre,
+  isInCentre,
+  runsThroughGap,
+  wallMm,
+  type CentrePlan,
+} from './fill/centre.ts';
 import { factorOf, type HandMoves } from './hand/moves.ts';
 import type { BareTier } from './finish/finish.ts';
 import { gapMassG, planGaps, type GapPlan } from './fill/gaps.ts';
 import { loadGaps, warnOfSqueeze, type GapLoad } from './fill/load.ts';
 import { warnOfRim } from './level/readings.ts';
 import { planOther, warnOfOthers, type OtherPlan } from './others/other-layers.ts';
-import { areaMm2 } from './outline/outline.ts';
+import { areaMm2, fitsInside, type Outline } from './outline/outline.ts';
 import { topScale } from './labour/minutes.ts';
 import { findRow } from './pantry/find.ts';
 import type { Pantry, Recipe, Sponge, Spread, Tin } from './pantry/types.ts';
@@ -107,7 +114,7 @@ export function planTier(tier: Tier, work: Work): BareTier {
       tier,
       settled,
       baked?.bakedDensity ?? 0.45,
-      tier.centre ? spreadOf(tier.centre.spreadId).densityGPerMl : 1,
+      tier.centre ? centreDensity(tier.centre, spreadOf) : 1,
     ),
   );
   const inner = ifThere(() => spreadOf(innerSpreadId(tier)));
@@ -126,6 +133,7 @@ export function planTier(tier: Tier, work: Work): BareTier {
       whole.topCrownMm > 0 ? (baked?.cakes.at(-1)?.voidMl ?? 0) : 0,
       gaps.ok ? openAtEdge(tier, gaps.value, settled) : 0,
       book,
+      isHoleShut(tier, build.tiers[build.tiers.indexOf(tier) + 1]),
     ),
   );
   const coat: typeof stackCoat =
@@ -337,6 +345,14 @@ function warnOfRoundRim(tier: Tier, cautions: Caution[]): void {
   });
 }
 
+/** True where the tier above stands over the whole hole of a ring. */
+function isHoleShut({ outline }: Tier, above: Tier | undefined): boolean {
+  if (outline.kind !== 'ring' || !above || above.outline.kind === 'ring') return false;
+  const aside = Math.hypot(...above.stand.offsetMm);
+  const hole: Outline = { kind: 'round', diameterMm: outline.holeMm + 2 * aside };
+  return above.stand.postMm === 0 && fitsInside(hole, above.outline);
+}
+
 /** Mass of one layer, g: its share by volume of its cake, less a hidden centre; or its own row's. */
 function layerMassG(
   tier: Tier,
@@ -420,18 +436,27 @@ function enterSoakAndCentre(
       'Millilitres to each cubic centimetre of sponge by the style of soak, layer by layer.',
       soak.map((each, i) => given(`layer ${i + 1}, ${each.style}`, each.ml, 'volume')),
     );
-  if (centre && tier.centre)
+  if (centre && tier.centre) {
+    const { pieces, spreadId } = tier.centre;
     book.add(
       `${tier.id}/centre`,
-      'Filling for the hidden centre',
+      pieces ? `${pieces.name} in the hidden centre` : 'Filling for the hidden centre',
       centre.fillG,
       'small',
-      'The core’s area times its height, through layers and the fillings between them, times density.',
+      pieces
+        ? 'The core’s area times its height, of which their share is pieces and the rest air, times the density of a piece.'
+        : 'The core’s area times its height, through layers and the fillings between them, times density.',
       [
         given('area of the core', centre.areaMm2, 'area'),
         given('height', centre.heightMm, 'thickness'),
         given('sponge taken out', centre.spongeG, 'small'),
-        read('spreads', spreadOf(tier.centre.spreadId), 'densityGPerMl', 'density', 'density'),
+        ...(pieces
+          ? [
+              given('share that is pieces', pieces.share, 'share'),
+              given('density of a piece', pieces.densityGPerMl, 'density'),
+            ]
+          : [read('spreads', spreadOf(spreadId), 'densityGPerMl', 'density', 'density')]),
       ],
     );
+  }
 }

@@ -64,6 +64,23 @@ describe('a coat', () => {
     expect(plan.coatG).toBeCloseTo(plan.coatMl * 0.95, 9);
   });
 
+  it('covers the wall of a ring’s hole only where no tier stands over it', () => {
+    const ring: Tier = { ...tier(), outline: { kind: 'ring', diameterMm: 200, holeMm: 60 } };
+    ring.coat = { ...ring.coat, crumbMm: 1, sideMm: 4, topMm: 5 };
+    const of = (shut: boolean) =>
+      planCoat(ring, 100, spreadOf, pantry.kitchen, 0, 0, new FigureBook(), shut);
+    const hole = (Math.PI / 4) * 60 ** 2;
+    // shut: the side of a cylinder and a top with a hole in it
+    const side = Math.PI * (105 ** 2 - 101 ** 2) * 101;
+    const top = (Math.PI * 105 ** 2 - hole) * 5;
+    expect(of(true).coatMl).toBeCloseTo((side + top) / 1000, 6);
+    // open: the wall of the hole besides, and a top that reaches in over it
+    const wall = Math.PI * (29 ** 2 - 25 ** 2) * 101;
+    const inward = (hole - Math.PI * 25 ** 2) * 5;
+    expect(of(false).coatMl - of(true).coatMl).toBeCloseTo((wall + inward) / 1000, 6);
+    expect(of(true).finished).toMatchObject({ kind: 'ring', diameterMm: 210, holeMm: 60 });
+    expect(of(false).finished).toMatchObject({ kind: 'ring', diameterMm: 210, holeMm: 50 });
+  });
   it('left naked takes nothing; semi-naked takes its cover', () => {
     const naked = tier();
     naked.coat.style = 'naked';

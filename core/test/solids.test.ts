@@ -60,6 +60,16 @@ function asked(cuts: Cut[], change: (tier: ReturnType<typeof tierOf>) => void = 
 const tierOf = (build: ReturnType<typeof newBuild>) => build.tiers[0]!;
 const near = (value: number, wanted: number, share = 0.005): void =>
   expect(Math.abs(value / wanted - 1)).toBeLessThan(share);
+const linesArea = (lines: readonly (readonly [number, number][])[]): number =>
+  lines.reduce(
+    (all, line) =>
+      all +
+      line.reduce((sum, [x, y], i) => {
+        const [x2, y2] = line[(i + 1) % line.length]!;
+        return sum + (x * y2 - x2 * y) / 2;
+      }, 0),
+    0,
+  );
 const plane = (more: Partial<Extract<Cut, { kind: 'plane' }>>): Cut => ({
   ...base,
   id: 'p',
@@ -176,6 +186,56 @@ describe('volumes, surfaces and centres against closed forms', () => {
       2 * Math.PI * R * (100 - e) + Math.PI * (R + R - e) * e * Math.SQRT2 + Math.PI * (R - e) ** 2,
       0.01,
     );
+  });
+  it.each(['top', 'foot'] as const)(
+    'a rounded %s of a ring: its rim and the rim of its hole',
+    (where) => {
+      const [R, r, e, h] = [100, 40, 15, 60];
+      const edge: Cut = { ...base, id: 'e', kind: 'edge', form: 'rounded', where, sizeMm: e };
+      const ring = answer(plain({ kind: 'ring', diameterMm: 2 * R, holeMm: 2 * r }, h, [edge]));
+      const outer = 2 * Math.PI * ((R - e) * (Math.PI / 2) * e + e * e);
+      const inner = 2 * Math.PI * ((r + e) * (Math.PI / 2) * e - e * e);
+      const level = where === 'top' ? (R - e) ** 2 - (r + e) ** 2 : R ** 2 - r ** 2;
+      near(
+        ring.surfaceMm2,
+        2 * Math.PI * (R + r) * (h - e) + outer + inner + Math.PI * level,
+        0.01,
+      );
+      // Pappus for the corners cut away on either side
+      const corner = (1 - Math.PI / 4) * e * e;
+      const middle = (e * (10 - 3 * Math.PI)) / (12 - 3 * Math.PI);
+      near(
+        ring.steps[0]!.removedMl,
+        (2 * Math.PI * (R - middle + r + middle) * corner) / 1000,
+        0.02,
+      );
+    },
+  );
+  it('a bevel round an L: its hollow corner leaves a quarter of a cone', () => {
+    const [a, b, e, h] = [200, 100, 20, 80];
+    const points: [number, number][] = [
+      [-a / 2, -a / 2],
+      [a / 2, -a / 2],
+      [a / 2, b - a / 2],
+      [b - a / 2, b - a / 2],
+      [b - a / 2, a / 2],
+      [-a / 2, a / 2],
+    ];
+    const edge: Cut = {
+      ...base,
+      id: 'e',
+      kind: 'edge',
+      form: 'bevelled',
+      where: 'top',
+      sizeMm: e,
+    };
+    const foot = 3 * b * b;
+    const round4 = 4 * a;
+    // five corners lose twice the inset, the hollow one gains an arc
+    const within = round4 - 10 * e + (Math.PI / 2) * e;
+    const top = foot - (e * (round4 + within)) / 2;
+    const l = answer(plain({ kind: 'path', name: 'L', points }, h, [edge]));
+    near(l.surfaceMm2, round4 * (h - e) + (Math.SQRT2 * e * (round4 + within)) / 2 + top, 0.005);
   });
   it('a groove and a core', () => {
     const groove: Cut = { ...base, id: 'g', kind: 'groove', upMm: 40, widthMm: 10, depthMm: 8 };
@@ -334,7 +394,13 @@ describe('what a carving keeps', () => {
   });
   it('a hidden centre is a material of its own, and a ring has its hole', () => {
     const { question } = asked([plane({ upMm: 40 })], (tier) => {
-      tier.centre = { outline: round(60), fromLayer: 0, toLayer: 2, spreadId: 'curd' };
+      tier.centre = {
+        outline: round(60),
+        fromLayer: 0,
+        toLayer: 2,
+        spreadId: 'curd',
+        pieces: null,
+      };
     });
     const r = answer(question);
     const coreMl = (Math.PI * 30 ** 2 * (40 - question.stock.centre!.fromMm)) / 1000;
@@ -410,6 +476,35 @@ describe('pieces', () => {
     const uneven = answer(plain(round(180), 100, [{ ...halves, upMm: 30 }]));
     expect(uneven.steps[0]!.note?.text).toContain('not equal');
   });
+  it('two halves leave no slit: the frosting between them is coated over and can be cut', () => {
+    const halves: Cut = { ...base, id: 'h', kind: 'halves', upMm: 40, trimMm: 2, glueMm: 3 };
+    const glued = answer(plain(round(160), 80, [halves]));
+    // one cylinder of 80 - 2 x 2 + 3 mm: nothing of the faces inside is surface
+    near(glued.surfaceMm2, Math.PI * 80 ** 2 + Math.PI * 160 * 79, 0.003);
+    near(glued.leftMl, (Math.PI * 80 ** 2 * 76) / 1000, 0.003);
+    near(glued.glueMl, (Math.PI * 80 ** 2 * 3) / 1000, 0.003);
+    const halved = answer(
+      plain(round(160), 80, [halves, plane({ slopeDeg: 90, outMm: 0, bearingDeg: 90 })]),
+    );
+    near(halved.surfaceMm2, (Math.PI * 80 ** 2) / 2 + (Math.PI * 80 + 160) * 79, 0.003);
+    near(
+      halved.section.reduce((sum, part) => sum + linesArea(part.lines), 0),
+      80 * 79,
+      0.005,
+    );
+  });
+  it('a hole shut under a lid is not coated inside', () => {
+    // a core through the lower part, whose upper end the upper half closes
+    const upper: Cut = { ...base, id: 'h', kind: 'halves', upMm: 50, trimMm: 0, glueMm: 0 };
+    const shut = answer(
+      plain(round(160), 80, [
+        { ...base, id: 's', kind: 'scoop', bearingDeg: 0, outMm: 0, upMm: 50, radiusMm: 20 },
+        upper,
+      ]),
+    );
+    near(shut.surfaceMm2, Math.PI * 80 ** 2 + Math.PI * 160 * 80, 0.003);
+    near(shut.leftMl, (Math.PI * 80 ** 2 * 80 - (4 / 3) * Math.PI * 20 ** 3) / 1000, 0.003);
+  });
   it('what would leave nothing, or two pieces, is refused with the cake left as it was', () => {
     const all = answer(plain(round(180), 100, [plane({ upMm: -5 })]));
     expect(all.steps[0]!.problem?.text).toContain('whole cake');
@@ -448,6 +543,36 @@ describe('pieces', () => {
 });
 
 describe('what is measured on it', () => {
+  it('a line is drawn over the cake as it lies before it', () => {
+    const line = (seen: 'front' | 'side'): Cut => ({
+      ...base,
+      id: 'line',
+      kind: 'silhouette',
+      seen,
+      drawn: 'knife',
+      points: [
+        [-20, 0],
+        [20, 0],
+        [20, 300],
+        [-20, 300],
+      ],
+    });
+    const laid: Cut = { ...base, id: 'lay', kind: 'lay', bearingDeg: 90, overDeg: 90 };
+    const box = (lines: [number, number][][]): [number, number] => [
+      Math.max(...lines.flat().map((p) => p[0])) - Math.min(...lines.flat().map((p) => p[0])),
+      Math.max(...lines.flat().map((p) => p[1])),
+    ];
+    const upright = answer(plain(round(160), 60, [line('front')])).steps[0]!;
+    expect(box(upright.behind)[0]).toBeCloseTo(160, 0);
+    expect(box(upright.behind)[1]).toBeCloseTo(60, 1);
+    // laid over to the right: as wide as it was high, and as high as it was wide
+    const lying = answer(plain(round(160), 60, [laid, line('front')])).steps;
+    expect(lying[0]!.behind).toEqual([]);
+    expect(box(lying[1]!.behind)[0]).toBeCloseTo(60, 1);
+    expect(box(lying[1]!.behind)[1]).toBeCloseTo(160, 0);
+    const side = answer(plain(round(160), 60, [laid, line('side')])).steps[1]!;
+    expect(box(side.behind)[0]).toBeCloseTo(160, 0);
+  });
   it('guides give the distance from the axis at 24 bearings', () => {
     const box = plain({ kind: 'square', sideMm: 200, cornerMm: 0 }, 100, [plane({ upMm: 80 })]);
     const [foot] = answer(box).guides;
@@ -480,22 +605,47 @@ describe('what is measured on it', () => {
     expect(turned.steps[0]!.problem).toBeNull();
     expect(turned.stands).toBe(false);
   });
+  it('seams of panels are as long as the edges that meet: box, cylinder and half ball', () => {
+    const seams = (outline: Outline, heightMm: number, cuts: Cut[] = []) => {
+      const { panels } = answer(plain(outline, heightMm, [...cuts, plane({ upMm: heightMm - 1 })]));
+      return Object.fromEntries(panels.map((panel) => [panel.name, panel]));
+    };
+    const box = seams({ kind: 'rectangle', widthMm: 200, depthMm: 120, cornerMm: 0 }, 81);
+    near(box.top!.seamMm, 2 * (200 + 120));
+    near(box.front!.seamMm, 200 + 2 * 80);
+    near(box.right!.seamMm, 120 + 2 * 80);
+    near(box.front!.areaMm2, 200 * 80);
+    const drum = seams(round(160), 81);
+    near(drum.top!.seamMm, Math.PI * 160);
+    near(drum.back!.seamMm, (Math.PI * 160) / 4 + 2 * 80, 0.01);
+    near(drum.back!.areaMm2, (Math.PI * 160 * 80) / 4, 0.01);
+    // on a ball the seam between two sides is an arc of a great circle from corner to corner
+    const ball = answer(
+      plain(round(200), 100, [
+        {
+          ...base,
+          id: 'd',
+          kind: 'profile',
+          curved: false,
+          drawn: 'knife',
+          points: Array.from({ length: 61 }, (_, i): [number, number] => {
+            const up = (i / 60) * (Math.PI / 2);
+            return [99.9 * Math.cos(up), 99.9 * Math.sin(up)];
+          }),
+        },
+      ]),
+    ).panels;
+    const top = ball.find((panel) => panel.name === 'top')!;
+    near(top.seamMm, 4 * 2 * Math.atan(Math.SQRT1_2) * 99.9, 0.01);
+    // a sixth of the whole ball
+    near(top.areaMm2, (4 / 6) * Math.PI * 99.9 ** 2, 0.01);
+  });
   it('the parts of the section add up to the whole of it', () => {
     const { question } = asked([plane({ slopeDeg: 45, bearingDeg: 90, outMm: 60, upMm: 80 })]);
     const r = answer(question);
-    const area = (lines: [number, number][][]): number =>
-      lines.reduce(
-        (all, line) =>
-          all +
-          line.reduce((sum, [x, y], i) => {
-            const [x2, y2] = line[(i + 1) % line.length]!;
-            return sum + (x * y2 - x2 * y) / 2;
-          }, 0),
-        0,
-      );
-    const parts = r.section.reduce((sum, { lines }) => sum + area(lines), 0);
-    near(parts, area(r.sectionLines), 0.002);
-    near(area(r.plan), Math.PI * 100 ** 2, 0.01);
+    const parts = r.section.reduce((sum, { lines }) => sum + linesArea(lines), 0);
+    near(parts, linesArea(r.sectionLines), 0.002);
+    near(linesArea(r.plan), Math.PI * 100 ** 2, 0.01);
   });
   it('the view has every part, and offcuts beside the cake', () => {
     const { question } = asked([plane({ slopeDeg: 45, outMm: 60, upMm: 80 })]);
@@ -508,6 +658,20 @@ describe('what is measured on it', () => {
     // no corner of the opened cake lies in front of where it was opened
     for (let i = 1; i < open.pieces[0]!.corners.length; i += 3)
       expect(open.pieces[0]!.corners[i]).toBeGreaterThan(-0.01);
+  });
+  it('the view shades a curved face without its facets, and a sharp edge as one', () => {
+    carver.carve(plain(round(160), 80, [plane({ upMm: 60 })]));
+    for (const { corners, normals } of carveView(carver, null).pieces)
+      for (let k = 0; k < corners.length; k += 3) {
+        const [x, y] = [corners[k]!, corners[k + 1]!];
+        const up = normals[k + 2]!;
+        // level on top, at the foot level below, and on the side straight out from the axis
+        if (Math.abs(up) > 0.5) expect(Math.abs(up)).toBeCloseTo(1, 3);
+        else {
+          const out = Math.hypot(x, y);
+          expect((normals[k]! * x + normals[k + 1]! * y) / out).toBeGreaterThan(0.9999);
+        }
+      }
   });
   it('the same question has the same key, another a different one', () => {
     const a = plain(round(180), 100, [plane({ upMm: 40 })]);

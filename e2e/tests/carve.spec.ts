@@ -208,3 +208,20 @@ test('without WebGL there are still drawings', async ({ page }) => {
   await expect(page.getByTestId('solid')).toContainText('front, side and plan instead', slow);
   await expect(page.getByTestId('still-drawing')).toBeVisible();
 });
+
+test('a carved cake made higher grows by so much, whatever the knife took off it', async ({
+  page,
+}) => {
+  await openDemo(page, 'Harbour light', 'Stack');
+  const height = page.getByRole('slider', { name: 'Finished height' });
+  const stacked = async (): Promise<number> => Number(await height.getAttribute('aria-valuenow'));
+  const before = await stacked();
+  const carvedMm = await tally(page, 'height').innerText();
+  await height.focus();
+  // quicker than the solids answer: in between the plan is of the uncarved stack
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowUp');
+  await expect.poll(stacked).toBeCloseTo(before + 4, 0);
+  await page.keyboard.press('Control+z');
+  await expect.poll(stacked).toBeCloseTo(before, 1);
+  await expect(tally(page, 'height')).toContainText(carvedMm.split('\n')[0]!, slow);
+});

@@ -212,10 +212,11 @@ function letGo(): void {
   store.endRun();
 }
 
+/** Layers are stretched by how far the stack is to grow: what the knife takes off stays as it is. */
 function dragHeight(startMm: number, byPx: number): void {
   const step = stepOf('thickness', settings.system);
   const wanted = Math.round((startMm + byPx / scale.value.pxPerMm) / step) * step;
-  setTierHeight(tower.value.tierId, wanted, tower.value.stack.finishedMm);
+  setTierHeight(tower.value.tierId, wanted, tower.value.stack.uncutMm);
   tip.value = {
     x: dimX.value + 60,
     y: topY.value,
@@ -223,7 +224,7 @@ function dragHeight(startMm: number, byPx: number): void {
   };
 }
 function nudgeHeight(steps: number): void {
-  const now = tower.value.stack.finishedMm;
+  const now = tower.value.stack.uncutMm;
   setTierHeight(tower.value.tierId, now + steps * stepOf('thickness', settings.system), now);
 }
 </script>
@@ -388,7 +389,7 @@ function nudgeHeight(steps: number): void {
         :y="topY"
         :from="dimX"
         :chosen="false"
-        :value="tower.stack.finishedMm"
+        :value="tower.stack.uncutMm"
         :min="20"
         :max="1000"
         :text="showText(plan.section.heightMm, 'size', settings.system)"

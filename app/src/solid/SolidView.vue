@@ -47,6 +47,7 @@ function toneOf(part: string): string {
   const [kind, n] = part.split('/');
   const spread = (id: string): Tone =>
     pantry.pantry.spreads.find((s) => s.id === id)?.tone ?? 'cream';
+  if (kind === 'glue') return groundOf('cream');
   if (kind === 'gap') return groundOf(spread(tier.value.gaps[Number(n)]?.spreadId ?? ''));
   if (kind === 'centre') return groundOf(spread(tier.value.centre?.spreadId ?? ''));
   const other = tier.value.layers[Number(n)]?.otherId;

@@ -233,7 +233,7 @@ export class SolidScene {
     });
   }
 
-  private meshOf({ corners, partOf, parts }: Shown): Mesh {
+  private meshOf({ corners, normals, partOf, parts }: Shown): Mesh {
     const geometry = new BufferGeometry();
     geometry.setAttribute('position', new BufferAttribute(corners, 3));
     const colours = new Float32Array(corners.length);
@@ -243,7 +243,7 @@ export class SolidScene {
       for (let v = 0; v < 3; v++) colours.set([r, g, b], t * 9 + v * 3);
     });
     geometry.setAttribute('color', new BufferAttribute(colours, 3));
-    geometry.computeVertexNormals();
+    geometry.setAttribute('normal', new BufferAttribute(normals, 3));
     return new Mesh(
       geometry,
       new MeshLambertMaterial({

@@ -44,10 +44,13 @@ async function carverOf(question: CarveQuestion, fineness: Fineness): Promise<Ca
 const buffersOf = (view: CarveView): Transferable[] => [
   view.edges.buffer as ArrayBuffer,
   ...view.offcuts.map((each) => each.edges.buffer as ArrayBuffer),
-  ...[...view.pieces, ...view.offcuts.map((each) => each.shown)].flatMap(({ corners, partOf }) => [
-    corners.buffer as ArrayBuffer,
-    partOf.buffer as ArrayBuffer,
-  ]),
+  ...[...view.pieces, ...view.offcuts.map((each) => each.shown)].flatMap(
+    ({ corners, normals, partOf }) => [
+      corners.buffer as ArrayBuffer,
+      normals.buffer as ArrayBuffer,
+      partOf.buffer as ArrayBuffer,
+    ],
+  ),
 ];
 const sent = (bytes: Uint8Array): Uint8Array => transfer(bytes, [bytes.buffer as ArrayBuffer]);
 

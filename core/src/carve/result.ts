@@ -38,6 +38,8 @@ export interface CarveStep {
   footMm2: number;
   /** Where the cake lacks what the drawn shape asks for. */
   lacks: { ml: number; at: Vec3; sizeMm: Vec3 }[];
+  /** For a drawn line: the cake before it, seen from where the line is drawn; else none. */
+  behind: Lines;
 }
 /** Amounts of coat and cover from the real surface. */
 export interface CarvedCoat {

@@ -40,7 +40,8 @@ export interface CoatPlan extends CoatThickness {
  * its corner off the top.
  *
  * @param stackMm height of the stack under its coat; @param domeMl to fill round a dome left on top
- * @param grooveMl room that fillings leave at the edge
+ * @param grooveMl room that fillings leave at the edge; @param holeShut true where a tier stands over
+ *   the hole of a ring: nobody coats its wall then
  */
 export function planCoat(
   tier: Tier,
@@ -50,24 +51,35 @@ export function planCoat(
   domeMl: number,
   grooveMl: number,
   book: FigureBook,
+  holeShut = false,
 ): CoatPlan {
   const t = thicknessOf(tier);
-  const crumbed = coated(tier.outline, t.crumbMm);
-  const finished = coated(crumbed, t.sideMm);
+  // a shut ring is coated like a round one, but for the top over its hole
+  const shut = holeShut && tier.outline.kind === 'ring' ? tier.outline : null;
+  const faced: Outline = shut ? { kind: 'round', diameterMm: shut.diameterMm } : tier.outline;
+  const overHoleMl = (mm: number): number =>
+    shut ? ((Math.PI / 4) * shut.holeMm ** 2 * mm) / 1000 : 0;
+  const crumbed = coated(faced, t.crumbMm);
+  const outside = coated(crumbed, t.sideMm);
+  const finished: Outline =
+    shut && outside.kind === 'round' ? { ...shut, diameterMm: outside.diameterMm } : outside;
   const hasCrumb = t.crumbMm > 0;
   const hasCoat = t.sideMm > 0 || t.topMm > 0;
   const covered = hasCrumb || hasCoat ? t.cover : 0;
-  const roughMl = roughnessMl(tier.outline, stackMm, kitchen.roughnessMm) * covered;
+  const roughMl = roughnessMl(faced, stackMm, kitchen.roughnessMm) * covered;
   const openMl = grooveMl * covered;
   const under = roughMl + openMl + domeMl;
   const crumbMl = hasCrumb
-    ? shellMl(tier.outline, stackMm, t.crumbMm, t.crumbMm) * t.cover + under
+    ? (shellMl(faced, stackMm, t.crumbMm, t.crumbMm) - overHoleMl(t.crumbMm)) * t.cover + under
     : 0;
   const high = stackMm + t.crumbMm;
   const sideMl =
     shellMl(crumbed, high, t.sideMm, 0) + (hasCrumb || !hasCoat ? 0 : roughMl + openMl);
-  const flatMl = shellMl(crumbed, 0, t.sideMm, t.topMm) + (hasCrumb || !hasCoat ? 0 : domeMl);
-  const rimMl = hasCoat ? Math.min(rimCutMl(finished, tier.coat.rimMm), flatMl) : 0;
+  const flatMl =
+    shellMl(crumbed, 0, t.sideMm, t.topMm) -
+    overHoleMl(t.topMm) +
+    (hasCrumb || !hasCoat ? 0 : domeMl);
+  const rimMl = hasCoat ? Math.min(rimCutMl(outside, tier.coat.rimMm), flatMl) : 0;
   const inner = spreadOf(innerSpreadId(tier));
   const side = spreadOf(tier.coat.spreadId);
   const shares = shareCoat(tier, sideMl, flatMl - rimMl, spreadOf);

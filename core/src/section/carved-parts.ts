@@ -80,6 +80,11 @@ export function carvedShapes(
     parts.set(part, [...(parts.get(part) ?? []), ...lines]);
   for (const [part, lines] of parts) {
     const [kind, n] = part.split('/');
+    if (kind === 'glue') {
+      const label = 'frosting that joins the halves';
+      shapes.push({ id: 'glue', kind: 'crumb', label, tone: coatTone, lines });
+      continue;
+    }
     const number = Number(n ?? 0) + 1;
     shapes.push({
       id: part,

@@ -372,7 +372,7 @@ function tierParts(
     add('centre', 'centre', 'hidden centre', centreSpread?.tone ?? 'berry', [-wide, wide], span);
   }
   if (tier.outline.kind === 'ring') {
-    const hole = Math.max(0, tier.outline.holeMm / 2 - (coat ? coat.crumbMm + coat.sideMm : 0));
+    const hole = finished.kind === 'ring' ? finished.holeMm / 2 : 0;
     add('hole', 'hole', 'hole of the ring', 'cream', [-hole, hole], [0, stack.finishedMm]);
     parts.at(-1)!.tone = 'paper';
   }

@@ -1,7 +1,7 @@
 import { carveKey } from '../carve/stock.ts';
 import type { CarveResult, CarvedCoat, Offcut } from '../carve/result.ts';
 import type { CarveQuestion, Cover } from '../carve/types.ts';
-import { pieceShares, weigh } from './body.ts';
+import { outsideOf, pieceShares, weigh } from './body.ts';
 import type { Carver } from './carver.ts';
 import { coatVolumes, type Thickness } from './coat-grid.ts';
 import { quickCoat } from './coat-quick.ts';
@@ -16,7 +16,7 @@ import {
   sections,
   shadow,
 } from './measure.ts';
-import { massProperties, surfaceOf, type Surface } from './mesh.ts';
+import { seenMm2, surfaceOf, type Surface } from './mesh.ts';
 import { lookingUp, panelsOf, undercutShare } from './panels.ts';
 
 /** Up to this share of undercut a sheet is eased round by hand; a tall narrow shape tears all the same. */
@@ -45,14 +45,14 @@ export function carveAnswer(carver: Carver, question: CarveQuestion): CarveResul
   const laid = states.some((state) => state.laid);
   return within((scope) => {
     const whole = carver.whole();
-    const surface = surfaceOf(whole);
+    const surface = surfaceOf(outsideOf(whole, lib, scope));
     const { min, max } = whole.boundingBox();
     const foot = scope.hold(whole.slice(min[2] + 0.05));
     const plan = plainLines(scope.hold(whole.project()), scope);
     const { section, whole: cut } = sections(lib, body, scope);
     const hull = foot.isEmpty() ? [] : (scope.hold(foot.hull()).toPolygons()[0] ?? []);
     const footMm2 = foot.area();
-    const surfaceMm2 = massProperties(surface).areaMm2 - footMm2;
+    const surfaceMm2 = seenMm2(surface);
     const drawn = Object.values(shares.shown).reduce((sum, mm2) => sum + mm2, 0);
     const exposedMm2 = Object.fromEntries(
       // faces that meet inside the cake do not show
@@ -139,12 +139,12 @@ function reckonedCoat(surface: Surface, cover: Cover): CarvedCoat {
 
 /** The coat of the cake as it is carved, reckoned from area and curvature; takes milliseconds. */
 export const quickCoatOf = (carver: Carver, cover: Cover): CarvedCoat =>
-  reckonedCoat(surfaceOf(carver.whole()), cover);
+  within((scope) => reckonedCoat(surfaceOf(outsideOf(carver.whole(), carver.lib, scope)), cover));
 
 /** The coat of the cake as it is carved, measured on a grid; takes up to a second. */
 export function measuredCoat(carver: Carver, cover: Cover): CarvedCoat {
   return within((scope) => {
-    const whole = carver.whole();
+    const whole = outsideOf(carver.whole(), carver.lib, scope);
     // facets finer than a twentieth of a millimetre make no difference to a coat
     const plain = scope.hold(whole.simplify(0.05));
     // long slivers have many cells near their box and few near themselves

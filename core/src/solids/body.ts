@@ -11,6 +11,8 @@ export interface Piece {
   /** From the world into the stack. */
   frame: Frame;
   bands: readonly Stratum[];
+  /** Frosting that joins, not cake: it is coated over, and weighed as what the bowl gave. */
+  isGlue?: true;
 }
 /** Everything that stands on the board, glued together. */
 export type Body = readonly Piece[];
@@ -18,9 +20,9 @@ export type Body = readonly Piece[];
 /** The piece turned and moved; the new solid is held by the scope. */
 export function movedPiece(piece: Piece, by: Frame, scope: Scope): Piece {
   return {
+    ...piece,
     solid: scope.hold(piece.solid.transform(columns(by))),
     frame: after(piece.frame, inverse(by)),
-    bands: piece.bands,
   };
 }
 
@@ -30,8 +32,16 @@ export const wholeOf = (lib: Library, body: Body, scope: Scope): Solid =>
     ? body[0]!.solid
     : scope.hold(lib.Manifold.union(body.map((piece) => piece.solid)));
 
-export const pieceShares = ({ solid, frame, bands }: Piece): BandShare[] =>
-  sharesOf(surfaceOf(solid), frame, bands);
+/** A solid without the hollows shut inside it, which nothing coats and nobody sees. */
+export function outsideOf(solid: Solid, lib: Library, scope: Scope): Solid {
+  const parts = scope.holdAll(solid.decompose());
+  const filled = parts.filter((part) => part.volume() > 0);
+  return filled.length === parts.length ? solid : scope.hold(lib.Manifold.compose([...filled]));
+}
+
+/** What a piece is of, and what of it shows; nothing of the frosting that joins. */
+export const pieceShares = ({ solid, frame, bands, isGlue }: Piece): BandShare[] =>
+  isGlue ? [] : sharesOf(surfaceOf(solid), frame, bands);
 
 export interface Weighed {
   ml: number;

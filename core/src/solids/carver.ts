@@ -1,16 +1,31 @@
-import type { CarveStep, Offcut, Vec3 } from '../carve/result.ts';
+import type { CarveStep, Lines, Offcut, Vec3 } from '../carve/result.ts';
 import type { CarveQuestion, Cut, CutKind, SetPiece } from '../carve/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { pieceShares, weigh, wholeOf, type Body, type Piece } from './body.ts';
 import { Scope, type Library, type Solid } from './library.ts';
+import { far } from './lines.ts';
 import { footOf, type Made, type Making } from './making.ts';
+import { plainLines, shadow } from './measure.ts';
 import { join, lay } from './moving.ts';
+import { flatOf } from './outlines.ts';
 import { partBy } from './parting.ts';
 import { setPiece } from './set-back.ts';
 import { stockBody } from './stock-solid.ts';
 
 /** Cuts that take shavings: what they take never comes away whole. */
 const shaved: readonly CutKind[] = ['profile', 'target', 'edge', 'groove', 'flutes', 'scoop'];
+
+/** The cake as it is seen where the line of a cut is drawn over it. */
+function seenBehind(cut: Cut, whole: () => Solid, { lib, scratch }: Making): Lines {
+  if (cut.kind === 'silhouette') return shadow(whole(), cut.seen, scratch);
+  if (cut.kind !== 'profile') return [];
+  // of a turned shape only the right half is drawn
+  const right = scratch.hold(
+    scratch.hold(lib.CrossSection.square([far, 2 * far])).translate([0, -far]),
+  );
+  const seen = scratch.hold(flatOf(lib, shadow(whole(), 'front', scratch)));
+  return plainLines(scratch.hold(seen.intersect(right)), scratch);
+}
 
 /** How the cake stands after a cut. `offcuts` are the pieces lying beside it. */
 export interface State {
@@ -116,6 +131,7 @@ export class Carver {
     };
     const ctx: Making = { lib: this.lib, segments: this.segments, question, own, scratch };
     try {
+      const behind = seenBehind(cut, () => this.whole(), ctx);
       const made = this.make(cut, base.body, ctx);
       const problem = made.problem ?? null;
       const body = problem ? base.body : (made.body ?? base.body);
@@ -145,6 +161,7 @@ export class Carver {
           topMm: Math.max(...body.map((p) => p.solid.boundingBox().max[2])),
           footMm2: footOf(body),
           lacks: problem ? [] : (made.lacks ?? []),
+          behind,
         },
       };
     } catch (error) {
@@ -173,6 +190,7 @@ export class Carver {
       topMm: Math.max(...body.map((p) => p.solid.boundingBox().max[2])),
       footMm2: footOf(body),
       lacks: [],
+      behind: [],
     };
   }
 

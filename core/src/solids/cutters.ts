@@ -1,4 +1,5 @@
 import type { Cover, Cut, EdgeCut, FlutesCut, ProfileCut, SilhouetteCut } from '../carve/types.ts';
+import { edgeBody } from './edges.ts';
 import { bearing, columns, type Frame } from './frame.ts';
 import type { Library, Scope, Solid } from './library.ts';
 import { far, insideCover, lathe } from './lines.ts';
@@ -19,7 +20,6 @@ export interface CutContext {
   segments: number;
 }
 
-const steps = 8;
 const over = 0.01;
 
 /** Cuts that part the cake; the others set back, turn, join or leave it alone. */
@@ -172,65 +172,18 @@ function turnedShape(
   return outside(scope.hold(turned.add(block(ctx, -far, foot + over))), wants);
 }
 
-/** What an edge loses: a slab less insets of the section under it, one on the other. */
+/** What an edge loses: a slab less what stays of it. */
 function edge(cut: EdgeCut, ctx: CutContext): Solid {
-  const { lib, scope, segments } = ctx;
+  const { scope } = ctx;
   const whole = ctx.whole();
   const box = whole.boundingBox();
-  const s = Math.min(cut.sizeMm, (box.max[2] - box.min[2]) * 0.98);
+  const size = Math.min(cut.sizeMm, (box.max[2] - box.min[2]) * 0.98);
   const isTop = cut.where === 'top';
-  const at = isTop ? box.max[2] - s : box.min[2] + s;
+  const at = isTop ? box.max[2] - size : box.min[2] + size;
   const rim = scope.hold(whole.slice(at + (isTop ? -over : over)));
-  const inset = (f: number): number =>
-    // f from 0 where the edge begins to 1 at the very top or foot
-    cut.form === 'bevelled' ? s * f : s * (1 - Math.sqrt(Math.max(0, 1 - f * f)));
-  const slab = isTop ? block(ctx, at, at + s + 1) : block(ctx, at - s - 1, at);
-  const smooth = roundedBody(ctx, rim, cut.form === 'bevelled' ? 1 : segments / 4, inset, (f) =>
-    isTop ? at + s * f : at - s * f,
-  );
-  if (smooth) return scope.hold(slab.subtract(smooth));
-  const kept: Solid[] = [];
-  for (let k = 0; k < steps; k++) {
-    const flat = scope.hold(
-      rim.offset(
-        -inset((k + 0.5) / steps),
-        cut.form === 'bevelled' ? 'Miter' : 'Round',
-        4,
-        segments,
-      ),
-    );
-    if (flat.isEmpty()) continue;
-    const high = s / steps;
-    const from = isTop ? at + k * high : at - (k + 1) * high;
-    kept.push(raised(ctx, scope.hold(flat.extrude(high + 2 * over)), from - over));
-  }
-  if (kept.length === 0) return slab;
-  return scope.hold(slab.subtract(scope.hold(lib.Manifold.union(kept))));
-}
-
-/**
- * What an edge leaves of a rim without a hollow: the hull of its insets at their heights, which is the
- * true arc but for its chords. Null where the rim has a hollow or a hole: there it is stepped.
- */
-function roundedBody(
-  { lib, scope }: CutContext,
-  rim: ReturnType<Solid['slice']>,
-  rings: number,
-  inset: (f: number) => number,
-  upMm: (f: number) => number,
-): Solid | null {
-  const lines = rim.toPolygons();
-  if (lines.length !== 1) return null;
-  const hull = scope.hold(rim.hull());
-  if (hull.area() - rim.area() > 0.002 * hull.area()) return null;
-  const points: [number, number, number][] = [];
-  for (let k = 0; k <= rings; k++) {
-    // by the angle of the arc, so that its chords are of one length
-    const f = rings === 1 ? k : Math.sin((k / rings) * (Math.PI / 2));
-    const flat = inset(f) <= 0 ? rim : scope.hold(rim.offset(-inset(f), 'Miter', 4));
-    for (const line of flat.toPolygons()) for (const [x, y] of line) points.push([x, y, upMm(f)]);
-  }
-  return points.length < 4 ? null : scope.hold(lib.Manifold.hull(points));
+  const slab = isTop ? block(ctx, at, at + size + 1) : block(ctx, at - size - 1, at);
+  const stays = edgeBody(ctx, rim, cut, size, at);
+  return stays ? scope.hold(slab.subtract(stays)) : slab;
 }
 
 /** Chords of a flute's hollow, and heights at which its line is read. */

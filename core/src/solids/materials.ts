@@ -2,6 +2,7 @@ import type { Stratum } from '../carve/types.ts';
 import type { Vec3 } from '../carve/result.ts';
 import { apply, inverse, type Frame } from './frame.ts';
 import type { Surface } from './mesh.ts';
+import { cornerNormals, normalAt } from './normals.ts';
 
 /** What of a surface lies in one band: what it encloses there, and what of it shows. */
 export interface BandShare {
@@ -15,7 +16,13 @@ export interface BandShare {
 }
 
 /** Gets each clipped triangle of a surface, as it lies in the stack, with the band it is in. */
-type Take = (band: number, polygon: Float64Array, corners: number, isFoot: boolean) => void;
+type Take = (
+  band: number,
+  polygon: Float64Array,
+  corners: number,
+  isFoot: boolean,
+  triangle: number,
+) => void;
 
 /**
  * Cuts every triangle at the level planes between bands, in the stack's own frame. Polygons come as
@@ -65,11 +72,11 @@ function clip(surface: Surface, frame: Frame, planes: readonly number[], take: T
     for (; band < most && high > planes[band]!; band++) {
       const rest = now === work[0] ? work[1] : work[0];
       const [under, over] = part(now, corners, planes[band]!, below, rest);
-      if (under > 2) take(band, below, under, isFoot);
+      if (under > 2) take(band, below, under, isFoot, t);
       now = rest;
       corners = over;
     }
-    if (corners > 2) take(band, now, corners, isFoot);
+    if (corners > 2) take(band, now, corners, isFoot, t);
   }
 }
 
@@ -189,6 +196,8 @@ export function sharesOf(surface: Surface, frame: Frame, bands: readonly Stratum
 export interface Shown {
   /** Nine numbers to a triangle. */
   corners: Float32Array;
+  /** Which way the surface faces there, so that light does not show the facets of a curved face. */
+  normals: Float32Array;
   /** Which of `parts` each triangle is. */
   partOf: Uint8Array;
   parts: string[];
@@ -199,17 +208,25 @@ export function shown(surface: Surface, frame: Frame, bands: readonly Stratum[])
   const { planes, of } = stretches(bands);
   const back = inverse(frame);
   const corners: number[] = [];
+  const looks: number[] = [];
   const partOf: number[] = [];
-  clip(surface, frame, planes, (band, polygon, n) => {
-    const at = (k: number): Vec3 =>
-      apply(back, [polygon[k * 3]!, polygon[k * 3 + 1]!, polygon[k * 3 + 2]!]);
+  const facing = cornerNormals(surface);
+  clip(surface, frame, planes, (band, polygon, n, _isFoot, t) => {
+    const places = Array.from({ length: n }, (_, k): Vec3 =>
+      apply(back, [polygon[k * 3]!, polygon[k * 3 + 1]!, polygon[k * 3 + 2]!]),
+    );
+    const normals = places.map((place) => normalAt(surface, facing, t, place));
     for (let k = 1; k + 1 < n; k++) {
-      corners.push(...at(0), ...at(k), ...at(k + 1));
+      for (const i of [0, k, k + 1]) {
+        corners.push(...places[i]!);
+        looks.push(...normals[i]!);
+      }
       partOf.push(band);
     }
   });
   return {
     corners: Float32Array.from(corners),
+    normals: Float32Array.from(looks),
     partOf: Uint8Array.from(partOf),
     parts: of.map((band) => band?.part ?? ''),
   };

@@ -1,4 +1,3 @@
-import type { Vec3 } from '../carve/result.ts';
 import type { Solid } from './library.ts';
 
 /** The surface of a solid as triangles: three numbers to a point, three points to a triangle. */
@@ -12,43 +11,6 @@ export interface Surface {
 export function surfaceOf(solid: Solid): Surface {
   const mesh = solid.getMesh();
   return { points: mesh.vertProperties, triangles: mesh.triVerts, stride: mesh.numProp };
-}
-
-export interface MassProperties {
-  ml: number;
-  centre: Vec3;
-  areaMm2: number;
-}
-
-/**
- * Volume, centre and area of a closed surface, exact for its triangles: sums of d = a·(b × c) over
- * them, V = Σd/6 and first moment Σd·(a + b + c)/24.
- */
-export function massProperties({ points, triangles, stride }: Surface): MassProperties {
-  let [v, mx, my, mz, area] = [0, 0, 0, 0, 0];
-  for (let t = 0; t < triangles.length; t += 3) {
-    const a = triangles[t]! * stride;
-    const b = triangles[t + 1]! * stride;
-    const c = triangles[t + 2]! * stride;
-    const [ax, ay, az] = [points[a]!, points[a + 1]!, points[a + 2]!];
-    const [bx, by, bz] = [points[b]!, points[b + 1]!, points[b + 2]!];
-    const [cx, cy, cz] = [points[c]!, points[c + 1]!, points[c + 2]!];
-    const d = ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx);
-    v += d;
-    mx += d * (ax + bx + cx);
-    my += d * (ay + by + cy);
-    mz += d * (az + bz + cz);
-    const ux = bx - ax;
-    const uy = by - ay;
-    const uz = bz - az;
-    const wx = cx - ax;
-    const wy = cy - ay;
-    const wz = cz - az;
-    area += Math.hypot(uy * wz - uz * wy, uz * wx - ux * wz, ux * wy - uy * wx) / 2;
-  }
-  const mm3 = v / 6;
-  const centre: Vec3 = mm3 === 0 ? [0, 0, 0] : [mx / 24 / mm3, my / 24 / mm3, mz / 24 / mm3];
-  return { ml: mm3 / 1000, centre, areaMm2: area };
 }
 
 /** One triangle: its number, where its corners begin in `points`, its unit normal and its area. */
@@ -94,6 +56,15 @@ export function eachFace({ points, triangles, stride }: Surface, take: (face: Fa
     face.isFoot = nz < 0 && Math.max(points[a + 2]!, points[b + 2]!, points[c + 2]!) < 0.02;
     take(face);
   }
+}
+
+/** Area of everything but the foot, mm2. */
+export function seenMm2(surface: Surface): number {
+  let sum = 0;
+  eachFace(surface, ({ areaMm2, isFoot }) => {
+    if (!isFoot) sum += areaMm2;
+  });
+  return sum;
 }
 
 /**

@@ -1,12 +1,12 @@
 import type { HalvesCut, LayCut } from '../carve/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { movedPiece, type Body, type Piece } from './body.ts';
-import { after, bearing, moved, turned } from './frame.ts';
-import type { Solid } from './library.ts';
+import { after, bearing, moved, still, turned } from './frame.ts';
+import type { Flat, Solid } from './library.ts';
 import { crumbMl, footOf, mlOf, type Made, type Making } from './making.ts';
 
 /** Parts the cake level, trims both faces and sets the upper half back on its frosting. */
-export function join(cut: HalvesCut, body: Body, { own, scratch }: Making): Made {
+export function join(cut: HalvesCut, body: Body, { lib, own, scratch }: Making): Made {
   const lower: Piece[] = [];
   const upper: Piece[] = [];
   const removed: Piece[] = [];
@@ -25,7 +25,7 @@ export function join(cut: HalvesCut, body: Body, { own, scratch }: Making): Made
       lower.push({ ...piece, solid: own.hold(low.translate(0, 0, 0)) });
     }
     if (!high.isEmpty()) upper.push(movedPiece({ ...piece, solid: high }, drop, own));
-    if (!slab.isEmpty() && mlOf(slab) > crumbMl)
+    if (!piece.isGlue && !slab.isEmpty() && mlOf(slab) > crumbMl)
       removed.push({ ...piece, solid: own.hold(slab.translate(0, 0, 0)) });
   }
   if (lower.length === 0 || upper.length === 0)
@@ -36,7 +36,7 @@ export function join(cut: HalvesCut, body: Body, { own, scratch }: Making): Made
   const [a, b] = [share(lower), share(upper)];
   const uneven = Math.abs(a - b) / Math.max(a, b);
   return {
-    body: [...lower, ...upper],
+    body: [...lower, ...upper, ...glueBetween(lower, upper, cut, { own, scratch, lib })],
     removed,
     glueMl: (faceMm2 * cut.glueMm) / 1000,
     ...(uneven > 0.05
@@ -49,6 +49,35 @@ export function join(cut: HalvesCut, body: Body, { own, scratch }: Making): Made
       : {}),
   };
 }
+
+/** Frosting where the faces of two halves meet: it fills the slit, so that no coat goes in. */
+function glueBetween(
+  lower: Body,
+  upper: Body,
+  { upMm, trimMm, glueMm }: HalvesCut,
+  { lib, own, scratch }: Pick<Making, 'lib' | 'own' | 'scratch'>,
+): Piece[] {
+  if (glueMm <= 0) return [];
+  const from = upMm - trimMm;
+  const face = (body: Body, z: number): Flat =>
+    scratch.hold(lib.CrossSection.union(body.map(({ solid }) => scratch.hold(solid.slice(z)))));
+  const flat = scratch.hold(
+    face(lower, from - faceMm).intersect(face(upper, from + glueMm + faceMm)),
+  );
+  if (flat.isEmpty()) return [];
+  const slab = scratch.hold(flat.extrude(glueMm + 2 * faceMm));
+  return [
+    {
+      solid: own.hold(slab.translate(0, 0, from - faceMm)),
+      frame: still,
+      bands: [{ part: 'glue', fromMm: from, toMm: from + glueMm, gPerMl: 0 }],
+      isGlue: true,
+    },
+  ];
+}
+
+/** How far inside a face it is looked at, mm. */
+const faceMm = 0.02;
 
 /** Lays the cake over and lets it down onto the board, its middle over the middle. */
 export function lay(cut: LayCut, body: Body, { own, scratch }: Making): Made {

@@ -32,6 +32,11 @@ export function partBy(cut: PartingCut, body: Body, ctx: Making): Made {
         : piece.solid.split(tool.solid);
     scratch.holdAll([a, b]);
     const [away, left] = tool.kind === 'solid' && tool.takes === 'outside' ? [b, a] : [a, b];
+    if (piece.isGlue) {
+      // it goes where the cake round it goes
+      if (!left.isEmpty()) kept.push({ ...piece, solid: left });
+      continue;
+    }
     if (mlOf(left) > crumbMl) {
       const parts = scratch.holdAll(left.decompose());
       // a hollow shut inside comes as a part of its own, turned inside out
@@ -55,7 +60,7 @@ export function partBy(cut: PartingCut, body: Body, ctx: Making): Made {
       else crumble(part, piece);
     }
   }
-  if (kept.length === 0)
+  if (kept.every((piece) => piece.isGlue))
     return { problem: phrase('This cut takes the whole cake. It is left as it was.') };
   if (inTwo)
     return {

@@ -20,6 +20,8 @@ export interface StackPlan {
   coatTopMm: number;
   fondantMm: number;
   finishedMm: number;
+  /** Finished height as it is stacked: what a carved tier had before the knife, else the same. */
+  uncutMm: number;
   /** Share of the stack that is filling. */
   fillingShare: number;
 }
@@ -117,6 +119,7 @@ export function planStack(
     coatTopMm: topMm,
     fondantMm,
     finishedMm,
+    uncutMm: finishedMm,
     fillingShare: fillingMm / (cakeMm + fillingMm),
   };
 }

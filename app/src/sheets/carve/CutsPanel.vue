@@ -152,6 +152,8 @@ const wordsOf = (cut: Cut): string => {
   return say(cutWords(cut, before ?? room.value.heightMm, room.value.radiusMm), settings.system);
 };
 const behind = (cut: Cut): Lines => {
+  const known = stepOf(cut.id)?.behind ?? [];
+  if (known.length > 0) return known;
   const half =
     (cut.kind === 'silhouette' && cut.seen === 'side' ? depthMm : widthMm)(tier.value.outline) / 2;
   const high = tierPlan.value.carve?.question.stock.heightMm ?? tierPlan.value.stack.stackMm;

@@ -29,10 +29,10 @@ const { pantry, tier, tierPlan, editTier } = useSheet(props);
 
 const step = computed(() => stepOf('size', settings.system));
 const nearStep = (mm: number): number => Math.round(mm / step.value) * step.value;
-const wanted = ref(nearStep(tierPlan.value.stack.finishedMm));
+const wanted = ref(nearStep(tierPlan.value.stack.uncutMm));
 watch(
   () => tier.value.id,
-  () => (wanted.value = nearStep(tierPlan.value.stack.finishedMm)),
+  () => (wanted.value = nearStep(tierPlan.value.stack.uncutMm)),
 );
 const layerMm = ref<[number, number]>([15, 40]);
 const gapMm = ref<[number, number]>([4, 12]);
@@ -192,7 +192,7 @@ const choose = (what: unknown): void => {
         :max="900"
         @update:model-value="(mm) => mm !== null && (wanted = mm)"
       />
-      high, coat included, from
+      high, coat included<template v-if="tierPlan.carve">, before it is carved</template>, from
       <ChoiceField v-model="tins" label="Which tins" :options="tinChoices" />, with layers of
       <QuantityField
         :model-value="layerMm[0]"

@@ -161,7 +161,7 @@ export { toneOfPoured } from './section/finish-parts.ts';
 export * from './carve/types.ts';
 export type * from './carve/result.ts';
 export * from './carve/stock.ts';
-export { isBeingCarved, type CarveAnswers, type TierCarve } from './carve/apply.ts';
+export { carvingKnown, type CarveAnswers, type TierCarve } from './carve/apply.ts';
 export * from './carve/sides.ts';
 export * from './carve/words.ts';
 export * from './carve/cold.ts';

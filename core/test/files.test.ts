@@ -7,7 +7,7 @@ import { describe, expect, it } from 'vitest';
 import {
   buildFileSchema,
   buildSchema,
-  isBeingCarved,
+  carvingKnown,
   mergeRows,
   newBuild,
   newCarving,
@@ -412,8 +412,8 @@ describe('answers of the solids', () => {
     const planned = planBuild(build, pantry, true, (key) =>
       read.carvings.find((each) => each.key === key),
     );
-    expect(isBeingCarved(planned.tiers)).toBe(false);
-    expect(isBeingCarved(planBuild(build, pantry).tiers)).toBe(true);
+    expect(carvingKnown(planned.tiers)).toBe('measured');
+    expect(carvingKnown(planBuild(build, pantry).tiers)).toBe('stack only');
     expect(planned.tally.massG).toBeLessThan(planBuild(build, pantry).tally.massG!);
     const carved = planned.tiers.find((tier) => tier.carve)!;
     // the stack it was cut from is still known

@@ -204,4 +204,27 @@ footer button:focus-visible {
     min-height: 92px;
   }
 }
+@media (max-width: 500px) {
+  footer {
+    grid-template-columns: 56px minmax(0, 1fr) minmax(0, 1.2fr);
+  }
+  footer > * {
+    padding: 8px 12px;
+  }
+  .timers {
+    min-height: 0;
+  }
+  .none {
+    padding: 8px 16px;
+  }
+  footer > button {
+    min-height: 72px;
+  }
+  .note b {
+    font-size: 18px;
+  }
+  .next {
+    font-size: 21px;
+  }
+}
 </style>

@@ -183,7 +183,8 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
 }
 .where {
   display: flex;
-  gap: 14px;
+  flex-wrap: wrap;
+  gap: 0 14px;
   font: 600 17px var(--figure);
   color: var(--soft);
 }
@@ -312,6 +313,17 @@ h1 {
   color: var(--warn-mark);
 }
 @media (max-width: 860px) {
+  .list.long {
+    columns: 1;
+  }
+}
+@media (max-width: 500px) {
+  h1 {
+    font-size: 30px;
+  }
+  .big {
+    font-size: 64px;
+  }
   .list.long {
     columns: 1;
   }

@@ -148,6 +148,7 @@ const go = (by: number): void => {
 }
 .live output {
   font: 700 40px/1 var(--heading);
+  white-space: nowrap;
   margin-right: 12px;
 }
 .live > span:first-of-type {
@@ -194,6 +195,15 @@ const go = (by: number): void => {
     grid-template-columns: minmax(0, 1fr) auto auto;
   }
   .what {
+    grid-column: 1 / -1;
+  }
+}
+@media (max-width: 500px) {
+  .weigh {
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 10px;
+  }
+  .live {
     grid-column: 1 / -1;
   }
 }

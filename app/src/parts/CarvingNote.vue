@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isBeingCarved, type ShapePlan } from '@pyrgotect/core';
+import { carvingKnown, type ShapePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useCarvings } from '../stores/carvings.ts';
 
@@ -7,7 +7,9 @@ import { useCarvings } from '../stores/carvings.ts';
 const props = defineProps<{ tiers: ShapePlan['tiers'] }>();
 const carvings = useCarvings();
 const said = computed(() => {
-  if (!isBeingCarved(props.tiers)) return '';
+  const known = carvingKnown(props.tiers);
+  if (known === 'measured') return '';
+  if (known === 'coat reckoned') return 'The coat of the carved cake is still being measured.';
   return carvings.problem === null
     ? 'The carving is being worked out: figures are still of the whole stack.'
     : 'The carving cannot be worked out here: figures are of the whole stack.';

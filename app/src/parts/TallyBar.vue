@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import {
-  isBeingCarved,
+  carvingKnown,
   show,
   type Build,
   type Caution,
@@ -56,7 +56,7 @@ const cells = computed(() => {
     },
   ];
 });
-const waiting = computed(() => isBeingCarved(props.plan.tiers));
+const waiting = computed(() => carvingKnown(props.plan.tiers) === 'stack only');
 const left = computed(() => timeLeft(props.build.brief.serveAt, now.value));
 const serious = computed(() => props.plan.cautions.filter((c) => c.severity !== 'note').length);
 </script>

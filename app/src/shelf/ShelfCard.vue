@@ -1,12 +1,6 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
-import {
-  isBeingCarved,
-  planShape,
-  showText,
-  type HandMoves,
-  type ShapePlan,
-} from '@pyrgotect/core';
+import { carvingKnown, planShape, showText, type HandMoves, type ShapePlan } from '@pyrgotect/core';
 import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Build } from '@pyrgotect/core';
@@ -60,7 +54,7 @@ const plan = computed<ShapePlan | null>(() =>
 watchDebounced(
   () => [plan.value, carvings.loaded] as const,
   ([now]) => {
-    if (now && isBeingCarved(now.tiers)) carvings.need(now);
+    if (now && carvingKnown(now.tiers) !== 'measured') carvings.need(now);
   },
   { debounce: 1500, immediate: true },
 );

@@ -186,8 +186,8 @@ const said = computed(() => {
     />
     <p class="head">
       <b>{{ tier.name }}</b><span>{{ said }}</span>
+      <span v-if="busy" role="status">Cutting…</span>
     </p>
-    <p v-if="busy" class="busy" role="status">Cutting…</p>
     <p v-if="noWebGl" class="busy" role="status">
       This browser shows no solids: front, side and plan instead.
     </p>
@@ -240,7 +240,7 @@ canvas {
 .busy {
   position: absolute;
   left: 18px;
-  bottom: 54px;
+  top: 72px;
   margin: 0;
   font-size: 13.5px;
   color: var(--soft);

@@ -1,10 +1,18 @@
-import { newBench, newBuild, planShape, type Build, type FileProblem } from '@pyrgotect/core';
+import {
+  movesFor,
+  newBench,
+  newBuild,
+  planShape,
+  type Build,
+  type FileProblem,
+} from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { mergesNothing, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
 import { listen, tell } from '../storage/channel.ts';
 import { database, type ShelfEntry, type StoredBuild } from '../storage/database.ts';
 import { useCarvings } from './carvings.ts';
+import { useHand } from './hand.ts';
 import { usePantry } from './pantry.ts';
 
 const newId = (): string => crypto.randomUUID().slice(0, 18);
@@ -83,7 +91,10 @@ export const useShelf = defineStore('shelf', () => {
     const { writeBuildFile } = await import('../shelf/files.ts');
     const { pantry } = usePantry();
     const carvings = useCarvings();
-    const { tiers } = planShape(stored.build, pantry, carvings.answerTo);
+    const hand = useHand();
+    await hand.ready();
+    const moves = movesFor(stored.build, hand.moves);
+    const { tiers } = planShape(stored.build, pantry, carvings.answerTo, moves);
     const known = tiers.flatMap(({ carve }) => (carve?.result?.coat.exact ? [carve.result] : []));
     return { name: `${name}.json`, text: writeBuildFile(stored.build, pantry, known) };
   }

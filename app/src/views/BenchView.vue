@@ -130,7 +130,6 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
       <router-link class="out" :to="`/build/${id}/stack`" aria-label="Back to the desk"
         >← {{ store.build.name }}</router-link
       >
-      <CarvingNote :tiers="store.plan.tiers" />
       <ol class="ahead" aria-label="Next steps">
         <li v-for="next in ahead" :key="next.key">{{ next.title }}</li>
       </ol>
@@ -146,6 +145,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
     </aside>
 
     <main v-if="step" :key="step.key" class="step" data-test="step">
+      <CarvingNote :tiers="store.plan.tiers" />
       <StepBody
         :step="step"
         :steps="steps"
@@ -286,6 +286,15 @@ h1 {
   }
   .ahead {
     display: none;
+  }
+}
+@media (max-width: 500px) {
+  .bench {
+    grid-template-rows: 150px minmax(0, 1fr) auto;
+    font-size: 18px;
+  }
+  .step {
+    padding: 14px 18px;
   }
 }
 </style>

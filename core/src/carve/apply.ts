@@ -19,11 +19,16 @@ export interface TierCarve {
 }
 
 /**
- * True while a carved tier has no answer yet, or only one whose coat is reckoned and not measured:
- * every figure of the cake that rests on it will change.
+ * How far the carved tiers of a cake are worked out: not at all, so that its figures are those of the
+ * whole stack; all but the coat, which is reckoned from area and curvature; or measured.
  */
-export const isBeingCarved = (tiers: readonly { carve: TierCarve | null }[]): boolean =>
-  tiers.some(({ carve }) => carve !== null && carve.result?.coat.exact !== true);
+export function carvingKnown(
+  tiers: readonly { carve: TierCarve | null }[],
+): 'stack only' | 'coat reckoned' | 'measured' {
+  const carved = tiers.flatMap(({ carve }) => carve ?? []);
+  if (carved.some(({ result }) => result === null)) return 'stack only';
+  return carved.every(({ result }) => result!.coat.exact) ? 'measured' : 'coat reckoned';
+}
 
 /** Grooves that open fillings leave are filled as far as the carved surface still shows them. */
 const shareLeft = (result: CarveResult): number =>

@@ -1,5 +1,8 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  metric,
+  showText,
   mergeIngredients,
   newBuild,
   newPiping,
@@ -8,7 +11,7 @@ import {
   type Bowl,
   type Build,
 } from '../src/index.ts';
-import { pantry } from './arbitrary.ts';
+import { anyBuild, pantry } from './arbitrary.ts';
 
 const fresh = (): Build => newBuild('b', 'Test', '2027-05-03T09:30:00Z');
 const bowl = (build: Build, id: string): Bowl => {
@@ -65,6 +68,43 @@ describe('a bowl', () => {
     expect(batch.mixes).toBeGreaterThan(1);
     expect(batch.makeG).toBe(batch.mixes * batch.eachMixG);
     expect(batch.recipe.makesG).toBe(batch.eachMixG);
+  });
+});
+
+describe('a batch', () => {
+  it('is divided so that what is shown of the bowls adds up to what is shown of it', () => {
+    const shown = (g: number): number => {
+      const [number, unit] = showText(g, 'bowl', metric).split(' ');
+      return Math.round(Number(number) * (unit === 'kg' ? 1000 : 1));
+    };
+    const tinted = fc.tuple(anyBuild, fc.integer({ min: 1, max: 5 })).map(([build, n]) => ({
+      ...build,
+      mixedApart: [],
+      apart: [],
+      piping: Array.from({ length: n }, (_, i) => ({
+        ...newPiping(`p${i}`, 40 + 57 * i),
+        spreadId: 'buttercream',
+        tint: `blue ${i}`,
+      })),
+    }));
+    let divided = 0;
+    fc.assert(
+      fc.property(tinted, (build) => {
+        const { bowls, batches } = planBuild(build, pantry);
+        if (!bowls.ok) return;
+        for (const batch of batches) {
+          const own = bowls.value.filter((each) => each.batchId === batch.id);
+          divided += own.length > 1 ? 1 : 0;
+          for (const each of own) expect(each.makeG).toBeGreaterThanOrEqual(each.safeG - 1e-6);
+          // a batch in halves of its recipe need not come out by five grams
+          const off = own.reduce((sum, each) => sum + each.makeG, 0) - batch.makeG;
+          expect(Math.abs(off)).toBeLessThanOrEqual(batch.makeG < 500 ? 0.5 : 2.5);
+          expect(own.reduce((sum, each) => sum + shown(each.makeG), 0)).toBe(shown(batch.makeG));
+        }
+      }),
+      { numRuns: 40, seed: 10 },
+    );
+    expect(divided).toBeGreaterThan(20);
   });
 });
 

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   areaMm2,
+  edgeRoomMm,
   FigureBook,
   grownAreaMm2,
   holdsInDamN,
@@ -131,6 +132,16 @@ describe('fillings', () => {
     expect(stressAt(300, 15000, 21)).toBeCloseTo(300, 9);
     expect(stressAt(300, 15000, 4)).toBeCloseTo(15000, 6);
     expect(stressAt(300, 15000, 12.5)).toBeCloseTo(Math.sqrt(300 * 15000), 6);
+  });
+});
+
+describe('setback and dam together', () => {
+  it('leave at least a disc of 15 mm to fill, and never less than nothing', () => {
+    expect(edgeRoomMm(tier())).toBeCloseTo(100 - 15, 9);
+    const square: Tier = { ...tier(), outline: { kind: 'square', sideMm: 100, cornerMm: 0 } };
+    // a square by the round that stands in it
+    expect(edgeRoomMm(square)).toBeCloseTo(50 - 15, 6);
+    expect(edgeRoomMm({ ...tier(), outline: { kind: 'round', diameterMm: 24 } })).toBe(0);
   });
 });
 

@@ -164,13 +164,14 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
       part,
       ...warmth(row, spec.fluidC, null),
       lead: phrase(
-        `{count} drips, {gap} apart, {g} each on average${drip.squeezes ? ' ({squeezes} squeezes)' : ''}${tier.drip!.tool === 'bag' ? '; cut the end of the bag {cut} wide' : ''}. Begin below the amount: more can follow.`,
+        `{count} drips, {gap} apart, {g} each on average${drip.squeezes ? ' ({squeezes} squeezes)' : ''}${tier.drip!.tool === 'bag' ? '; cut the end of the bag {cut} wide' : ''}${amounts.rimG > 0.5 ? '; {rim} more are the bead along the rim' : ''}. Begin below the amount: more can follow.`,
         {
           count: [count, 'count'],
           gap: [drip.rimMm / count, 'thickness'],
           g: [meanG, 'fineMass'],
           squeezes: [drip.squeezes ?? 0, 'factor'],
           cut: [drip.bagCutMm, 'thickness'],
+          rim: [amounts.rimG, 'small'],
         },
       ),
       amounts: [

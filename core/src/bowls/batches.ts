@@ -1,6 +1,7 @@
 import type { BatchBy } from '../build/types.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
+import { addUp } from '../units/add-up.ts';
 
 /** Smallest multiple of 5 g that is not less. */
 const upToFive = (g: number): number => Math.ceil(g / 5 - 1e-9) * 5;
@@ -62,6 +63,32 @@ export function planMixes(
   return { mixes, eachMixG: upToFive(needG / mixes) };
 }
 
+/** From here on a bowl is shown, and weighed off, by five grams. */
+const coarseFromG = 500;
+
+/**
+ * What each bowl gets of one batch, g: at least what is safe for it, in the steps in which the batch
+ * is weighed, so that what is shown of the bowls adds up to what is shown of the batch.
+ */
+export function shareOut(safeG: readonly number[], makeG: number): number[] {
+  const step = makeG >= coarseFromG ? 5 : 1;
+  const least = safeG.map((g) => Math.ceil(g / step - 1e-9) * step);
+  const spare = Math.round(makeG / step) * step - sum(least);
+  if (spare < 0) return [...safeG];
+  const all = sum(safeG);
+  const more = addUp(
+    safeG.map((g) => (all > 0 ? (spare * g) / all : 0)),
+    step,
+  );
+  return least.map((g, i) => g + more[i]!);
+}
+const sum = (some: readonly number[]): number => some.reduce((all, g) => all + g, 0);
+/** Mass of a batch that lets every bowl be weighed off in whole steps, g. */
+function weighableG(safeG: readonly number[]): number {
+  const step = sum(safeG) >= coarseFromG - 5 * safeG.length ? 5 : 1;
+  return safeG.length < 2 ? sum(safeG) : sum(safeG.map((g) => Math.ceil(g / step - 1e-9) * step));
+}
+
 /** The batch of a recipe that serves these bowls. */
 export function planBatch(
   id: string,
@@ -74,7 +101,12 @@ export function planBatch(
 ): Batch {
   const needG = bowls.reduce((sum, bowl) => sum + bowl.safeG, 0);
   const largest = largestMix(spread, kitchen);
-  const { mixes, eachMixG } = planMixes(needG, recipe.yieldG, largest?.g ?? null, by);
+  const { mixes, eachMixG } = planMixes(
+    weighableG(bowls.map((bowl) => bowl.safeG)),
+    recipe.yieldG,
+    largest?.g ?? null,
+    by,
+  );
   const scaled = scaleRecipe(recipe, eachMixG);
   return {
     id,

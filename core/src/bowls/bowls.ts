@@ -3,7 +3,7 @@ import type { HandMoves } from '../hand/moves.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { FigureBook, from, given, type Input } from '../working/figures.ts';
-import { planBatch, type Batch } from './batches.ts';
+import { planBatch, shareOut, type Batch } from './batches.ts';
 import { enoughG, spreadOfKind, sumSpread, type ChancePart } from './chance.ts';
 import { tintNote } from './tint.ts';
 import {
@@ -152,11 +152,19 @@ export function planBowls(
       build.batchBy,
     );
   });
+  const makes = new Map(
+    batches.flatMap(({ id, makeG }) => {
+      const members = byBatch.get(id)!;
+      const shares = shareOut(
+        members.map((bowl) => bowl.safeG),
+        makeG,
+      );
+      return members.map((bowl, i): [string, number] => [bowl.id, shares[i]!]);
+    }),
+  );
   const bowls = open.map(({ drawn, batchId, ...rest }): Bowl => {
-    const batch = batches.find((each) => each.id === batchId)!;
     const spread = spreadOf(drawn.spreadId);
-    // what rounding adds is shared out as the need is
-    const makeG = (batch.makeG * rest.safeG) / batch.needG;
+    const makeG = makes.get(drawn.id)!;
     return {
       id: drawn.id,
       spreadId: drawn.spreadId,

@@ -1,0 +1,85 @@
+import type { Hazard } from '../hazards.ts';
+import type { Ingredient, Recipe } from '../types.ts';
+import { startingFoods } from './foods.ts';
+
+/* How recipes of the house are written down: lines by their ingredient, a recipe by its lines. */
+
+const foods = new Map(startingFoods.map((food) => [food.id, food]));
+
+/** A line of a recipe; its allergens come with the ingredient. */
+export const of = (foodId: string, massG: number): Ingredient => {
+  const food = foods.get(foodId)!;
+  return {
+    name: food.name,
+    massG,
+    ...(food.pieceG === null ? {} : { pieceG: food.pieceG }),
+    allergens: [],
+    foodId,
+    recipeId: null,
+  };
+};
+/** Another recipe used as an ingredient. */
+export const made = (recipeId: string, name: string, massG: number): Ingredient => ({
+  name,
+  massG,
+  allergens: [],
+  foodId: null,
+  recipeId: `recipe-${recipeId}`,
+});
+export const whole = (count: number): Ingredient => of('eggs', count * 50);
+export const whites = (count: number): Ingredient => of('egg-whites', count * 33);
+export const yolks = (count: number): Ingredient => of('egg-yolks', count * 17);
+export const flour = (g: number): Ingredient => of('plain-flour', g);
+export const butter = (g: number): Ingredient => of('butter', g);
+export const sugar = (g: number): Ingredient => of('caster-sugar', g);
+export const icing = (g: number): Ingredient => of('icing-sugar', g);
+export const dark = (g: number): Ingredient => of('dark-chocolate', g);
+export const cream = (g: number): Ingredient => of('whipping-cream', g);
+export const lift = (g: number): Ingredient => of('baking-powder', g);
+
+interface Extra {
+  bake?: Recipe['bake'];
+  caution?: string;
+  /** What can hurt, and how hot it gets, C; cold work where nothing is said. */
+  hazards?: Hazard[];
+  hotC?: number;
+  /** What is lost by scraping and by boiling away, as a share. */
+  loss?: number;
+}
+
+export function recipe(
+  id: string,
+  name: string,
+  ingredients: Ingredient[],
+  steps: string[],
+  extra: Extra = {},
+): Recipe {
+  const total = ingredients.reduce((sum, i) => sum + i.massG, 0);
+  return {
+    id: `recipe-${id}`,
+    name,
+    source: 'estimate',
+    ranges: {},
+    yieldG: Math.round(total * (1 - (extra.loss ?? 0.02))),
+    ingredients,
+    steps,
+    bake: extra.bake ?? null,
+    caution: extra.caution ?? null,
+    hazards: extra.hazards ?? [],
+    hottestC: extra.hotC ?? 21,
+  };
+}
+
+export const baked = (ovenC: number, minutes: number, depthMm = 50): Recipe['bake'] => ({
+  ovenC,
+  minutes,
+  tinMm: 200,
+  depthMm,
+});
+
+export const syrup =
+  'Sugar syrup above 100 °C sticks to the skin and burns. Heatproof bowl, long sleeves, children and pets out of the kitchen.';
+export const scalds = (what: string): string =>
+  `${what} scalds: dry cloths, a deep pan, nobody small beside the stove.`;
+export const raw =
+  'Raw or lightly cooked egg: use pasteurised egg for guests at risk, and follow the local food code.';

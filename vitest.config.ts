@@ -3,7 +3,15 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   test: {
     projects: [
-      { test: { name: 'core', root: 'core', environment: 'node', testTimeout: 120_000 } },
+      {
+        test: {
+          name: 'core',
+          root: 'core',
+          environment: 'node',
+          setupFiles: ['./test/setup.ts'],
+          testTimeout: 120_000,
+        },
+      },
       { test: { name: 'server', root: 'server', environment: 'node', testTimeout: 120_000 } },
       { test: { name: 'cli', root: 'cli', environment: 'node', testTimeout: 120_000 } },
       'app/vitest.config.ts',

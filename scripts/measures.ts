@@ -9,6 +9,8 @@ import {
   heightSolver,
   levelSolver,
   plan,
+  planEdit,
+  planSame,
   shopping,
   supportLayout,
   replan,
@@ -37,6 +39,8 @@ const browser = await chromium.launch({
 });
 const measures = [
   plan(),
+  planEdit(),
+  planSame(),
   heightSolver(),
   levelSolver(),
   heatCurve(),

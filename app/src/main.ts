@@ -8,6 +8,8 @@ import './styles/fonts.css';
 import './styles/theme.css';
 import './styles/page.css';
 
+if (import.meta.env.DEV)
+  void import('@pyrgotect/core').then(({ freezeDocuments }) => freezeDocuments());
 createApp(App)
   .provide('usehead', cspHead())
   .use(createPinia())

@@ -1,4 +1,8 @@
 import 'fake-indexeddb/auto';
+import { freezeDocuments } from '@pyrgotect/core';
+
+// a document that is changed in place would be planned as it was: here it is an error
+freezeDocuments();
 
 class Observer {
   observe(): void {}

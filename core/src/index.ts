@@ -44,6 +44,7 @@ export * from './build/write-file.ts';
 export * from './build/merge-rows.ts';
 export * from './build/json-schema.ts';
 
+export { freezeDocuments } from './working/known.ts';
 export * from './working/figures.ts';
 export * from './working/cautions.ts';
 export * from './working/staged.ts';

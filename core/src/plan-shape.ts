@@ -11,9 +11,10 @@ import { paperStrips, planBoardCover } from './covers/fondant.ts';
 import { gapMassG } from './fill/gaps.ts';
 import { planFinish } from './finish/finish.ts';
 import { withGanaches } from './finish/ganache-recipe.ts';
-import type { HandMoves } from './hand/moves.ts';
+import { type HandMoves, noMoves } from './hand/moves.ts';
 import type { PlannedPiping } from './finish/piping.ts';
 import { pouredNeeds } from './finish/poured-needs.ts';
+import { planTiers } from './known-tiers.ts';
 import { perimeterMm } from './outline/outline.ts';
 import { planLoads, type OvenPlan, type TierBaking } from './oven/loads.ts';
 import { warnOfOven } from './oven/oven-cautions.ts';
@@ -21,7 +22,7 @@ import { dietAnswer, diets, dietsKept, type Diet, type DietAnswer } from './pant
 import type { Contents } from './recipes/parts.ts';
 import { findRow } from './pantry/find.ts';
 import type { Board, Food, Ganache, Pantry, Tone } from './pantry/types.ts';
-import { planTier, type Work } from './plan-tier.ts';
+import type { Work } from './plan-tier.ts';
 import type { ServingsPlan, ShapePlan, TierPlan } from './plan-types.ts';
 import type { Workings } from './plan-workings.ts';
 import { contentsOf, warnOfContents } from './price/contents.ts';
@@ -31,6 +32,7 @@ import { portionShare } from './servings/servings.ts';
 import { warnOfBrief, warnOfSize } from './working/checks.ts';
 import { cardsG } from './support/boards.ts';
 import { FigureBook, given } from './working/figures.ts';
+import { asDocument } from './working/known.ts';
 import { attempt, ifThere, valueOf, type Staged } from './working/staged.ts';
 
 /** No answer of the solids is known. */
@@ -43,7 +45,7 @@ export const beginWork = (
   withTimes: boolean,
   carved: CarveAnswers,
   workings: Workings | null = null,
-  moves: HandMoves = {},
+  moves: HandMoves = noMoves,
 ): Work => {
   const pantry = withGanaches(build, own);
   return {
@@ -68,13 +70,14 @@ export const planShape = (
   build: Build,
   pantry: Pantry,
   carved: CarveAnswers = nothingCarved,
-  moves: HandMoves = {},
-): ShapePlan => shapeOf(beginWork(build, pantry, false, carved, null, moves));
+  moves: HandMoves = noMoves,
+): ShapePlan =>
+  shapeOf(beginWork(asDocument(build), asDocument(pantry), false, carved, null, moves));
 
 /** The shape of the build that `work` is about; cautions and figures go into the work. */
 export function shapeOf(work: Work): ShapePlan {
   const { build, pantry, book, cautions } = work;
-  const bare = build.tiers.map((tier) => planTier(tier, work));
+  const bare = planTiers(work);
   const finish = planFinish(bare, work);
   const tiers = bare.map((tier, i): TierPlan => ({
     ...tier,

@@ -30,7 +30,7 @@ import { gapMassG, planGaps, type GapPlan } from './fill/gaps.ts';
 import { loadGaps, warnOfSqueeze, type GapLoad } from './fill/load.ts';
 import { warnOfRim } from './level/readings.ts';
 import { planOther, warnOfOthers, type OtherPlan } from './others/other-layers.ts';
-import { areaMm2, fitsInside, type Outline } from './outline/outline.ts';
+import { areaMm2 } from './outline/outline.ts';
 import { topScale } from './labour/minutes.ts';
 import { findRow } from './pantry/find.ts';
 import type { Pantry, Recipe, Sponge, Spread, Tin } from './pantry/types.ts';
@@ -66,9 +66,17 @@ export interface Work {
   recipeOf: (id: string) => Recipe;
 }
 
+/** What one tier is planned with: everything but the build, so that its plan can be kept. */
+export type TierWork = Omit<Work, 'build'>;
+/** What a tier's plan takes from the build around it. */
+export interface TierAround extends Pick<Build['brief'], 'portion' | 'cutting' | 'halves'> {
+  /** A tier stands over the hole of this ring. */
+  isHoleShut: boolean;
+}
+
 /** One tier in the order of work: bake, fill, load, stack, coat; then what it all weighs. */
-export function planTier(tier: Tier, work: Work): BareTier {
-  const { build, pantry, book, cautions, spreadOf } = work;
+export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTier {
+  const { pantry, book, cautions, spreadOf } = work;
   const part = `${tier.id}/cake`;
   const bake = attempt('bake', part, cautions, () => bakeTier(tier, work));
   const batterRecipe = attempt('bake', part, bake.ok ? cautions : [], () => {
@@ -133,7 +141,7 @@ export function planTier(tier: Tier, work: Work): BareTier {
       whole.topCrownMm > 0 ? (baked?.cakes.at(-1)?.voidMl ?? 0) : 0,
       gaps.ok ? openAtEdge(tier, gaps.value, settled) : 0,
       book,
-      isHoleShut(tier, build.tiers[build.tiers.indexOf(tier) + 1]),
+      around.isHoleShut,
     ),
   );
   const coat: typeof stackCoat =
@@ -163,7 +171,7 @@ export function planTier(tier: Tier, work: Work): BareTier {
   warnOfNoRoom(tier, gaps.ok ? gaps.value : [], cautions);
   warnOfCentre(tier, centre, cautions);
   enterSoakAndCentre(tier, soak, centre, work);
-  const { portion, cutting, halves } = build.brief;
+  const { portion, cutting, halves } = around;
   const servings = countServings(tier.outline, portion, cutting, halves) * eatenShare(tier, pantry);
   const glue = ifThere(() => spreadOf(glueSpreadId(tier)));
   if (carve) warnOfCarving(tier, carve, glue, cautions);
@@ -218,7 +226,7 @@ function eatenShare(tier: Tier, pantry: Pantry): number {
 }
 
 /** What the carving of a tier asks of the solids, and the answer if it is known. */
-function carveTier(tier: Tier, plan: Stacked, { pantry, carved }: Work): TierCarve | null {
+function carveTier(tier: Tier, plan: Stacked, { pantry, carved }: TierWork): TierCarve | null {
   const tin = ifThere(() => findRow(pantry, 'tins', tier.tinId));
   const question = carveQuestion(tier, plan, tin);
   if (!question) return null;
@@ -226,7 +234,7 @@ function carveTier(tier: Tier, plan: Stacked, { pantry, carved }: Work): TierCar
   return { question, key, result: carved(key) ?? null };
 }
 
-function bakeTier(tier: Tier, work: Work): BakePlan {
+function bakeTier(tier: Tier, work: TierWork): BakePlan {
   const { pantry, book, cautions, withTimes, workings, moves } = work;
   const row: Sponge = findRow(pantry, 'sponges', tier.spongeId);
   const rise = factorOf(moves, 'rise');
@@ -261,7 +269,7 @@ const inOwnOven = (plan: BakePlan, by: number): BakePlan =>
       };
 
 /** Says in the workings where the hand moved the batter and the minutes of the oven. */
-function tellHand(tier: Tier, plan: BakePlan, { book, moves }: Work): void {
+function tellHand(tier: Tier, plan: BakePlan, { book, moves }: TierWork): void {
   for (const { index } of plan.cakes) {
     const at = `${tier.id}/cake/${index}`;
     book.move(`${at}/batter`, 'how high your cakes rise', moves.rise);
@@ -345,14 +353,6 @@ function warnOfRoundRim(tier: Tier, cautions: Caution[]): void {
   });
 }
 
-/** True where the tier above stands over the whole hole of a ring. */
-function isHoleShut({ outline }: Tier, above: Tier | undefined): boolean {
-  if (outline.kind !== 'ring' || !above || above.outline.kind === 'ring') return false;
-  const aside = Math.hypot(...above.stand.offsetMm);
-  const hole: Outline = { kind: 'round', diameterMm: outline.holeMm + 2 * aside };
-  return above.stand.postMm === 0 && fitsInside(hole, above.outline);
-}
-
 /** Mass of one layer, g: its share by volume of its cake, less a hidden centre; or its own row's. */
 function layerMassG(
   tier: Tier,
@@ -379,7 +379,7 @@ function loadsOf(
   tier: Tier,
   layersG: readonly number[],
   gapsG: readonly number[],
-  { spreadOf, cautions }: Work,
+  { spreadOf, cautions }: TierWork,
 ): GapLoad[] | null {
   const above = tier.gaps.map(
     (_, i) =>
@@ -424,7 +424,7 @@ function enterSoakAndCentre(
   tier: Tier,
   soak: TierPlan['soak'],
   centre: CentrePlan | null,
-  { book, spreadOf }: Work,
+  { book, spreadOf }: TierWork,
 ): void {
   const ml = soak.reduce((sum, each) => sum + each.ml, 0);
   if (ml > 0)

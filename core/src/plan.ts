@@ -4,7 +4,7 @@ import type { Build } from './build/types.ts';
 import type { CarveAnswers } from './carve/apply.ts';
 import type { Pantry } from './pantry/types.ts';
 import { asHappened } from './bench/happened.ts';
-import type { HandMoves } from './hand/moves.ts';
+import { type HandMoves, noMoves } from './hand/moves.ts';
 import { outOfCold, warnOfOutOfCold, type OutOfCold } from './day/clocks.ts';
 import { planServing, tellServing, type Serving } from './day/serving.ts';
 import { dayTasks } from './day/tasks.ts';
@@ -24,8 +24,9 @@ import { warnOfSupport } from './support/support-cautions.ts';
 import { enterSupport } from './support/support-figures.ts';
 import { planSupport } from './support/support.ts';
 import { priceOf } from './price/price.ts';
-import { sortCautions } from './working/cautions.ts';
+import { sortCautions, type Caution } from './working/cautions.ts';
 import { FigureBook, from, given } from './working/figures.ts';
+import { asDocument, Known } from './working/known.ts';
 import type { Staged } from './working/staged.ts';
 
 /**
@@ -44,9 +45,37 @@ export function planBuild(
   pantry: Pantry,
   withTimes = true,
   carved: CarveAnswers = nothingCarved,
-  moves: HandMoves = {},
+  moves: HandMoves = noMoves,
 ): Plan {
-  const { build, cautions } = asHappened(intended);
+  const { build, cautions } = asHappened(asDocument(intended));
+  asDocument(pantry);
+  return plansKnown.of(
+    build.tiers,
+    [pantry, withTimes, moves, cautions, ...planned(build)],
+    () => planAnew(build, cautions, pantry, withTimes, carved, moves),
+    ({ tiers }) =>
+      tiers.every(({ carve }) => !carve || (carved(carve.key) ?? null) === carve.result),
+  );
+}
+export const plansKnown = new Known<Build['tiers'], Plan>();
+
+/**
+ * What of a build its plan follows from: not its name, and of the bench only what was counted. What
+ * was measured there is in the tiers as they happened.
+ */
+function planned({ id: _id, name: _name, createdAt: _at, bench, ...rest }: Build): unknown[] {
+  const counted = bench.notes.filter((note) => note.kind === 'count');
+  return [...Object.values(rest), counted.map((note) => `${note.stepKey}=${note.value}`).join()];
+}
+
+function planAnew(
+  build: Build,
+  cautions: readonly Caution[],
+  pantry: Pantry,
+  withTimes: boolean,
+  carved: CarveAnswers,
+  moves: HandMoves,
+): Plan {
   const work = beginWork(build, pantry, withTimes, carved, workings, moves);
   work.cautions.push(...cautions);
   const shape = shapeOf(work);

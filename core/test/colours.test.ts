@@ -46,7 +46,7 @@ const coatOf = (t: Tier, grooveMl = 0) =>
   planCoat(t, 100, spreadOf, pantry.kitchen, 0, grooveMl, new FigureBook());
 const fresh = (): Build => newBuild('b', 'Test', '2027-05-03T09:30:00Z');
 const bowlsOf = (build: Build): Bowl[] => {
-  const plan = planBuild(build, pantry);
+  const plan = planBuild(structuredClone(build), pantry);
   if (!plan.bowls.ok) throw new Error(plan.bowls.problem);
   return plan.bowls.value;
 };
@@ -214,7 +214,7 @@ describe('bowls', () => {
       { tint: 'pale blue', share: 1 },
     ];
     build.piping = [{ ...newPiping('p', 120), tint: 'gold' }];
-    const plan = planBuild(build, pantry);
+    const plan = planBuild(structuredClone(build), pantry);
     const bowls = bowlsOf(build);
     expect(bowls.map((b) => b.id)).toEqual([
       'buttercream',
@@ -317,7 +317,7 @@ describe('covers', () => {
   });
   it('raise and widen the cake, and weigh in', () => {
     const build = fresh();
-    const bare = planBuild(build, pantry);
+    const bare = planBuild(structuredClone(build), pantry);
     build.tiers[0]!.fondant = { mm: 4, allowanceMm: 15, tint: '' };
     const covered = planBuild(build, pantry);
     expect(covered.tally.heightMm - bare.tally.heightMm).toBeCloseTo(4, 9);
@@ -383,7 +383,9 @@ describe('a warm room', () => {
   it('is a caution with what would hold instead, at the venue alone if it is so', () => {
     const build = fresh();
     build.brief.venueC = 31;
-    const warm = planBuild(build, pantry).cautions.filter((c) => c.id.includes('/warm/'));
+    const warm = planBuild(structuredClone(build), pantry).cautions.filter((c) =>
+      c.id.includes('/warm/'),
+    );
     expect(warm.map((c) => c.id)).toEqual(['tier-1/warm/venue']);
     const [best] = holdInstead(pantry, 6.5, 31);
     expect(warm[0]!.todo.text).toContain(best!.name.toLowerCase());

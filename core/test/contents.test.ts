@@ -109,10 +109,10 @@ describe('what a cake holds', () => {
     const own = startingPantry();
     own.recipes.find((row) => row.id === 'recipe-syrup')!.ingredients[0]!.foodId = 'hazelnuts';
     const soaked = buildWith((b) => (b.tiers[0]!.soak = 'light'));
-    expect(planShape(soaked, own).allergens).toContain('tree nuts');
+    expect(planShape(soaked, structuredClone(own)).allergens).toContain('tree nuts');
     expect(rowsUsed(soaked, own).recipes.map((row) => row.id)).toContain('recipe-syrup');
     const without = { ...own, recipes: own.recipes.filter((row) => row.id !== 'recipe-syrup') };
-    expect(planShape(soaked, without).unknownLines).toEqual(['soaking syrup']);
+    expect(planShape(soaked, structuredClone(without)).unknownLines).toEqual(['soaking syrup']);
     foodOf(own.foods, 'fondant')!.mayContain = ['lupin'];
     expect(
       planShape(
@@ -125,13 +125,13 @@ describe('what a cake holds', () => {
     const own = startingPantry();
     own.foods.push(emptyFood('own-1', 'star dust'));
     const built = buildWith((b) => (b.tiers[0]!.inclusion = inclusion('own-1')));
-    expect(planShape(built, own).unknownLines).toEqual(['star dust']);
+    expect(planShape(built, structuredClone(own)).unknownLines).toEqual(['star dust']);
     own.foods.at(-1)!.declared = true;
-    expect(planShape(built, { ...own, foods: [...own.foods] }).unknownLines).toEqual([]);
+    expect(planShape(built, structuredClone(own)).unknownLines).toEqual([]);
     const bought = own.others.find((row) => row.form === 'bought')!;
     bought.allergens = [];
     const layered = buildWith((b) => (b.tiers[0]!.layers[0]!.otherId = bought.id));
-    expect(planShape(layered, own).unknownLines).toEqual([bought.name]);
+    expect(planShape(layered, structuredClone(own)).unknownLines).toEqual([bought.name]);
     const lost = { ...own, recipes: own.recipes.filter((row) => row.id !== 'recipe-buttercream') };
     expect(
       planShape(

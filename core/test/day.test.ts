@@ -355,7 +355,8 @@ describe('the tasks of a build', () => {
     change(made);
     return made;
   };
-  const tasksOf = (b: Build): DayTask[] => dayTasks(b, planBuild(b, pantry), spreadOf);
+  const tasksOf = (b: Build): DayTask[] =>
+    dayTasks(b, planBuild(structuredClone(b), pantry), spreadOf);
   const before = (tasks: readonly DayTask[], id: string, other: string): boolean => {
     const one = tasks.find((each) => each.id === id)!;
     return one.after.some((each) => each.id === other || before(tasks, each.id, other));

@@ -196,7 +196,7 @@ describe('drips in a plan', () => {
     const fat = { ...butter, id: 'fat-90', name: 'cream of 90 %', waterShare: 0.08, fatShare: 0.9 };
     odd.foods.push(fat);
     odd.ganaches[0]!.creamId = 'fat-90';
-    const plan = planBuild(dripped(), odd);
+    const plan = planBuild(dripped(), structuredClone(odd));
     expect(plan.tiers[0]!.finish.drip.ok).toBe(false);
     expect(titles(plan).join()).toContain('90 % fat');
     expect(plan.bowls.ok && plan.steps.ok).toBe(true);

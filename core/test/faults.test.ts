@@ -34,7 +34,7 @@ import { anyBuild } from './arbitrary.ts';
 const pantry = startingPantry();
 const spreadOf = (id: string) => findRow(pantry, 'spreads', id);
 const stepsOf = (build: Build, rows = pantry): Step[] => {
-  const plan = planBuild(build, rows);
+  const plan = planBuild(structuredClone(build), structuredClone(rows));
   if (!plan.steps.ok) throw new Error(plan.steps.problem);
   return plan.steps.value;
 };

@@ -173,7 +173,7 @@ describe('the hand', () => {
 describe('the log', () => {
   const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
   const stepsOf = () => {
-    const { steps } = planBuild(build, startingPantry());
+    const { steps } = planBuild(structuredClone(build), startingPantry());
     if (!steps.ok) throw new Error(steps.problem);
     return steps.value;
   };

@@ -31,7 +31,7 @@ const stepsOf = (plan: Plan): Step[] => (plan.steps.ok ? plan.steps.value : []);
 /** A build with notes at some of its steps, each so many times what was planned. */
 function withNotes(build: Build, picks: { step: number; record: number; ratio: number }[]): Build {
   const noted: Build = structuredClone(build);
-  const steps = stepsOf(planBuild(noted, pantry));
+  const steps = stepsOf(planBuild(structuredClone(noted), pantry));
   picks.forEach(({ step, record, ratio }, i) => {
     const at = steps[step % Math.max(1, steps.length)];
     const records = at ? recordablesOf(at) : [];

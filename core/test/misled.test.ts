@@ -112,7 +112,7 @@ describe('figures that misled', () => {
   it('a note stays with its figure when a filling is renamed, and is recorded once', () => {
     const build = fresh();
     const fill = (rows = pantry) => {
-      const { steps } = planBuild(build, rows);
+      const { steps } = planBuild(structuredClone(build), rows);
       return steps.ok ? steps.value.find(({ key }) => key === 'tier-1/fill/0')! : null;
     };
     const note = (id: string, value: number, rows = pantry) => {

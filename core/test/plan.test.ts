@@ -66,7 +66,9 @@ describe('a plan of any build', () => {
         }
         for (const batch of plan.batches) {
           const inside = bowlsOf(plan).filter((bowl) => bowl.batchId === batch.id);
-          expect(inside.reduce((sum, bowl) => sum + bowl.makeG, 0)).toBeCloseTo(batch.makeG, 6);
+          // whole grams below 500 g, five above; a batch in halves of a recipe need not come out so
+          const off = inside.reduce((sum, bowl) => sum + bowl.makeG, 0) - batch.makeG;
+          expect(Math.abs(off)).toBeLessThanOrEqual(batch.makeG < 500 ? 0.5 : 2.5);
           if (batch.largestMixG !== null)
             expect(batch.eachMixG).toBeLessThan(batch.largestMixG + 5);
         }
@@ -201,7 +203,8 @@ describe('a pantry row that is missing', () => {
 });
 
 describe('cautions', () => {
-  const idsOf = (build: Build): string[] => planBuild(build, pantry).cautions.map((c) => c.id);
+  const idsOf = (build: Build): string[] =>
+    planBuild(structuredClone(build), pantry).cautions.map((c) => c.id);
   it('tell of servings short, allergens, thick fillings, small boards and heavy lifts', () => {
     const build = fresh();
     build.brief.servings = 400;
@@ -219,7 +222,7 @@ describe('cautions', () => {
   it('tell that a runny filling creeps out, until a dam holds it', () => {
     const build = fresh();
     for (const gap of build.tiers[0]!.gaps) gap.spreadId = 'compote';
-    const plan = planBuild(build, pantry);
+    const plan = planBuild(structuredClone(build), pantry);
     const creep = plan.cautions.find((c) => c.id === 'tier-1/squeeze/0')!;
     expect(creep.todo.text).toContain('dam {width}');
     const width = creep.todo.values!.width!.value;

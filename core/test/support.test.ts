@@ -55,7 +55,7 @@ function stacked(tiers = 2, change: (build: Build) => void = () => undefined): B
   change(build);
   return build;
 }
-const supportOf = (build: Build) => planBuild(build, pantry).support!;
+const supportOf = (build: Build) => planBuild(structuredClone(build), pantry).support!;
 const said = (plan: Plan, id: string): string => {
   const found = plan.cautions.find((caution) => caution.id === id);
   return found ? `${say(found.title, metric)} ${say(found.todo, metric)}` : '';
@@ -420,7 +420,7 @@ describe('rod, road and counting', () => {
   });
   it('every part that is no food is counted in and out, and stays open until both agree', () => {
     const build = stacked(3, (b) => (b.rod = { dowelId: 'rod-12', at: null }));
-    const plan = planBuild(build, pantry);
+    const plan = planBuild(structuredClone(build), pantry);
     const names = plan.nonFood.map((item) => item.key);
     expect(names).toEqual(['tier-1/dowels', 'tier-2/card', 'tier-2/dowels', 'tier-3/card', 'rod']);
     expect(openCounts(plan.nonFood)).toHaveLength(5);
@@ -442,7 +442,7 @@ describe('rod, road and counting', () => {
     const [first] = plan.nonFood;
     note(first!.inKey, 4);
     note(first!.outKey, 3);
-    const later = (): Plan['nonFood'] => planBuild(build, pantry).nonFood;
+    const later = (): Plan['nonFood'] => planBuild(structuredClone(build), pantry).nonFood;
     expect(later()[0]).toMatchObject({ countedIn: 4, countedOut: 3, isClosed: false });
     note(first!.outKey, 4);
     expect(later()[0]!.isClosed).toBe(true);
@@ -485,7 +485,7 @@ describe('rod, road and counting', () => {
   });
   it('puts a board half-way up over the filling nearest to the middle, then the next', () => {
     const build = stacked(1);
-    expect(halfWayGap(planBuild(build, pantry).tiers[0]!.stack)).toBe(1);
+    expect(halfWayGap(planBuild(structuredClone(build), pantry).tiers[0]!.stack)).toBe(1);
     const board = { card: usualCard(), dowels: newDowels() };
     build.tiers[0]!.stand.decks = [0, 1, 2].map((afterLayer) => ({ ...board, afterLayer }));
     expect(halfWayGap(planBuild(build, pantry).tiers[0]!.stack)).toBeNull();

@@ -16,6 +16,7 @@ import {
   solveLevel,
   startingPantry,
   addTier,
+  type Build,
   dayTasks,
   findRow,
   replanFrom,
@@ -32,16 +33,47 @@ import { demo, measure, timed, type Measure } from './measure.ts';
 
 /* What the core computes, without a page. */
 
-/** The whole plan of the three-tier demo cake, after warming up. */
+/** The three-tier demo cake, the second layer of one of its tiers a little other each time. */
+const withLayer = (build: Build, tier: number, run: number): Build => ({
+  ...build,
+  tiers: build.tiers.map((each, i) =>
+    i === tier
+      ? {
+          ...each,
+          layers: each.layers.map((layer, k) =>
+            k === 1 ? { ...layer, heightMm: 20 + (run % 211) / 40 } : layer,
+          ),
+        }
+      : each,
+  ),
+});
+
+/** The whole plan of the three-tier demo cake, after warming up; nothing of it is known. */
 export function plan(): Measure {
   const build = demo('jubilee');
   const pantry = startingPantry();
-  const samples = timed(1200, 600, (run) => {
-    // another layer each time, so that nothing can be kept from the last plan
-    build.tiers[0]!.layers[1]!.heightMm = 20 + (run % 211) / 40;
-    planBuild(build, pantry);
-  });
+  const fresh = Array.from({ length: 1200 }, (_, run) => structuredClone(withLayer(build, 0, run)));
+  const samples = timed(fresh.length, 600, (run) => void planBuild(fresh[run]!, pantry));
   return measure('plan', 'ms', samples, 4, 'median');
+}
+
+/** The same after an edit of one tier: what is known of the others stands. */
+export function planEdit(): Measure {
+  const build = demo('jubilee');
+  const pantry = startingPantry();
+  const samples = timed(1200, 600, (run) => void planBuild(withLayer(build, 1, run), pantry));
+  return measure('plan-edit', 'ms', samples, 1.2, 'median');
+}
+
+/** And when nothing of it changed but a tick at the bench. */
+export function planSame(): Measure {
+  const build = demo('jubilee');
+  const pantry = startingPantry();
+  const samples = timed(400, 100, (run) => {
+    const done = [{ stepKey: `tick-${run}`, at: '2027-06-12T12:00:00Z' }];
+    planBuild({ ...build, bench: { ...build.bench, done } }, pantry);
+  });
+  return measure('plan-same', 'ms', samples, 0.1, 'median');
 }
 
 /** Every way to a height from 12 tins, up to 8 layers. */
@@ -136,10 +168,8 @@ export function shopping(): Measure {
     ...demo(names[i % names.length]!),
     id: `cake-${i}`,
   }));
-  const samples = timed(20, 5, (run) => {
-    for (const build of builds) build.tiers[0]!.layers[0]!.heightMm = 20 + (run % 97) / 40;
-    planShopping(builds, pantry, 2);
-  });
+  const fresh = Array.from({ length: 20 }, () => structuredClone(builds));
+  const samples = timed(fresh.length, 5, (run) => void planShopping(fresh[run]!, pantry, 2));
   return measure('shopping-50', 'ms', samples, 100, 'median');
 }
 

@@ -1,6 +1,7 @@
 import type { Build, Tier } from '../build/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
+import { Known } from '../working/known.ts';
 
 /* What was measured at the bench takes the place of what was planned. */
 
@@ -49,7 +50,18 @@ function tierAsHappened(build: Build, tier: Tier): { tier: Tier; byMm: number } 
 
 /** The build as it really stands, by the heights that were noted at the bench. */
 export function asHappened(build: Build): { build: Build; cautions: Caution[] } {
-  if (!build.bench.notes.some((note) => note.kind === 'height')) return { build, cautions: [] };
+  const { notes } = build.bench;
+  if (!notes.some((note) => note.kind === 'height')) return { build, cautions: none };
+  const { tiers, cautions } = known.of(build.tiers, [notes], () => {
+    const happened = tiersAsHappened(build);
+    return { tiers: happened.build.tiers, cautions: happened.cautions };
+  });
+  return tiers === build.tiers ? { build, cautions } : { build: { ...build, tiers }, cautions };
+}
+const none: Caution[] = [];
+const known = new Known<Tier[], { tiers: Tier[]; cautions: Caution[] }>();
+
+function tiersAsHappened(build: Build): { build: Build; cautions: Caution[] } {
   const tiers = build.tiers.map((tier) => tierAsHappened(build, tier));
   const moved = tiers.filter(({ byMm }) => byMm !== 0);
   if (moved.length === 0) return { build, cautions: [] };

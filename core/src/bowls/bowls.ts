@@ -1,5 +1,5 @@
 import type { Build } from '../build/types.ts';
-import type { HandMoves } from '../hand/moves.ts';
+import { type HandMoves, noMoves } from '../hand/moves.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { FigureBook, from, given, type Input } from '../working/figures.ts';
@@ -114,7 +114,7 @@ export function planBowls(
   recipes: readonly Recipe[],
   kitchen: Kitchen,
   book: FigureBook,
-  moves: HandMoves = {},
+  moves: HandMoves = noMoves,
 ): { bowls: Bowl[]; batches: Batch[] } {
   // what drips are run from: a bag in one cake is no bottle in its words
   const tools = new Set(build.tiers.flatMap((tier) => (tier.drip ? [tier.drip.tool] : [])));

@@ -4,7 +4,7 @@ import type { CoatPlan, CoatShare } from '../coat/coat.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import type { PouredNeeds } from '../finish/poured-needs.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
-import { coatKind, type HandMove, type HandMoves } from '../hand/moves.ts';
+import { coatKind, type HandMove, type HandMoves, noMoves } from '../hand/moves.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';
 
@@ -117,7 +117,7 @@ export function gatherUses(
   piping: readonly PlannedPiping[],
   spreadOf: (id: string) => Spread,
   kitchen: Kitchen,
-  moves: HandMoves = {},
+  moves: HandMoves = noMoves,
 ): Drawn[] {
   const bowls = new Map<string, Drawn>();
   const bowl = (spreadId: string, tint: string, kind: UseKind): Drawn => {

@@ -1,10 +1,13 @@
 import type { Tier } from '../build/types.ts';
 import { roomsOf } from '../coat/warm.ts';
-import { areaMm2 } from '../outline/outline.ts';
+import { areaMm2, type Outline } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Spread } from '../pantry/types.ts';
-import type { Work } from '../plan-tier.ts';
+import type { TierWork, Work } from '../plan-tier.ts';
 import type { TierPlan } from '../plan-types.ts';
+import type { Caution } from '../working/cautions.ts';
+import { FigureBook, type Figures } from '../working/figures.ts';
+import { Known } from '../working/known.ts';
 import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 import { factorOf } from '../hand/moves.ts';
 import { planDrips, planPour, type DripPlan, type PourPlan, type Side } from './drips.ts';
@@ -49,25 +52,59 @@ export function planFinish(tiers: readonly BareTier[], work: Work): Finish {
     ),
   );
   const pieces = new Map(piping.map((job) => [job.id, job.pieces]));
-  const finishes = tiers.map((plan, i) => finishTier(plan, i, tiers, piping, pieces, work));
+  const roomC = Math.max(...roomsOf(build, work.pantry.kitchen.roomC).map((room) => room.tempC));
+  const finishes = tiers.map((plan, i) => {
+    const tier = build.tiers[i]!;
+    const beside: Beside = {
+      above: outlineAbove(tiers, i),
+      borderMm: borderTopMm(piping, tier.id),
+      foot: i === 0 ? 'the board' : 'the tier below',
+      roomC,
+    };
+    const { pantry, moves, workings, book } = work;
+    // pieces of other jobs count only where a topping is counted by them
+    const counts = tier.toppings.map(({ linkedTo }) => linkedTo && pieces.get(linkedTo));
+    const known = finishesKnown.of(
+      plan,
+      [tier, pantry, moves, workings, ...Object.values(beside), ...counts],
+      () => {
+        const own = { ...work, book: new FigureBook(), cautions: [] as Caution[] };
+        const finish = finishTier(tier, plan, beside, pieces, own);
+        return { finish, figures: own.book.figures, cautions: own.cautions };
+      },
+    );
+    Object.assign(book.figures, known.figures);
+    cautions.push(...known.cautions);
+    return known.finish;
+  });
   warnOfPiping(piping, cautions);
   return { piping, tiers: finishes };
 }
 
+/** What a tier's finish takes from what is round it. */
+interface Beside {
+  /** Outline of the tier that stands on it. */
+  above: Outline | null;
+  /** Top of the border at its foot, mm; 0 for none. */
+  borderMm: number;
+  foot: 'the board' | 'the tier below';
+  /** The warmest room it comes to. */
+  roomC: number;
+}
+export const finishesKnown = new Known<
+  BareTier,
+  { finish: FinishPlan; figures: Figures; cautions: Caution[] }
+>();
+
 function finishTier(
+  tier: Tier,
   plan: BareTier,
-  i: number,
-  tiers: readonly BareTier[],
-  piping: readonly PlannedPiping[],
+  { above, borderMm: border, foot, roomC }: Beside,
   pieces: ReadonlyMap<string, number>,
-  work: Work,
+  work: TierWork,
 ): FinishPlan {
-  const { build, pantry, cautions, book } = work;
-  const tier = build.tiers[i]!;
-  const above = outlineAbove(tiers, i);
+  const { pantry, cautions, book } = work;
   const coatSpread = ifThere(() => work.spreadOf(tier.coat.spreadId));
-  const border = borderTopMm(piping, tier.id);
-  const foot = i === 0 ? 'the board' : 'the tier below';
   const side: Side = {
     finished: plan.finished,
     heightMm: plan.stack.finishedMm,
@@ -99,7 +136,7 @@ function finishTier(
       finished: plan.finished,
       above,
       spread: topSpread(tier, dripPlan, work),
-      tempC: Math.max(...roomsOf(build, pantry.kitchen.roomC).map((room) => room.tempC)),
+      tempC: roomC,
     },
     pieces,
   );
@@ -120,7 +157,7 @@ function finishTier(
 }
 
 /** What lies uppermost on a tier. */
-function topSpread(tier: Tier, drip: DripPlan | null, work: Work): Spread | null {
+function topSpread(tier: Tier, drip: DripPlan | null, work: TierWork): Spread | null {
   if (tier.fondant) return null;
   const id =
     drip && tier.drip!.floodMm > 0 ? drip.spreadId : (tier.coat.topSpreadId ?? tier.coat.spreadId);

@@ -27,6 +27,8 @@ export interface HandMove {
   count: number;
 }
 export type HandMoves = Partial<Record<HandKind, HandMove>>;
+/** A hand of which no record says anything; always the same, so that what was planned with it is known. */
+export const noMoves: HandMoves = {};
 
 /**
  * How much of what was planned was really taken or done. Where what is left is weighed, it is what

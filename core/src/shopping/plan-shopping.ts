@@ -1,7 +1,7 @@
 import type { Build } from '../build/types.ts';
 import type { Allergen, Pantry } from '../pantry/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
-import { movesFor, type HandMoves } from '../hand/moves.ts';
+import { movesFor, type HandMoves, noMoves } from '../hand/moves.ts';
 import { nothingCarved } from '../plan-shape.ts';
 import { planBuild } from '../plan.ts';
 import { addDays, shoppingList, type ShoppingBuild, type ShoppingList } from './shopping.ts';
@@ -33,7 +33,7 @@ export function planShopping(
   pantry: Pantry,
   leadDays: number,
   carved: CarveAnswers = nothingCarved,
-  moves: HandMoves = {},
+  moves: HandMoves = noMoves,
 ): ShoppingPlan {
   const shopped: ShoppedBuild[] = [];
   const lists: ShoppingBuild[] = [];

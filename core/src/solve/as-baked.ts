@@ -1,9 +1,9 @@
-import type { HandMoves } from '../hand/moves.ts';
+import { type HandMoves, noMoves } from '../hand/moves.ts';
 import { limits } from '../build/limits.ts';
 import type { Build, Tier } from '../build/types.ts';
 import type { Outline } from '../outline/outline.ts';
 import type { Kitchen, Pantry } from '../pantry/types.ts';
-import { planBuild } from '../plan.ts';
+import { planShape } from '../plan-shape.ts';
 import { cakesOf, knifeworkOf, spongeLayers } from '../tins/bake.ts';
 import { edgeHeightMm } from '../tins/knife.ts';
 
@@ -43,11 +43,11 @@ export function solveAsBaked(
   build: Build,
   tierId: string,
   pantry: Pantry,
-  moves: HandMoves = {},
+  moves: HandMoves = noMoves,
 ): Rebaked {
   const index = build.tiers.findIndex((tier) => tier.id === tierId);
   const tier = build.tiers[index]!;
-  const planned = planBuild(build, pantry, true, undefined, moves).tiers[index]!.stack.finishedMm;
+  const planned = planShape(build, pantry, undefined, moves).tiers[index]!.stack.finishedMm;
   const next: Tier = JSON.parse(JSON.stringify(tier)) as Tier;
   next.outline = shrunk(next);
   cakesOf(spongeLayers(next), next.slicesPerCake).forEach((layers, cake) => {
@@ -62,29 +62,34 @@ export function solveAsBaked(
   });
   const cakeMm = next.layers.reduce((sum, layer) => sum + layer.heightMm, 0);
   const own = tier.gaps.map((gap) => gap.heightMm);
-  const heightWith = (factor: number): number => {
-    next.gaps.forEach((gap, i) => {
-      gap.heightMm = Math.min(
+  /** The tier with its fillings so many times as thick. */
+  const tierWith = (factor: number): Tier => ({
+    ...next,
+    gaps: next.gaps.map((gap, i) => ({
+      ...gap,
+      heightMm: Math.min(
         cakeMm,
         Math.max(limits.gapMm.min, Math.min(limits.gapMm.max, own[i]! * factor)),
-      );
-    });
-    const tiers = build.tiers.map((t, i) => (i === index ? next : t));
-    return planBuild({ ...build, tiers }, pantry, true, undefined, moves).tiers[index]!.stack
-      .finishedMm;
+      ),
+    })),
+  });
+  const heightOf = (changed: Tier): number => {
+    const tiers = build.tiers.map((t, i) => (i === index ? changed : t));
+    return planShape({ ...build, tiers }, pantry, undefined, moves).tiers[index]!.stack.finishedMm;
   };
   // fillings up to twice or down to half as thick; more is another cake
   let [low, high] = [0.5, 2];
   if (own.length > 0)
     for (let i = 0; i < 24; i++) {
       const middle = (low + high) / 2;
-      if (heightWith(middle) < planned) low = middle;
+      if (heightOf(tierWith(middle)) < planned) low = middle;
       else high = middle;
     }
-  const heightMm = heightWith((low + high) / 2);
+  const found = tierWith((low + high) / 2);
+  const heightMm = heightOf(found);
   const off = heightMm - planned;
   return {
-    tier: next,
+    tier: found,
     plannedMm: planned,
     heightMm,
     misses:

@@ -1,4 +1,4 @@
-import type { HandMoves } from '../hand/moves.ts';
+import { type HandMoves, noMoves } from '../hand/moves.ts';
 import { levellings, type Build, type Levelling } from '../build/types.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { planBuild } from '../plan.ts';
@@ -18,7 +18,7 @@ export function compareLevelling(
   build: Build,
   tierId: string,
   pantry: Pantry,
-  moves: HandMoves = {},
+  moves: HandMoves = noMoves,
 ): LevellingCost[] {
   return levellings.flatMap((levelling) => {
     const tiers = build.tiers.map((tier) => (tier.id === tierId ? { ...tier, levelling } : tier));

@@ -1,4 +1,4 @@
-import type { HandMoves } from '../hand/moves.ts';
+import { type HandMoves, noMoves } from '../hand/moves.ts';
 import { setLayerHeight } from '../build/edit.ts';
 import { limits } from '../build/limits.ts';
 import type { Build } from '../build/types.ts';
@@ -36,7 +36,7 @@ export function orderByWeight(
   build: Build,
   wantedG: number,
   pantry: Pantry,
-  moves: HandMoves = {},
+  moves: HandMoves = noMoves,
 ): WeighedOrder | null {
   const board = pantry.boards.find((row) => row.id === build.boardId);
   const heights = build.tiers.map((tier) => tier.layers.map((layer) => layer.heightMm));

@@ -1,25 +1,18 @@
-import type { Build, Tier } from './build/types.ts';
+import type { Tier } from './build/types.ts';
 import type { BareTier } from './finish/finish.ts';
 import { fitsInside, type Outline } from './outline/outline.ts';
 import { planTier, type TierAround, type Work } from './plan-tier.ts';
-import type { Caution } from './working/cautions.ts';
-import { FigureBook, type Figures } from './working/figures.ts';
+import { collect, enter, type Collected } from './working/collected.ts';
 import { Known } from './working/known.ts';
 
-/** A tier planned once, with the figures and cautions that belong to it. */
-interface KnownTier {
-  plan: BareTier;
-  figures: Figures;
-  cautions: Caution[];
-}
-export const tiersKnown = new Known<Tier, KnownTier>();
+export const tiersKnown = new Known<Tier, Collected<BareTier>>();
 
 /**
  * The tiers of a build, from the bottom up. A tier that was planned before with the same pantry, hand,
  * neighbours and answer of the solids is not planned again: only its figures and cautions are entered.
  */
 export function planTiers(work: Work): BareTier[] {
-  const { build, pantry, moves, workings, withTimes, carved, book, cautions } = work;
+  const { build, pantry, moves, workings, withTimes, carved } = work;
   const { portion, cutting, halves } = build.brief;
   return build.tiers.map((tier, i) => {
     const around: TierAround = {
@@ -30,17 +23,11 @@ export function planTiers(work: Work): BareTier[] {
     };
     const known = tiersKnown.of(
       tier,
-      [pantry, moves, workings, withTimes, ...Object.values(around)],
-      () => {
-        const own = { ...work, book: new FigureBook(), cautions: [] as Caution[] };
-        const plan = planTier(tier, around, own);
-        return { plan, figures: own.book.figures, cautions: own.cautions };
-      },
-      ({ plan: { carve } }) => carve === null || (carved(carve.key) ?? null) === carve.result,
+      [pantry, moves, workings, withTimes, ...(Object.values(around) as unknown[])],
+      () => collect(work, (own) => planTier(tier, around, own)),
+      ({ value: { carve } }) => carve === null || (carved(carve.key) ?? null) === carve.result,
     );
-    Object.assign(book.figures, known.figures);
-    cautions.push(...known.cautions);
-    return known.plan;
+    return enter(work, known);
   });
 }
 

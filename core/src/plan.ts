@@ -63,10 +63,15 @@ export const plansKnown = new Known<Build['tiers'], Plan>();
  * What of a build its plan follows from: not its name, and of the bench only what was counted. What
  * was measured there is in the tiers as they happened.
  */
-function planned({ id: _id, name: _name, createdAt: _at, bench, ...rest }: Build): unknown[] {
-  const counted = bench.notes.filter((note) => note.kind === 'count');
-  return [...Object.values(rest), counted.map((note) => `${note.stepKey}=${note.value}`).join()];
+function planned(build: Build): unknown[] {
+  const rest = Object.entries(build).filter(([field]) => !notPlanned.has(field));
+  const counted = build.bench.notes.filter((note) => note.kind === 'count');
+  return [
+    ...rest.map(([, value]) => value as unknown),
+    counted.map((note) => `${note.stepKey}=${note.value}`).join(),
+  ];
 }
+const notPlanned: ReadonlySet<string> = new Set<keyof Build>(['id', 'name', 'createdAt', 'bench']);
 
 function planAnew(
   build: Build,

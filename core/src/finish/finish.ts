@@ -5,8 +5,7 @@ import { findRow } from '../pantry/find.ts';
 import type { Spread } from '../pantry/types.ts';
 import type { TierWork, Work } from '../plan-tier.ts';
 import type { TierPlan } from '../plan-types.ts';
-import type { Caution } from '../working/cautions.ts';
-import { FigureBook, type Figures } from '../working/figures.ts';
+import { collect, enter, type Collected } from '../working/collected.ts';
 import { Known } from '../working/known.ts';
 import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 import { factorOf } from '../hand/moves.ts';
@@ -61,21 +60,15 @@ export function planFinish(tiers: readonly BareTier[], work: Work): Finish {
       foot: i === 0 ? 'the board' : 'the tier below',
       roomC,
     };
-    const { pantry, moves, workings, book } = work;
+    const { pantry, moves, workings } = work;
     // pieces of other jobs count only where a topping is counted by them
     const counts = tier.toppings.map(({ linkedTo }) => linkedTo && pieces.get(linkedTo));
     const known = finishesKnown.of(
       plan,
-      [tier, pantry, moves, workings, ...Object.values(beside), ...counts],
-      () => {
-        const own = { ...work, book: new FigureBook(), cautions: [] as Caution[] };
-        const finish = finishTier(tier, plan, beside, pieces, own);
-        return { finish, figures: own.book.figures, cautions: own.cautions };
-      },
+      [tier, pantry, moves, workings, ...(Object.values(beside) as unknown[]), ...counts],
+      () => collect(work, (own) => finishTier(tier, plan, beside, pieces, own)),
     );
-    Object.assign(book.figures, known.figures);
-    cautions.push(...known.cautions);
-    return known.finish;
+    return enter(work, known);
   });
   warnOfPiping(piping, cautions);
   return { piping, tiers: finishes };
@@ -91,10 +84,7 @@ interface Beside {
   /** The warmest room it comes to. */
   roomC: number;
 }
-export const finishesKnown = new Known<
-  BareTier,
-  { finish: FinishPlan; figures: Figures; cautions: Caution[] }
->();
+export const finishesKnown = new Known<BareTier, Collected<FinishPlan>>();
 
 function finishTier(
   tier: Tier,

@@ -1,5 +1,6 @@
 import type { Tier } from './build/types.ts';
 import type { BareTier } from './finish/finish.ts';
+import { isStillCarvedSo } from './known-by.ts';
 import { fitsInside, type Outline } from './outline/outline.ts';
 import { planTier, type TierAround, type Work } from './plan-tier.ts';
 import { collect, enter, type Collected } from './working/collected.ts';
@@ -25,7 +26,7 @@ export function planTiers(work: Work): BareTier[] {
       tier,
       [pantry, moves, workings, withTimes, ...(Object.values(around) as unknown[])],
       () => collect(work, (own) => planTier(tier, around, own)),
-      ({ value: { carve } }) => carve === null || (carved(carve.key) ?? null) === carve.result,
+      ({ value: { carve } }) => isStillCarvedSo(carve, carved),
     );
     return enter(work, known);
   });

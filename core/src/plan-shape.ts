@@ -14,6 +14,7 @@ import { withGanaches } from './finish/ganache-recipe.ts';
 import { type HandMoves, noMoves } from './hand/moves.ts';
 import type { PlannedPiping } from './finish/piping.ts';
 import { pouredNeeds } from './finish/poured-needs.ts';
+import { isStillCarvedSo, plannedBy } from './known-by.ts';
 import { planTiers } from './known-tiers.ts';
 import { perimeterMm } from './outline/outline.ts';
 import { planLoads, type OvenPlan, type TierBaking } from './oven/loads.ts';
@@ -32,7 +33,7 @@ import { portionShare } from './servings/servings.ts';
 import { warnOfBrief, warnOfSize } from './working/checks.ts';
 import { cardsG } from './support/boards.ts';
 import { FigureBook, given } from './working/figures.ts';
-import { asDocument } from './working/known.ts';
+import { asDocument, Known } from './working/known.ts';
 import { attempt, ifThere, valueOf, type Staged } from './working/staged.ts';
 
 /** No answer of the solids is known. */
@@ -71,8 +72,17 @@ export const planShape = (
   pantry: Pantry,
   carved: CarveAnswers = nothingCarved,
   moves: HandMoves = noMoves,
-): ShapePlan =>
-  shapeOf(beginWork(asDocument(build), asDocument(pantry), false, carved, null, moves));
+): ShapePlan => {
+  asDocument(build);
+  asDocument(pantry);
+  return shapesKnown.of(
+    build.tiers,
+    [pantry, moves, ...plannedBy(build)],
+    () => shapeOf(beginWork(build, pantry, false, carved, null, moves)),
+    ({ tiers }) => tiers.every(({ carve }) => isStillCarvedSo(carve, carved)),
+  );
+};
+export const shapesKnown = new Known<Build['tiers'], ShapePlan>();
 
 /** The shape of the build that `work` is about; cautions and figures go into the work. */
 export function shapeOf(work: Work): ShapePlan {

@@ -8,6 +8,7 @@ import { type HandMoves, noMoves } from './hand/moves.ts';
 import { outOfCold, warnOfOutOfCold, type OutOfCold } from './day/clocks.ts';
 import { planServing, tellServing, type Serving } from './day/serving.ts';
 import { dayTasks } from './day/tasks.ts';
+import { isStillCarvedSo, plannedBy } from './known-by.ts';
 import { noTimes, tierTimes } from './heat/tier-times.ts';
 import { planIngredients } from './plan-ingredients.ts';
 import { beginWork, nothingCarved, shapeOf } from './plan-shape.ts';
@@ -51,27 +52,12 @@ export function planBuild(
   asDocument(pantry);
   return plansKnown.of(
     build.tiers,
-    [pantry, withTimes, moves, cautions, ...planned(build)],
+    [pantry, withTimes, moves, cautions, ...plannedBy(build)],
     () => planAnew(build, cautions, pantry, withTimes, carved, moves),
-    ({ tiers }) =>
-      tiers.every(({ carve }) => !carve || (carved(carve.key) ?? null) === carve.result),
+    ({ tiers }) => tiers.every(({ carve }) => isStillCarvedSo(carve, carved)),
   );
 }
 export const plansKnown = new Known<Build['tiers'], Plan>();
-
-/**
- * What of a build its plan follows from: not its name, and of the bench only what was counted. What
- * was measured there is in the tiers as they happened.
- */
-function planned(build: Build): unknown[] {
-  const rest = Object.entries(build).filter(([field]) => !notPlanned.has(field));
-  const counted = build.bench.notes.filter((note) => note.kind === 'count');
-  return [
-    ...rest.map(([, value]) => value as unknown),
-    counted.map((note) => `${note.stepKey}=${note.value}`).join(),
-  ];
-}
-const notPlanned: ReadonlySet<string> = new Set<keyof Build>(['id', 'name', 'createdAt', 'bench']);
 
 function planAnew(
   build: Build,
@@ -151,8 +137,10 @@ function planCold(
     const timed = { ...shape, steps: bare, serving, tally: { ...shape.tally, handsOnMin: null } };
     return outOfCold(build, dayTasks(build, timed, spreadOf), pantry, roomC);
   };
-  const serving = planServing(build, shape.tiers, pantry.kitchen, outWith(null));
-  const out = outWith(serving);
+  const before = outWith(null);
+  const serving = planServing(build, shape.tiers, pantry.kitchen, before);
+  // what does not spoil is not out of the cold for longer by standing on the table
+  const out = before.length === 0 ? before : outWith(serving);
   warnOfOutOfCold(out, cautions);
   const over = out.filter((one) => one.outMin > one.mostMin);
   return {

@@ -131,6 +131,11 @@ describe('an edit', () => {
       { numRuns: 8, seed: 15 },
     );
   });
+  it('of a name shows the same shape on the shelf', () => {
+    const shape = planShape(start, pantry);
+    expect(planShape({ ...start, name: 'Another' }, pantry)).toBe(shape);
+    expect(planShape({ ...start, boardCoverMm: 4 }, pantry)).not.toBe(shape);
+  });
   it('of the pantry plans everything anew', () => {
     const own = startingPantry();
     planBuild(start, own);

@@ -1,11 +1,4 @@
-import {
-  movesFor,
-  newBench,
-  newBuild,
-  planShape,
-  type Build,
-  type FileProblem,
-} from '@pyrgotect/core';
+import { newBench, newBuild, type Build, type FileProblem } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { mergesNothing, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
@@ -88,7 +81,7 @@ export const useShelf = defineStore('shelf', () => {
     const stored = await database.builds.get(id);
     if (!stored) return null;
     const name = stored.build.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'cake';
-    const { writeBuildFile } = await import('../shelf/files.ts');
+    const { movesFor, planShape, writeBuildFile } = await import('../shelf/files.ts');
     const { pantry } = usePantry();
     const carvings = useCarvings();
     const hand = useHand();

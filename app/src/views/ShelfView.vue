@@ -16,10 +16,11 @@ import type { StoredBuild } from '../storage/database.ts';
 import { download } from '../parts/download.ts';
 import IconPath from '../parts/IconPath.vue';
 import TopBar from '../parts/TopBar.vue';
-import ShelfCard from '../shelf/ShelfCard.vue';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
 
+// an empty shelf needs nothing that plans a cake
+const ShelfCard = defineAsyncComponent(() => import('../shelf/ShelfCard.vue'));
 const ShelfNotices = defineAsyncComponent(() => import('../shelf/ShelfNotices.vue'));
 
 const pageSize = 16;

@@ -4,10 +4,12 @@ import App from './App.vue';
 import { cspHead } from './plugins/csp-head.ts';
 import { vuetify } from './plugins/vuetify.ts';
 import { router } from './router.ts';
+import { fetchCardEarly } from './shelf/card.ts';
 import './styles/fonts.css';
 import './styles/theme.css';
 import './styles/page.css';
 
+fetchCardEarly();
 if (import.meta.env.DEV)
   void import('@pyrgotect/core').then(({ freezeDocuments }) => freezeDocuments());
 createApp(App)

@@ -25,9 +25,15 @@ export function measure(
 }
 
 /** Runs `work` so many times and keeps what the later runs took, in ms. */
-export function timed(times: number, warm: number, work: (run: number) => void): number[] {
+export function timed(
+  times: number,
+  warm: number,
+  work: (run: number) => void,
+  before: (run: number) => void = () => undefined,
+): number[] {
   const samples: number[] = [];
   for (let run = 0; run < times; run++) {
+    before(run);
     const started = performance.now();
     work(run);
     if (run >= warm) samples.push(performance.now() - started);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js';
-import { useIntersectionObserver, useNow } from '@vueuse/core';
+import { useIntersectionObserver, useLocalStorage, useNow } from '@vueuse/core';
 import {
   computed,
   defineAsyncComponent,
@@ -16,11 +16,12 @@ import type { StoredBuild } from '../storage/database.ts';
 import { download } from '../parts/download.ts';
 import IconPath from '../parts/IconPath.vue';
 import TopBar from '../parts/TopBar.vue';
+import { fetchCard, heldKey } from '../shelf/card.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
 
-// an empty shelf needs nothing that plans a cake
-const ShelfCard = defineAsyncComponent(() => import('../shelf/ShelfCard.vue'));
+const ShelfCard = defineAsyncComponent(fetchCard);
+const held = useLocalStorage(heldKey, false);
 const ShelfNotices = defineAsyncComponent(() => import('../shelf/ShelfNotices.vue'));
 
 const pageSize = 16;
@@ -39,6 +40,13 @@ const fileInput = useTemplateRef<HTMLInputElement>('fileInput');
 const foot = useTemplateRef<HTMLElement>('foot');
 
 onMounted(() => void shelf.load());
+watch(
+  () => shelf.loaded && shelf.entries.length > 0,
+  (holds) => {
+    if (shelf.loaded) held.value = holds;
+  },
+  { immediate: true },
+);
 watch(search, () => (shown.value = pageSize));
 useIntersectionObserver(
   foot,

@@ -1,9 +1,9 @@
 import { mkdirSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
-import { chromium, type Page } from '@playwright/test';
+import { chromium, expect, type Page } from '@playwright/test';
 import { buildServer } from '../server/src/server.ts';
 
-/* One picture of each main view, from the demo data: npm run build, then npm run shots. */
+/* One picture of each main view, from the demo data: npm run build, then npm run shots [names]. */
 
 const folder = fileURLToPath(new URL('../docs/screenshots/', import.meta.url));
 mkdirSync(folder, { recursive: true });
@@ -58,8 +58,17 @@ const carved = async (p: Page): Promise<void> => {
   await p.getByText(/ cuts? take .* stand$/).waitFor({ timeout: 60_000 });
   await p.waitForTimeout(4000);
 };
+/** Carved cakes have been worked out. */
+async function workedOut(p: Page): Promise<void> {
+  await p.waitForTimeout(1500);
+  await expect(p.getByTestId('carving-note')).toHaveCount(0, { timeout: 120_000 });
+}
 const views: View[] = [
-  { name: 'shelf', path: '/' },
+  {
+    name: 'shelf',
+    path: '/',
+    before: workedOut,
+  },
   { name: 'brief', path: '/build/meridian/brief' },
   {
     name: 'stack',
@@ -157,12 +166,21 @@ const views: View[] = [
     path: '/pantry',
     before: (p) => p.getByRole('tab', { name: 'Ingredients' }).click(),
   },
-  { name: 'shopping', path: '/shopping', before: (p) => p.locator('tbody tr').first().waitFor() },
+  {
+    name: 'shopping',
+    path: '/shopping',
+    before: async (p) => {
+      await p.locator('tbody tr').first().waitFor();
+      await workedOut(p);
+    },
+  },
 ];
 const { selectors } = await import('@playwright/test');
 selectors.setTestIdAttribute('data-test');
 await page.goto(url, { waitUntil: 'networkidle' });
+const only = process.argv.slice(2);
 for (const { name, path, size = desk, before } of views) {
+  if (only.length > 0 && !only.includes(name)) continue;
   const [width, height] = size;
   await page.setViewportSize({ width, height });
   await page.goto(url + path, { waitUntil: path.endsWith('bench') ? 'load' : 'networkidle' });

@@ -6,6 +6,8 @@
 export * from './plan.ts';
 export { planShape } from './plan-shape.ts';
 export type * from './plan-types.ts';
+export type * from './shape-plan.ts';
+export type * from './tier-plan.ts';
 
 export * from './units/kinds.ts';
 export * from './units/parse.ts';
@@ -70,8 +72,8 @@ export * from './heat/finite.ts';
 export * from './heat/bake-time.ts';
 export * from './heat/cooling.ts';
 export * from './heat/curve.ts';
-export * from './heat/tier-times.ts';
-export * from './heat/question.ts';
+export * from './times/tier-times.ts';
+export * from './times/heat-question.ts';
 export * from './heat/mixture.ts';
 export * from './oven/loads.ts';
 export * from './oven/shelf.ts';
@@ -134,6 +136,7 @@ export * from './price/price.ts';
 export * from './price/contents.ts';
 export * from './price/label.ts';
 export * from './labour/minutes.ts';
+export type * from './section/parts.ts';
 export * from './section/section.ts';
 export * from './bench/steps.ts';
 export { setAsideOf } from './bench/bowl-steps.ts';
@@ -156,7 +159,7 @@ export {
 } from './finish/drips.ts';
 export type { PlannedPiping, PipedMark } from './finish/piping.ts';
 export type { ToppingPlan } from './finish/toppings.ts';
-export type { FinishPlan } from './finish/finish.ts';
+export type { FinishPlan } from './finish/finish-plan.ts';
 export * from './elevation/elevation.ts';
 export { toneOfPoured } from './section/finish-parts.ts';
 export * from './carve/types.ts';

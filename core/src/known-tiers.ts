@@ -1,8 +1,9 @@
 import type { Tier } from './build/types.ts';
-import type { BareTier } from './finish/finish.ts';
+import type { BareTier } from './tier-plan.ts';
 import { isStillCarvedSo } from './known-by.ts';
 import { fitsInside, type Outline } from './outline/outline.ts';
-import { planTier, type TierAround, type Work } from './plan-tier.ts';
+import { planTier, type TierAround } from './plan-tier.ts';
+import type { Work } from './work.ts';
 import { collect, enter, type Collected } from './working/collected.ts';
 import { Known } from './working/known.ts';
 

@@ -1,7 +1,7 @@
 import { fondantId, foodOf } from './pantry/find.ts';
 import type { Food } from './pantry/types.ts';
-import type { Work } from './plan-tier.ts';
-import type { ShapePlan } from './plan-types.ts';
+import type { Work } from './work.ts';
+import type { ShapePlan } from './shape-plan.ts';
 import { dissolve } from './recipes/parts.ts';
 import {
   looseIngredient,

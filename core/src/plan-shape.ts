@@ -23,8 +23,9 @@ import { dietAnswer, diets, dietsKept, type Diet, type DietAnswer } from './pant
 import type { Contents } from './recipes/parts.ts';
 import { findRow } from './pantry/find.ts';
 import type { Board, Food, Ganache, Pantry, Tone } from './pantry/types.ts';
-import type { Work } from './plan-tier.ts';
-import type { ServingsPlan, ShapePlan, TierPlan } from './plan-types.ts';
+import type { Work } from './work.ts';
+import type { TierPlan } from './tier-plan.ts';
+import type { ServingsPlan, ShapePlan } from './shape-plan.ts';
 import type { Workings } from './plan-workings.ts';
 import { contentsOf, warnOfContents } from './price/contents.ts';
 import { toneOfPoured } from './section/finish-parts.ts';

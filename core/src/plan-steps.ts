@@ -28,8 +28,9 @@ import {
 import { factorOf } from './hand/moves.ts';
 import { glueSpreadId } from './carve/needs.ts';
 import { findRow } from './pantry/find.ts';
-import type { Work } from './plan-tier.ts';
-import type { Plan, ShapePlan } from './plan-types.ts';
+import type { Work } from './work.ts';
+import type { ShapePlan } from './shape-plan.ts';
+import type { Plan } from './plan-types.ts';
 import { kitOf } from './support/ways.ts';
 import { attempt, ifThere, valueOf, type Staged } from './working/staged.ts';
 

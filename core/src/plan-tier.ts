@@ -4,7 +4,6 @@ import {
   carvedFondant,
   carvedOutline,
   carvedStack,
-  type CarveAnswers,
   type TierCarve,
 } from './carve/apply.ts';
 import { warnOfCarving } from './carve/carve-cautions.ts';
@@ -24,8 +23,8 @@ import {
   wallMm,
   type CentrePlan,
 } from './fill/centre.ts';
-import { factorOf, type HandMoves } from './hand/moves.ts';
-import type { BareTier } from './finish/finish.ts';
+import { factorOf } from './hand/moves.ts';
+import type { BareTier } from './tier-plan.ts';
 import { gapMassG, planGaps, type GapPlan } from './fill/gaps.ts';
 import { loadGaps, warnOfSqueeze, type GapLoad } from './fill/load.ts';
 import { warnOfRim } from './level/readings.ts';
@@ -33,9 +32,8 @@ import { planOther, warnOfOthers, type OtherPlan } from './others/other-layers.t
 import { areaMm2 } from './outline/outline.ts';
 import { topScale } from './labour/minutes.ts';
 import { findRow } from './pantry/find.ts';
-import type { Pantry, Recipe, Sponge, Spread, Tin } from './pantry/types.ts';
-import type { TierPlan } from './plan-types.ts';
-import type { Workings } from './plan-workings.ts';
+import type { Pantry, Sponge, Tin } from './pantry/types.ts';
+import type { TierPlan } from './tier-plan.ts';
 import { scaleRecipe } from './recipes/scale.ts';
 import { countServings } from './servings/servings.ts';
 import { planSoak } from './soak/soak.ts';
@@ -44,30 +42,11 @@ import { planStack, type Crown } from './stack/stack.ts';
 import { planBake, turnsTop, type BakePlan } from './tins/bake.ts';
 import { warnOfBake } from './tins/bake-cautions.ts';
 import { phrase } from './units/phrase.ts';
+import type { TierWork } from './work.ts';
 import type { Caution } from './working/cautions.ts';
-import { given, read, type FigureBook } from './working/figures.ts';
+import { given, read } from './working/figures.ts';
 import { attempt, ifThere, valueOf } from './working/staged.ts';
 
-/** What every part of the plan works with. */
-export interface Work {
-  /** False when only the shape of the cake is asked for. */
-  withTimes: boolean;
-  /** What the solids said so far. */
-  carved: CarveAnswers;
-  /** What the records say of the decorator's hand. */
-  moves: HandMoves;
-  /** Null where nobody asks why a figure is what it is. */
-  workings: Workings | null;
-  build: Build;
-  pantry: Pantry;
-  book: FigureBook;
-  cautions: Caution[];
-  spreadOf: (id: string) => Spread;
-  recipeOf: (id: string) => Recipe;
-}
-
-/** What one tier is planned with: everything but the build, so that its plan can be kept. */
-export type TierWork = Omit<Work, 'build'>;
 /** What a tier's plan takes from the build around it. */
 export interface TierAround extends Pick<Build['brief'], 'portion' | 'cutting' | 'halves'> {
   /** A tier stands over the hole of this ring. */

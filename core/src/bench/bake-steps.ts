@@ -1,6 +1,6 @@
 import type { Tier } from '../build/types.ts';
 import { doneC } from '../heat/bake-time.ts';
-import type { TierTimes } from '../heat/tier-times.ts';
+import type { TierTimes } from '../times/tier-times.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import type { Food, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';

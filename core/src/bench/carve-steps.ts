@@ -3,7 +3,7 @@ import type { TierCarve } from '../carve/apply.ts';
 import { firmMin } from '../carve/cold.ts';
 import { loosePieces } from '../carve/carve-cautions.ts';
 import { cutWords } from '../carve/words.ts';
-import type { TierTimes } from '../heat/tier-times.ts';
+import type { TierTimes } from '../times/tier-times.ts';
 import { equivalentRadiusMm } from '../outline/outline.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';

@@ -1,4 +1,4 @@
-import type { TierTimes } from '../heat/tier-times.ts';
+import type { TierTimes } from '../times/tier-times.ts';
 import type { Build, Tier } from '../build/types.ts';
 import type { FondantPlan, PaperStrips } from '../covers/fondant.ts';
 import type { PressedPlan } from '../covers/pressed.ts';

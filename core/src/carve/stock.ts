@@ -1,14 +1,23 @@
 import type { Tier } from '../build/types.ts';
 import { thicknessOf } from '../coat/thickness.ts';
-import { gapMassG } from '../fill/gaps.ts';
+import type { CentrePlan } from '../fill/centre.ts';
+import { gapMassG, type GapPlan } from '../fill/gaps.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Tin } from '../pantry/types.ts';
-import type { TierPlan } from '../plan-types.ts';
-import { valueOf } from '../working/staged.ts';
+import type { StackPlan } from '../stack/stack.ts';
+import type { BakePlan } from '../tins/bake.ts';
+import { valueOf, type Staged } from '../working/staged.ts';
 import type { Stratum, CarveQuestion, CarveStock, Carving, Cover } from './types.ts';
 
 /** What the stock is read from: a tier's plan before it is carved. */
-export type Stacked = Pick<TierPlan, 'stack' | 'layersG' | 'gaps' | 'centre' | 'bake' | 'dabG'>;
+export interface Stacked {
+  stack: StackPlan;
+  layersG: number[] | null;
+  gaps: Staged<GapPlan[]>;
+  centre: CentrePlan | null;
+  bake: Staged<BakePlan>;
+  dabG: number;
+}
 
 /** Density where a part's mass could not be computed, g/mL. */
 const usualCake = 0.45;

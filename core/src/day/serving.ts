@@ -3,7 +3,7 @@ import type { Build } from '../build/types.ts';
 import { servedC, warmMin } from '../heat/cooling.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Kitchen } from '../pantry/types.ts';
-import type { TierPlan } from '../plan-types.ts';
+import type { TierPlan } from '../tier-plan.ts';
 import { remember } from '../working/remember.ts';
 import { phrase } from '../units/phrase.ts';
 import type { OutOfCold } from './clocks.ts';

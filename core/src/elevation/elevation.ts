@@ -5,7 +5,7 @@ import { grownLines } from '../section/carved-parts.ts';
 import type { Pantry, Tone } from '../pantry/types.ts';
 import { coarse, grow, widthMm, type Point } from '../outline/outline.ts';
 import { placesAlong } from '../piping/shapes.ts';
-import type { ShapePlan } from '../plan-types.ts';
+import type { ShapePlan } from '../shape-plan.ts';
 import { toneOfPoured } from '../section/finish-parts.ts';
 import { valueOf } from '../working/staged.ts';
 

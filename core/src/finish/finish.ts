@@ -3,28 +3,17 @@ import { roomsOf } from '../coat/warm.ts';
 import { areaMm2, type Outline } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Spread } from '../pantry/types.ts';
-import type { TierWork, Work } from '../plan-tier.ts';
-import type { TierPlan } from '../plan-types.ts';
+import type { TierWork, Work } from '../work.ts';
+import type { BareTier } from '../tier-plan.ts';
+import type { FinishPlan } from './finish-plan.ts';
 import { collect, enter, type Collected } from '../working/collected.ts';
 import { Known } from '../working/known.ts';
-import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
+import { attempt, ifThere, valueOf } from '../working/staged.ts';
 import { factorOf } from '../hand/moves.ts';
-import { planDrips, planPour, type DripPlan, type PourPlan, type Side } from './drips.ts';
+import { planDrips, planPour, type DripPlan, type Side } from './drips.ts';
 import { borderTopMm, planPiping, type PlannedPiping } from './piping.ts';
-import { planToppings, type ToppingPlan } from './toppings.ts';
+import { planToppings } from './toppings.ts';
 import { warnOfDrips, warnOfPiping, warnOfPour, warnOfToppings } from './finish-cautions.ts';
-
-/** What is poured, dripped and put on one tier. */
-export interface FinishPlan {
-  drip: Staged<DripPlan | null>;
-  pour: Staged<PourPlan | null>;
-  toppings: ToppingPlan[];
-  /** What of it is food and stays on the cake, without the piping, g. */
-  massG: number;
-}
-
-/** A tier with all but its finish. */
-export type BareTier = Omit<TierPlan, 'finish'>;
 
 /** The finish of a whole build: what is piped, and what is on each tier. */
 export interface Finish {

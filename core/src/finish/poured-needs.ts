@@ -1,7 +1,7 @@
 import type { Tier } from '../build/types.ts';
 import type { Ganache } from '../pantry/types.ts';
 import { valueOf } from '../working/staged.ts';
-import type { FinishPlan } from './finish.ts';
+import type { FinishPlan } from './finish-plan.ts';
 import { pouredSpreadId } from './ganache-recipe.ts';
 
 /** What the bowls are asked for by what is poured and dripped: in g, by the spread it is made as. */

@@ -2,7 +2,7 @@ import type { CarveResult, Lines } from '../carve/result.ts';
 import { clipToRectangle, polygonAreaMm2 } from '../outline/clip.ts';
 import { offsetLine } from '../outline/offset.ts';
 import type { Tone } from '../pantry/types.ts';
-import type { SectionPart } from './section.ts';
+import type { SectionPart } from './parts.ts';
 
 /** One shape of a carved tier's section, from its axis and its foot, mm. */
 export interface CarvedShape {

@@ -1,4 +1,4 @@
-import type { FinishPlan } from '../finish/finish.ts';
+import type { FinishPlan } from '../finish/finish-plan.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import { coarse, grow, widthMm, type Outline } from '../outline/outline.ts';
 import type { Tone } from '../pantry/types.ts';

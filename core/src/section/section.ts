@@ -1,73 +1,16 @@
 import type { Tier } from '../build/types.ts';
 import type { TierCarve } from '../carve/apply.ts';
-import type { Lines } from '../carve/result.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import { widthMm, type Outline } from '../outline/outline.ts';
 import type { Board, Spread, Sponge, Tone } from '../pantry/types.ts';
-import type { FinishPlan } from '../finish/finish.ts';
+import type { FinishPlan } from '../finish/finish-plan.ts';
 import { feetOf } from '../stack/feet.ts';
 import type { StackPlan } from '../stack/stack.ts';
+import type { PartKind, Section, SectionPart } from './parts.ts';
 import { boxOfLines, carvedShapes, spanAt } from './carved-parts.ts';
 import { finishShapes, veilShape, type PipedTone } from './finish-parts.ts';
-
-export type PartKind =
-  | 'board'
-  | 'card'
-  | 'dowel'
-  | 'post'
-  | 'rod'
-  | 'fondant'
-  | 'coat'
-  | 'band'
-  | 'crumb'
-  | 'dab'
-  | 'layer'
-  | 'crown'
-  | 'gap'
-  | 'dam'
-  | 'inset'
-  | 'centre'
-  | 'hole'
-  | 'veil'
-  | 'flood'
-  | 'drip'
-  | 'piping'
-  | 'topping';
-
-/**
- * A rectangle of the section, in mm: x from the axis to the right, y up from the top of the board.
- * `tone` is the material's hatch; parts come in the order they are drawn, back to front.
- */
-export interface SectionPart {
-  id: string;
-  kind: PartKind;
-  tierId: string | null;
-  label: string;
-  tone: Tone | 'board' | 'paper' | 'wood';
-  /** A dome: drawn as an arc that rises to y1, or hangs down to y0. */
-  arc?: 'up' | 'down';
-  /** Which drip along the rim it is. */
-  drip?: number;
-  /** Closed lines of what is no rectangle; the box below is round them. */
-  lines?: Lines;
-  x0: number;
-  x1: number;
-  y0: number;
-  y1: number;
-}
-
-/** The cut through a cake: its parts, the height of each tier, and how far everything reaches. */
-export interface Section {
-  parts: SectionPart[];
-  tiers: { tierId: string; fromMm: number; toMm: number; widthMm: number; atMm: number }[];
-  halfWidthMm: number;
-  heightMm: number;
-  /** How high anything of it reaches, toppings with it. */
-  topMm: number;
-  boardMm: number;
-}
 
 export interface TierDrawing {
   tier: Tier;

@@ -1,4 +1,4 @@
-import type { CarveStep, Lines, Offcut, Vec3 } from '../carve/result.ts';
+import type { CarveResult, CarveStep, Lines, Offcut, Vec3 } from '../carve/result.ts';
 import type { CarveQuestion, Cut, CutKind, SetPiece } from '../carve/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { pieceShares, weigh, wholeOf, type Body, type Piece } from './body.ts';
@@ -34,7 +34,7 @@ export interface State {
   step: CarveStep;
   offcuts: { record: Offcut; piece: Piece }[];
   glueMl: number;
-  held: { cutId: string; areaMm2: number; slopeDeg: number; needsPa: number } | null;
+  held: CarveResult['held'][number] | null;
   laid: boolean;
   /** Everything in one, once it has been asked for. */
   whole?: Solid;

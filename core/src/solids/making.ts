@@ -1,8 +1,7 @@
-import type { CarveStep } from '../carve/result.ts';
+import type { CarveResult, CarveStep } from '../carve/result.ts';
 import type { CarveQuestion } from '../carve/types.ts';
 import type { Phrase } from '../units/phrase.ts';
 import type { Body, Piece } from './body.ts';
-import type { State } from './carver.ts';
 import { within, type Library, type Scope, type Solid } from './library.ts';
 import type { sharesOf } from './materials.ts';
 
@@ -27,7 +26,8 @@ export interface Made {
   crumbs?: ReturnType<typeof sharesOf>;
   lacks?: CarveStep['lacks'];
   glueMl?: number;
-  held?: State['held'];
+  /** How a piece set back on is held, and by how much frosting. */
+  held?: CarveResult['held'][number] | null;
 }
 
 /** Area of what stands on the board, mm2. */

@@ -3,8 +3,8 @@ import { carveNonFood } from '../carve/needs.ts';
 import { nonFoodOf } from '../finish/toppings.ts';
 import { outlineText, type Outline } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';
-import type { Work } from '../plan-tier.ts';
-import type { ShapePlan } from '../plan-types.ts';
+import type { Work } from '../work.ts';
+import type { ShapePlan } from '../shape-plan.ts';
 import { metric } from '../units/kinds.ts';
 import type { SupportPlan } from './support.ts';
 

@@ -5,7 +5,7 @@ import type { Point } from '../outline/point.ts';
 import type { Tier } from '../build/types.ts';
 import type { Lines } from '../carve/result.ts';
 import type { Dowel } from '../pantry/types.ts';
-import type { TierPlan } from '../plan-types.ts';
+import type { TierPlan } from '../tier-plan.ts';
 import { boardMaterialRows } from './boards.ts';
 import { bendOf, type Bend } from './bending.ts';
 import { carriedBy, type Carried, type Load, type LoadCase } from './cases.ts';

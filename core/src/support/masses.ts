@@ -5,7 +5,7 @@ import { gapMassG } from '../fill/gaps.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import { areaMm2, perimeterMm } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';
-import type { TierPlan } from '../plan-types.ts';
+import type { TierPlan } from '../tier-plan.ts';
 import { valueOf } from '../working/staged.ts';
 
 /** A mass with its centre: from the tier's axis to the right and to the back, and up from its foot, mm. */

@@ -1,4 +1,4 @@
-import type { SectionPart } from '../section/section.ts';
+import type { SectionPart } from '../section/parts.ts';
 import type { SupportPlan } from './support.ts';
 
 /** Dowels and the rod as the section shows them: each at its own distance from the axis, none hidden. */

@@ -1,7 +1,8 @@
 import type { Build } from '../build/types.ts';
 import { depthMm, widthMm } from '../outline/outline.ts';
 import type { Board } from '../pantry/types.ts';
-import type { ServingsPlan, TierPlan } from '../plan-types.ts';
+import type { TierPlan } from '../tier-plan.ts';
+import type { ServingsPlan } from '../shape-plan.ts';
 import { halvesFromMm, portionMassG } from '../servings/servings.ts';
 import { boardFits, boardMarginMm, smallestBoard } from '../stack/board.ts';
 import { phrase } from '../units/phrase.ts';

@@ -1,10 +1,10 @@
 import type { Build, Tier } from '../build/types.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Kitchen, Tin } from '../pantry/types.ts';
-import type { TierPlan } from '../plan-types.ts';
+import type { TierPlan } from '../tier-plan.ts';
 import { valueOf } from '../working/staged.ts';
-import { doneC } from './bake-time.ts';
-import { chillShellMin, coolMin, type Mass, type ShellTarget } from './cooling.ts';
+import { doneC } from '../heat/bake-time.ts';
+import { chillShellMin, coolMin, type Mass, type ShellTarget } from '../heat/cooling.ts';
 import { remember } from '../working/remember.ts';
 
 /** Density of a tier whose weight is not known, g/mL: sponge and filling together. */

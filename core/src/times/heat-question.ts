@@ -3,10 +3,10 @@ import { slowerBy } from '../batter/start-temperature.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Pantry } from '../pantry/types.ts';
-import type { TierPlan } from '../plan-types.ts';
+import type { TierPlan } from '../tier-plan.ts';
 import { ifThere } from '../working/staged.ts';
 import { cakeMass, chilledIn, tierMass } from './tier-times.ts';
-import type { HeatQuestion } from './curve.ts';
+import type { HeatQuestion } from '../heat/curve.ts';
 
 /**
  * What `planHeat` is asked for one tier: its first cake in its tin, a layer of it, and the finished

@@ -1,0 +1,97 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, normalize, relative, sep } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { describe, expect, it } from 'vitest';
+
+/* How the files of the program lie upon each other: types count as much as values. */
+
+type Imports = Map<string, string[]>;
+
+/** Every file of a folder with the files of it that it names, by their paths in the folder. */
+function importsOf(folder: string): Imports {
+  const root = fileURLToPath(new URL(`../../${folder}/`, import.meta.url));
+  const files = readdirSync(root, { recursive: true, encoding: 'utf8' }).filter((file) =>
+    /\.(ts|vue)$/.test(file),
+  );
+  return new Map(
+    files.map((file) => {
+      const text = readFileSync(join(root, file), 'utf8');
+      const named = [...text.matchAll(/^(?:import|export)\s[^;]*?from\s+'(\.[^']+)'/gms)];
+      return [
+        file.split(sep).join('/'),
+        named.map((match) =>
+          relative(root, normalize(join(root, dirname(file), match[1]!)))
+            .split(sep)
+            .join('/'),
+        ),
+      ];
+    }),
+  );
+}
+
+/** One circle of files that name each other, in the order they do; null where there is none. */
+function circleIn(imports: Imports): string[] | null {
+  const seen = new Map<string, 'open' | 'done'>();
+  const way: string[] = [];
+  const visit = (file: string): string[] | null => {
+    if (seen.get(file) === 'done' || !imports.has(file)) return null;
+    if (seen.get(file) === 'open') return [...way.slice(way.indexOf(file)), file];
+    seen.set(file, 'open');
+    way.push(file);
+    for (const next of imports.get(file)!) {
+      const circle = visit(next);
+      if (circle) return circle;
+    }
+    way.pop();
+    seen.set(file, 'done');
+    return null;
+  };
+  for (const file of imports.keys()) {
+    const circle = visit(file);
+    if (circle) return circle;
+  }
+  return null;
+}
+
+const core = importsOf('core/src');
+/** Where a file lies: its folder, or "plan" for those beside the folders. */
+const roomOf = (file: string): string => (file.includes('/') ? file.split('/')[0]! : 'plan');
+/** What files of some kind name outside their own room. */
+const namedBy = (isOf: (file: string) => boolean): string[] =>
+  [...core].flatMap(([file, named]) =>
+    isOf(file)
+      ? named.filter((other) => roomOf(other) !== roomOf(file)).map((other) => `${file} → ${other}`)
+      : [],
+  );
+
+describe('the files of the program', () => {
+  it('are found: the core and the application have hundreds', () => {
+    expect(core.size).toBeGreaterThan(300);
+    expect(core.get('plan.ts')).toContain('plan-shape.ts');
+    expect(circleIn(new Map([['a', ['b']], ['b', ['c']], ['c', ['b']]]))).toEqual(['b', 'c', 'b']); // prettier-ignore
+  });
+  it.each(['core/src', 'app/src', 'server/src', 'cli/src'])('go in no circle in %s', (folder) => {
+    expect(circleIn(importsOf(folder))).toBeNull();
+  });
+  it('of units and outlines lie at the bottom', () => {
+    expect(namedBy((file) => roomOf(file) === 'units')).toEqual([]);
+    expect(
+      namedBy((file) => roomOf(file) === 'outline').filter((way) => !way.includes('→ units/')),
+    ).toEqual([]);
+  });
+  it('of physics know no document and no plan', () => {
+    const physics = ['support/statics.ts', 'fill/squeeze.ts', 'coat/shell.ts'];
+    const rooms = ['heat', 'drip', 'ganache'];
+    const named = namedBy((file) => physics.includes(file) || rooms.includes(roomOf(file)));
+    expect(named.length).toBeGreaterThan(5);
+    const above = /→ (build|bench|day|section|price|shopping|finish|solve|brief|bowls)\/|→ [^/]+$/;
+    expect(named.filter((way) => above.test(way))).toEqual([]);
+  });
+  it('of stages know nothing of what puts them together', () => {
+    const callers = /→ (plan|plan-shape|plan-tier|plan-steps|plan-ingredients|known-tiers)\.ts$/;
+    const stages = ['tins', 'fill', 'coat', 'covers', 'stack', 'soak', 'others', 'carve', 'finish', 'bowls', 'servings', 'oven', 'support', 'section', 'level', 'times']; // prettier-ignore
+    expect(
+      namedBy((file) => stages.includes(roomOf(file))).filter((way) => callers.test(way)),
+    ).toEqual([]);
+  });
+});

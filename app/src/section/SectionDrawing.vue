@@ -1,33 +1,18 @@
 <script setup lang="ts">
-import {
-  depthMm,
-  say,
-  showText,
-  stepOf,
-  type Build,
-  type Plan,
-  type SectionPart,
-} from '@pyrgotect/core';
+import { depthMm, say, showText, type Build, type Plan } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
-import {
-  chosenBy,
-  labelOf,
-  partName,
-  rangeOfPart,
-  setThickness,
-  setTierHeight,
-  thicknessOfPart,
-} from '../parts/part-edits.ts';
-import { useBuild } from '../stores/build.ts';
+import { chosenBy, partName } from '../parts/part-edits.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 import { footNow } from './flowing.ts';
-import { fitSection, scaleText, spread, type Scale } from './scale.ts';
+import { fitSection, scaleText, type Scale } from './scale.ts';
 import LoadPath from '../support/LoadPath.vue';
 import PlanFromAbove from './PlanFromAbove.vue';
 import SectionHandle from './SectionHandle.vue';
 import SectionRuler from './SectionRuler.vue';
+import { useSectionDrag } from './useSectionDrag.ts';
+import { useSectionLabels, type PartBox } from './useSectionLabels.ts';
 import { arcPath, cornersOf, fillOf, linesPath } from './tones.ts';
 
 const props = defineProps<{
@@ -39,7 +24,6 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ select: [id: string] }>();
 const settings = useSettings();
-const store = useBuild();
 
 const pane = useTemplateRef<HTMLElement>('pane');
 const { width, height } = useElementSize(pane);
@@ -52,7 +36,7 @@ const scale = computed<Scale>(
 const X = (mm: number): number => scale.value.axisPx + mm * scale.value.pxPerMm;
 const Y = (mm: number): number => scale.value.basePx - mm * scale.value.pxPerMm;
 
-const boxes = computed(() =>
+const boxes = computed<PartBox[]>(() =>
   props.plan.section.parts.map((part) => ({
     part,
     x: X(part.x0),
@@ -75,59 +59,16 @@ const edge = computed(() => {
   return X((span?.atMm ?? 0) + (span?.widthMm ?? 0) / 2);
 });
 
-/** Its layers and fillings, which have figures and handles; other tiers are named only. */
-const figured = computed(() =>
-  boxes.value
-    .filter(
-      ({ part }) =>
-        part.tierId === tower.value.tierId && (part.kind === 'layer' || part.kind === 'gap'),
-    )
-    .map((box) => (box.part.lines ? asStacked(box) : box)),
-);
-/** What is carved is named where it lay in the stack: offcuts set back on lie elsewhere. */
-function asStacked<T extends { part: SectionPart; y: number; h: number }>(box: T): T {
-  const name = partName(box.part.id);
-  const { stack, tierId } = tower.value;
-  const from = props.plan.section.tiers.find((t) => t.tierId === tierId)?.fromMm ?? 0;
-  const at = (name?.kind === 'gap' ? stack.gaps : stack.layers)[name?.index ?? 0];
-  if (!at) return box;
-  return { ...box, y: Y(from + at.toMm), h: (at.toMm - at.fromMm) * scale.value.pxPerMm };
-}
-
-/** A slider on the upper edge of every layer and gap: dragging it thickens that part. */
-const handles = computed(() =>
-  figured.value.map(({ part, y }) => ({
-    id: part.id,
-    label: `${labelOf(part.id)}, thickness`,
-    y,
-    x: edge.value + (part.kind === 'layer' ? 13 : 31),
-    from: X(part.x0),
-    mm: thicknessOfPart(props.build, part.id) ?? 0,
-    range: rangeOfPart(part.id),
-  })),
-);
-
-/** A filling that settles reads as spread and as it comes to rest. */
-function thicknessText(part: SectionPart): string {
-  const shown = (mm: number): string => showText(mm, 'thickness', settings.system);
-  const own = shown(thicknessOfPart(props.build, part.id) ?? 0);
-  const name = partName(part.id);
-  const tier = props.plan.tiers.find((t) => t.tierId === name?.tierId);
-  if (part.kind !== 'gap' || !name || !tier) return own;
-  const settled = shown(tier.stack.gaps[name.index]?.settledMm ?? 0);
-  return settled === own ? own : `${own.replace(/\s?(mm|in)$/, '')} → ${settled}`;
-}
-const labels = computed(() => {
-  const shown = figured.value;
-  const wanted = shown.map((box) => box.y + box.h / 2);
-  const placed = spread(wanted, 15, 30, Math.max(40, height.value - 40));
-  return shown.map(({ part }, i) => ({
-    id: part.id,
-    at: wanted[i]!,
-    y: placed[i]!,
-    text: thicknessText(part),
-    kind: part.kind === 'layer' ? `layer ${Number(part.id.split('/').at(-1)) + 1}` : 'filling',
-  }));
+const { handles, labels } = useSectionLabels({
+  build: () => props.build,
+  plan: () => props.plan,
+  boxes: () => boxes.value,
+  tower: () => tower.value,
+  scale: () => scale.value,
+  edgeX: () => edge.value,
+  height: () => height.value,
+  X,
+  Y,
 });
 
 const otherTiers = computed(() =>
@@ -176,57 +117,13 @@ const cautionOf = computed(() => {
   return map;
 });
 
-/* Dragging: the value follows the finger, snapped to the unit's step; shift takes all alike. */
-const tip = ref<{ x: number; y: number; text: string } | null>(null);
-function drag(
-  id: string,
-  startMm: number,
-  byPx: number,
-  shift: boolean,
-  at: { x: number; y: number },
-): void {
-  const step = stepOf('thickness', settings.system);
-  const { min, max } = rangeOfPart(id);
-  const mm = Math.min(
-    max,
-    Math.max(min, Math.round((startMm + byPx / scale.value.pxPerMm) / step) * step),
-  );
-  setThickness(id, mm, shift);
-  const now = thicknessOfPart(store.build ?? props.build, id) ?? mm;
-  tip.value = { ...at, text: `${labelOf(id)}: ${showText(now, 'thickness', settings.system)}` };
-}
-function nudge(id: string, steps: number, shift: boolean): void {
-  const now = thicknessOfPart(props.build, id);
-  if (now === null) return;
-  const step = stepOf('thickness', settings.system);
-  const { min, max } = rangeOfPart(id);
-  setThickness(id, Math.min(max, Math.max(min, now + steps * step)), shift);
-}
-function hold(): void {
-  held.value = { ...scale.value };
-  store.endRun();
-}
-function letGo(): void {
-  held.value = null;
-  tip.value = null;
-  store.endRun();
-}
-
-/** Layers are stretched by how far the stack is to grow: what the knife takes off stays as it is. */
-function dragHeight(startMm: number, byPx: number): void {
-  const step = stepOf('thickness', settings.system);
-  const wanted = Math.round((startMm + byPx / scale.value.pxPerMm) / step) * step;
-  setTierHeight(tower.value.tierId, wanted, tower.value.stack.uncutMm);
-  tip.value = {
-    x: dimX.value + 60,
-    y: topY.value,
-    text: `height ${showText(store.plan?.tally.heightMm ?? wanted, 'span', settings.system)}`,
-  };
-}
-function nudgeHeight(steps: number): void {
-  const now = tower.value.stack.uncutMm;
-  setTierHeight(tower.value.tierId, now + steps * stepOf('thickness', settings.system), now);
-}
+const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDrag({
+  build: () => props.build,
+  tower: () => tower.value,
+  scale: () => scale.value,
+  held,
+  heightAt: () => ({ x: dimX.value + 60, y: topY.value }),
+});
 </script>
 
 <template>

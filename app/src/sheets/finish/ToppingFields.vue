@@ -1,8 +1,5 @@
 <script setup lang="ts">
 import {
-  heapHighMm,
-  heapSlopeDeg,
-  reposeDeg,
   arrangements,
   limits,
   picks,
@@ -16,14 +13,15 @@ import {
   type ToppingPlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
-import { formatISO, parseISO, subMinutes } from 'date-fns';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import FoodPick from '../../pantry/FoodPick.vue';
-import { servedText } from '../../parts/when.ts';
 import { usePantry } from '../../stores/pantry.ts';
 import { useSettings } from '../../stores/settings.ts';
 import WordField from '../../figures/WordField.vue';
+import ToppingCrisp from './ToppingCrisp.vue';
+import ToppingHeap from './ToppingHeap.vue';
+import ToppingSlab from './ToppingSlab.vue';
 
 /** One topping in sentences: what, how many, where, held by what, when. */
 const props = defineProps<{ plan: ToppingPlan; build: Build; tier: Tier; on: boolean }>();
@@ -63,16 +61,6 @@ const links = computed(() => [
     .filter((other) => other.id !== topping.value.id && other.kind === 'pieces')
     .map((other) => ({ value: other.id, text: other.name })),
 ]);
-/** When a crisp piece may go on so that it is still crisp when the cake is served. */
-const onFrom = computed(() => {
-  const { serveAt } = props.build.brief;
-  if (!serveAt || props.plan.crispH === null) return '';
-  return servedText(formatISO(subMinutes(parseISO(serveAt), props.plan.crispH * 60)));
-});
-/** How steep the heap is, in whole degrees. */
-const heapDegrees = computed(() =>
-  Math.round(heapSlopeDeg(topping.value.acrossMm, topping.value.highMm)),
-);
 const isPieces = computed(() => topping.value.kind === 'pieces');
 </script>
 
@@ -247,58 +235,7 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
         />
         wide.
       </template>
-      <template v-else>
-        {{ topping.kind === 'heap' ? 'heaped' : 'in a roll along the rim' }}
-        <QuantityField
-          :model-value="topping.acrossMm"
-          kind="span"
-          :label="topping.kind === 'heap' ? 'Across the heap' : 'Width of the roll'"
-          :min="limits.pieceMm.min"
-          :max="limits.pieceMm.max"
-          @update:model-value="(mm) => mm !== null && set({ acrossMm: mm })"
-        />
-        wide<template v-if="topping.kind === 'heap'">
-          and
-          <QuantityField
-            :model-value="topping.highMm"
-            kind="span"
-            label="Height of the heap"
-            :min="limits.pieceMm.min"
-            :max="limits.pieceMm.max"
-            @update:model-value="(mm) => mm !== null && set({ highMm: mm })"
-          />
-          high</template
-        >,
-        <template v-if="topping.kind === 'heap'"
-          >piled at
-          <QuantityField
-            :model-value="heapDegrees"
-            kind="factor"
-            label="Angle of the heap in degrees"
-            :min="10"
-            :max="reposeDeg.max"
-            @update:model-value="
-              (n) => n !== null && set({ highMm: heapHighMm(topping.acrossMm, n) })
-            "
-          />°, </template
-        ><QuantityField
-          :model-value="topping.packing"
-          kind="share"
-          label="Share of it that is not air"
-          :min="limits.packing.min"
-          :max="limits.packing.max"
-          @update:model-value="(n) => n !== null && set({ packing: n })"
-        />
-        of it no air, at
-        <QuantityField
-          :model-value="topping.densityGPerMl"
-          kind="density"
-          label="Density of the pieces"
-          :min="limits.inclusionDensity.min"
-          :max="limits.inclusionDensity.max"
-          @update:model-value="(n) => n !== null && set({ densityGPerMl: n })"
-        />.
-      </template>
+      <ToppingHeap v-else :topping="topping" @change="set" />
     </p>
     <p class="sentence comes">
       <b>{{ text(plan.massG, 'small') }}</b><template v-if="isPieces">
@@ -311,82 +248,9 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
         <input type="checkbox" :checked="topping.last" @change="set({ last: !topping.last })" />
         on at the last moment</label
       >
-      <label class="check">
-        <input
-          type="checkbox"
-          :checked="topping.crisp !== null"
-          @change="set({ crisp: topping.crisp ? null : { thickMm: 4, filmed: false } })"
-        />
-        crisp</label
-      >
-      <template v-if="topping.crisp">
-        for about <b>{{ text((plan.crispH ?? 0) * 60, 'minutes') }}</b> at
-        <QuantityField
-          :model-value="topping.crisp.thickMm"
-          kind="thickness"
-          label="Thickness of the crisp piece"
-          :min="limits.crispMm.min"
-          :max="limits.crispMm.max"
-          @update:model-value="
-            (mm) => mm !== null && set({ crisp: { ...topping.crisp!, thickMm: mm } })
-          "
-        />,
-        <label class="check">
-          <input
-            type="checkbox"
-            :checked="topping.crisp.filmed"
-            @change="set({ crisp: { ...topping.crisp!, filmed: !topping.crisp!.filmed } })"
-          />
-          under a film of chocolate or fat</label
-        ><template v-if="onFrom"
-          >: on no earlier than <b>{{ onFrom }}</b></template
-        >
-      </template>
+      <ToppingCrisp :plan="plan" :build="build" @change="set" />
     </p>
-    <p v-if="isPieces" class="sentence comes">
-      <label class="check">
-        <input
-          type="checkbox"
-          :checked="topping.tray !== null"
-          @change="set({ tray: topping.tray ? null : { thickMm: 4, wholeShare: 0.6, spreads: 1 } })"
-        />
-        broken from a slab</label
-      >
-      <template v-if="topping.tray && plan.tray">
-        <QuantityField
-          :model-value="topping.tray.thickMm"
-          kind="fine"
-          label="Thickness of the slab"
-          :min="limits.slabMm.min"
-          :max="limits.slabMm.max"
-          @update:model-value="
-            (mm) => mm !== null && set({ tray: { ...topping.tray!, thickMm: mm } })
-          "
-        />
-        thick, of which
-        <QuantityField
-          :model-value="topping.tray.wholeShare"
-          kind="share"
-          label="Share that breaks whole"
-          :min="limits.wholeShare.min"
-          :max="1"
-          @update:model-value="
-            (n) => n !== null && set({ tray: { ...topping.tray!, wholeShare: n } })
-          "
-        />
-        breaks whole and that spreads in the oven by
-        <QuantityField
-          :model-value="topping.tray.spreads"
-          kind="factor"
-          label="Area after over before"
-          :min="limits.slabSpreads.min"
-          :max="limits.slabSpreads.max"
-          @update:model-value="(n) => n !== null && set({ tray: { ...topping.tray!, spreads: n } })"
-        />: <b>{{ text(plan.tray.massG, 'small') }}</b> on
-        {{ text(plan.tray.sideMm, 'size') }} square, {{ text(plan.tray.crushedG, 'small') }} of it
-        crushed.
-      </template>
-    </p>
+    <ToppingSlab v-if="isPieces" class="sentence comes" :plan="plan" @change="set" />
     <p class="sentence comes">
       <ChoiceField
         v-if="topping.kind !== 'drizzle'"

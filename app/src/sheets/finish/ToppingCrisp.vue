@@ -1,0 +1,66 @@
+<script setup lang="ts">
+import { limits, showText, type Build, type Topping, type ToppingPlan } from '@pyrgotect/core';
+import { formatISO, parseISO, subMinutes } from 'date-fns';
+import { computed } from 'vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { servedText } from '../../parts/when.ts';
+import { useSettings } from '../../stores/settings.ts';
+
+/** Whether a topping is crisp, for how long, and so from when on it may be put on. */
+const props = defineProps<{ plan: ToppingPlan; build: Build }>();
+const emit = defineEmits<{ change: [to: Partial<Topping>] }>();
+const settings = useSettings();
+const topping = computed(() => props.plan.topping);
+const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
+  showText(n, kind, settings.system);
+const set = (to: Partial<Topping>): void => emit('change', to);
+/** When a crisp piece may go on so that it is still crisp when the cake is served. */
+const onFrom = computed(() => {
+  const { serveAt } = props.build.brief;
+  if (!serveAt || props.plan.crispH === null) return '';
+  return servedText(formatISO(subMinutes(parseISO(serveAt), props.plan.crispH * 60)));
+});
+</script>
+
+<template>
+  <span>
+    <label class="check">
+      <input
+        type="checkbox"
+        :checked="topping.crisp !== null"
+        @change="set({ crisp: topping.crisp ? null : { thickMm: 4, filmed: false } })"
+      />
+      crisp</label
+    >
+    <template v-if="topping.crisp">
+      for about <b>{{ text((plan.crispH ?? 0) * 60, 'minutes') }}</b> at
+      <QuantityField
+        :model-value="topping.crisp.thickMm"
+        kind="thickness"
+        label="Thickness of the crisp piece"
+        :min="limits.crispMm.min"
+        :max="limits.crispMm.max"
+        @update:model-value="
+          (mm) => mm !== null && set({ crisp: { ...topping.crisp!, thickMm: mm } })
+        "
+      />,
+      <label class="check">
+        <input
+          type="checkbox"
+          :checked="topping.crisp.filmed"
+          @change="set({ crisp: { ...topping.crisp!, filmed: !topping.crisp!.filmed } })"
+        />
+        under a film of chocolate or fat</label
+      ><template v-if="onFrom"
+        >: on no earlier than <b>{{ onFrom }}</b></template
+      >
+    </template>
+  </span>
+</template>
+
+<style scoped>
+.check {
+  white-space: nowrap;
+  margin-right: 8px;
+}
+</style>

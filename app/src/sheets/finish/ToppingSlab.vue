@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { limits, showText, type Topping, type ToppingPlan } from '@pyrgotect/core';
+import { computed } from 'vue';
+import QuantityField from '../../figures/QuantityField.vue';
+import { useSettings } from '../../stores/settings.ts';
+
+/** Pieces broken from a slab: how thick it is, how much of it breaks whole, how it spreads in the oven. */
+const props = defineProps<{ plan: ToppingPlan }>();
+const emit = defineEmits<{ change: [to: Partial<Topping>] }>();
+const settings = useSettings();
+const topping = computed(() => props.plan.topping);
+const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
+  showText(n, kind, settings.system);
+const set = (to: Partial<Topping>): void => emit('change', to);
+</script>
+
+<template>
+  <p>
+    <label class="check">
+      <input
+        type="checkbox"
+        :checked="topping.tray !== null"
+        @change="set({ tray: topping.tray ? null : { thickMm: 4, wholeShare: 0.6, spreads: 1 } })"
+      />
+      broken from a slab</label
+    >
+    <template v-if="topping.tray && plan.tray">
+      <QuantityField
+        :model-value="topping.tray.thickMm"
+        kind="fine"
+        label="Thickness of the slab"
+        :min="limits.slabMm.min"
+        :max="limits.slabMm.max"
+        @update:model-value="
+          (mm) => mm !== null && set({ tray: { ...topping.tray!, thickMm: mm } })
+        "
+      />
+      thick, of which
+      <QuantityField
+        :model-value="topping.tray.wholeShare"
+        kind="share"
+        label="Share that breaks whole"
+        :min="limits.wholeShare.min"
+        :max="1"
+        @update:model-value="
+          (n) => n !== null && set({ tray: { ...topping.tray!, wholeShare: n } })
+        "
+      />
+      breaks whole and that spreads in the oven by
+      <QuantityField
+        :model-value="topping.tray.spreads"
+        kind="factor"
+        label="Area after over before"
+        :min="limits.slabSpreads.min"
+        :max="limits.slabSpreads.max"
+        @update:model-value="(n) => n !== null && set({ tray: { ...topping.tray!, spreads: n } })"
+      />: <b>{{ text(plan.tray.massG, 'small') }}</b> on
+      {{ text(plan.tray.sideMm, 'size') }} square, {{ text(plan.tray.crushedG, 'small') }} of it
+      crushed.
+    </template>
+  </p>
+</template>
+
+<style scoped>
+.check {
+  white-space: nowrap;
+  margin-right: 8px;
+}
+</style>

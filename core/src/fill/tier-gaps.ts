@@ -1,0 +1,67 @@
+import type { Tier } from '../build/types.ts';
+import { areaMm2 } from '../outline/outline.ts';
+import { phrase } from '../units/phrase.ts';
+import type { TierWork } from '../work.ts';
+import type { Caution } from '../working/cautions.ts';
+import { attempt, valueOf } from '../working/staged.ts';
+import { runsThroughGap } from './centre.ts';
+import type { GapPlan } from './gaps.ts';
+import { loadGaps, warnOfSqueeze, type GapLoad } from './load.ts';
+
+/* The gaps of one tier: what they leave open, and what rests on them. */
+
+/** Room that fillings kept short of the edge leave there once they have settled, mL. */
+export function openAtEdge(
+  tier: Tier,
+  gaps: readonly GapPlan[],
+  settled: readonly number[],
+): number {
+  const area = areaMm2(tier.outline);
+  return gaps.reduce((sum, gap, i) => {
+    const core = runsThroughGap(tier.centre, i) ? areaMm2(tier.centre!.outline) : 0;
+    const roomMl = ((area - core) * (settled[i] ?? gap.heightMm)) / 1000;
+    const filledMl = gap.fillingMl - gap.domeMl + gap.damMl + gap.piecesMl + gap.drizzleMl;
+    return sum + Math.max(0, roomMl - filledMl);
+  }, 0);
+}
+
+/** A setback and a dam that meet in the middle leave nothing to fill. */
+export function warnOfNoRoom(tier: Tier, gaps: readonly GapPlan[], cautions: Caution[]): void {
+  gaps.forEach((gap) => {
+    if (gap.areaMm2 >= leastFilledMm2) return;
+    cautions.push({
+      id: `${tier.id}/no room/${gap.index}`,
+      severity: 'stop',
+      stage: 'stack',
+      part: `${tier.id}/gap/${gap.index}`,
+      title: phrase(
+        `Setback and dam on layer ${gap.index + 1}, {off} together, leave no room for the filling.`,
+        { off: [gap.setbackMm + gap.damMm, 'thickness'] },
+      ),
+      todo: phrase('A narrower dam, or less of a setback.'),
+    });
+  });
+}
+/** Less than a thumb's breadth across is no filling, mm2. */
+const leastFilledMm2 = 400;
+
+/** How each filling settles under what rests on it; null where a row for it is missing. */
+export function loadsOf(
+  tier: Tier,
+  layersG: readonly number[],
+  gapsG: readonly number[],
+  { spreadOf, cautions }: TierWork,
+): GapLoad[] | null {
+  const above = tier.gaps.map(
+    (_, i) =>
+      layersG.slice(i + 1).reduce((sum, g) => sum + g, 0) +
+      gapsG.slice(i + 1).reduce((sum, g) => sum + g, 0) +
+      tier.restG,
+  );
+  const loads = attempt('stack', `${tier.id}/gap/0`, cautions, () => {
+    const found = loadGaps(tier, above, spreadOf);
+    warnOfSqueeze(tier, found, spreadOf, cautions);
+    return found;
+  });
+  return valueOf(loads);
+}

@@ -1,0 +1,52 @@
+import type { Tier } from '../build/types.ts';
+import { factorOf } from '../hand/moves.ts';
+import { findRow } from '../pantry/find.ts';
+import type { Sponge, Tin } from '../pantry/types.ts';
+import type { TierWork } from '../work.ts';
+import { ifThere } from '../working/staged.ts';
+import { planBake, type BakePlan } from './bake.ts';
+import { warnOfBake } from './bake-cautions.ts';
+
+/** The baking of one tier with its sponge as it rises in these hands, and the oven as it is known. */
+export function bakeTier(tier: Tier, work: TierWork): BakePlan {
+  const { pantry, book, cautions, withTimes, workings, moves } = work;
+  const row: Sponge = findRow(pantry, 'sponges', tier.spongeId);
+  const rise = factorOf(moves, 'rise');
+  const sponge = rise === 1 ? row : { ...row, rise: row.rise * rise };
+  const tin: Tin = findRow(pantry, 'tins', tier.tinId);
+  const recipe = ifThere(() => findRow(pantry, 'recipes', sponge.recipeId));
+  const plan = inOwnOven(
+    planBake(tier, sponge, tin, recipe, pantry.kitchen, pantry.foods, withTimes),
+    factorOf(moves, 'bake'),
+  );
+  workings?.enterBake(book, tier, sponge, tin, recipe, pantry.kitchen, plan);
+  if (workings) tellHand(tier, plan, work);
+  warnOfBake(tier, sponge, tin, plan, pantry.tins, cautions);
+  return plan;
+}
+
+/** The times of a bake in an oven that is known to take longer, or less. */
+const inOwnOven = (plan: BakePlan, by: number): BakePlan =>
+  by === 1
+    ? plan
+    : {
+        ...plan,
+        cakes: plan.cakes.map((cake) => ({
+          ...cake,
+          window: cake.window && {
+            ...cake.window,
+            minutes: cake.window.minutes * by,
+            fromMin: cake.window.fromMin * by,
+            toMin: cake.window.toMin * by,
+          },
+        })),
+      };
+
+/** Says in the workings where the hand moved the batter and the minutes of the oven. */
+function tellHand(tier: Tier, plan: BakePlan, { book, moves }: TierWork): void {
+  for (const { index } of plan.cakes) {
+    const at = `${tier.id}/cake/${index}`;
+    book.move(`${at}/batter`, 'how high your cakes rise', moves.rise);
+    book.move(`${at}/minutes`, 'your oven', moves.bake);
+  }
+}

@@ -216,6 +216,8 @@ test('a carved cake made higher grows by so much, whatever the knife took off it
   const height = page.getByRole('slider', { name: 'Finished height' });
   const stacked = async (): Promise<number> => Number(await height.getAttribute('aria-valuenow'));
   const before = await stacked();
+  // the height that is compared is that of the carved cake
+  await expect(tally(page, 'height')).not.toContainText('…', slow);
   const carvedMm = await tally(page, 'height').innerText();
   await height.focus();
   // quicker than the solids answer: in between the plan is of the uncarved stack

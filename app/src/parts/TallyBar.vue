@@ -11,6 +11,7 @@ import { useNow } from '@vueuse/core';
 import { computed } from 'vue';
 import { useWorking } from '../figures/working.ts';
 import CautionList from '../figures/CautionList.vue';
+import { useCarvings } from '../stores/carvings.ts';
 import { useSettings } from '../stores/settings.ts';
 import type { SheetStage } from './stages.ts';
 import { timeLeft } from './when.ts';
@@ -18,6 +19,7 @@ import { timeLeft } from './when.ts';
 const props = defineProps<{ build: Build; plan: Plan }>();
 const emit = defineEmits<{ go: [stage: SheetStage]; goTo: [caution: Caution] }>();
 const settings = useSettings();
+const carvings = useCarvings();
 const working = useWorking();
 const now = useNow({ interval: 30_000 });
 
@@ -56,7 +58,10 @@ const cells = computed(() => {
     },
   ];
 });
-const waiting = computed(() => carvingKnown(props.plan.tiers) === 'stack only');
+/** Never where the solids cannot run: there nothing is being worked out. */
+const waiting = computed(
+  () => carvingKnown(props.plan.tiers) === 'stack only' && carvings.problem === null,
+);
 const left = computed(() => timeLeft(props.build.brief.serveAt, now.value));
 const serious = computed(() => props.plan.cautions.filter((c) => c.severity !== 'note').length);
 </script>

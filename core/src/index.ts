@@ -3,11 +3,13 @@
  * called on its own with plain data. Lengths in mm, masses in g, volumes in mL, temperatures in C,
  * times in min, forces in N, pressures in Pa, unless a name says otherwise.
  */
-export * from './plan.ts';
-export { planShape } from './plan-shape.ts';
-export type * from './plan-types.ts';
-export type * from './shape-plan.ts';
-export type * from './tier-plan.ts';
+export * from './plan/plan.ts';
+export { planCake } from './plan/cake.ts';
+export { planMaking } from './plan/making.ts';
+export { planShape } from './plan/shape.ts';
+export type * from './plan/plan-types.ts';
+export type * from './plan/shape-plan.ts';
+export type * from './plan/tier-plan.ts';
 
 export * from './units/kinds.ts';
 export * from './units/parse.ts';
@@ -29,22 +31,22 @@ export * from './pantry/empty-rows.ts';
 export * from './pantry/schema.ts';
 export * from './pantry/starting/index.ts';
 
-export * from './build/types.ts';
-export * from './build/limits.ts';
+export * from './document/types.ts';
+export * from './document/limits.ts';
 export { unsoundIn } from './working/unsound.ts';
-export { atDate } from './build/dates.ts';
+export { atDate } from './document/dates.ts';
 export * from './tins/choose.ts';
-export * from './build/field-words.ts';
-export { outlineSchema } from './build/schema-blocks.ts';
-export * from './build/schema.ts';
-export * from './build/create.ts';
-export * from './build/edit.ts';
-export * from './build/leave-out.ts';
-export * from './build/migrate.ts';
-export * from './build/read-file.ts';
-export * from './build/write-file.ts';
-export * from './build/merge-rows.ts';
-export * from './build/json-schema.ts';
+export * from './document/field-words.ts';
+export { outlineSchema } from './document/schema-blocks.ts';
+export * from './document/schema.ts';
+export * from './document/create.ts';
+export * from './document/edit.ts';
+export * from './document/leave-out.ts';
+export * from './document/migrate.ts';
+export * from './document/read-file.ts';
+export * from './document/write-file.ts';
+export * from './document/merge-rows.ts';
+export * from './document/json-schema.ts';
 
 export { freezeDocuments } from './working/known.ts';
 export * from './working/figures.ts';
@@ -145,7 +147,7 @@ export * from './solve/height.ts';
 export * from './solve/as-baked.ts';
 export * from './solve/levelling.ts';
 export * from './solve/weight.ts';
-export * from './build/finish-types.ts';
+export * from './document/finish-types.ts';
 export * from './drip/length-table.ts';
 export * from './drip/simulate.ts';
 export * from './finish/ganache-row.ts';

@@ -409,7 +409,7 @@ describe('answers of the solids', () => {
     const read = opened(file);
     const { build, added } = mergeRows(read.build, read.rows, startingPantry());
     const pantry = withRows(startingPantry(), added);
-    const planned = planBuild(build, pantry, true, (key) =>
+    const planned = planBuild(build, pantry, (key) =>
       read.carvings.find((each) => each.key === key),
     );
     expect(carvingKnown(planned.tiers)).toBe('measured');

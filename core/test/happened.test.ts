@@ -61,7 +61,7 @@ describe('a plan with whatever hand', () => {
   it('stands, with figures that can be, and says the same twice', () => {
     fc.assert(
       fc.property(anyBuild, anyMoves, (build, moves) => {
-        const plan = planBuild(build, pantry, true, undefined, moves);
+        const plan = planBuild(build, pantry, undefined, moves);
         for (const step of stepsOf(plan)) {
           expect(step.handsOnMin).toBeGreaterThanOrEqual(0);
           for (const { value } of step.amounts) expect(Number.isFinite(value)).toBe(true);
@@ -85,7 +85,7 @@ describe('a plan with whatever hand', () => {
     fc.assert(
       fc.property(anyBuild, (build) => {
         const plain = planBuild(build, pantry);
-        const moved = planBuild(build, pantry, true, undefined, ones);
+        const moved = planBuild(build, pantry, undefined, ones);
         expect(moved.tally.heightMm).toBeCloseTo(plain.tally.heightMm, 9);
         expect(moved.tally.massG ?? 0).toBeCloseTo(plain.tally.massG ?? 0, 6);
         expect(moved.tally.handsOnMin ?? 0).toBeCloseTo(plain.tally.handsOnMin ?? 0, 6);

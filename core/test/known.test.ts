@@ -5,14 +5,18 @@ import {
   newBuild,
   newDrip,
   planBuild,
+  planCake,
+  planMaking,
   planShape,
   startingPantry,
   type Build,
   type Tier,
 } from '../src/index.ts';
 import { finishesKnown } from '../src/finish/finish.ts';
-import { tiersKnown } from '../src/known-tiers.ts';
-import { plansKnown } from '../src/plan.ts';
+import { tiersKnown } from '../src/plan/tiers.ts';
+import { cakesKnown } from '../src/plan/cake.ts';
+import { makingsKnown } from '../src/plan/making.ts';
+import { plansKnown } from '../src/plan/plan.ts';
 import { Known } from '../src/working/known.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
 
@@ -109,6 +113,46 @@ describe('an edit', () => {
     const next = edited();
     expect(made(() => planBuild(next, pantry))).toEqual(counts);
     expect(made(() => planBuild(next, pantry))).toEqual([0, 0, 0]);
+  });
+  it('that is under the hand makes no steps, no list and no price until they are asked for', () => {
+    const before = makingsKnown.made;
+    const next = withTier(start, 0, (tier) => thicker(thicker(tier)));
+    const cakes = cakesKnown.made;
+    const cake = planCake(next, pantry);
+    expect([cakesKnown.made - cakes, makingsKnown.made - before]).toEqual([1, 0]);
+    const making = planMaking(next, pantry);
+    planMaking({ ...next, name: 'Another' }, pantry);
+    expect([cakesKnown.made - cakes, makingsKnown.made - before]).toEqual([1, 1]);
+    // and both together are the whole plan
+    const { tally, figures, cautions, ...rest } = planBuild(next, pantry);
+    expect(makingsKnown.made - before).toBe(1);
+    expect(tally).toEqual({ ...cake.tally, handsOnMin: making.handsOnMin });
+    expect(Object.keys(figures).length).toBe(
+      Object.keys(cake.figures).length + Object.keys(making.figures).length,
+    );
+    expect(cautions.length).toBe(cake.cautions.length + making.cautions.length);
+    expect(rest.steps).toBe(making.steps);
+    expect(rest.section).toBe(cake.section);
+  });
+  it('of a note at the bench that measures no height plans nothing of the cake anew', () => {
+    planCake(start, pantry);
+    const note = {
+      id: 'n1',
+      stepKey: 'tier-1/settle',
+      at: '2027-06-12T12:00:00Z',
+      kind: 'height' as const,
+      value: 131,
+      text: '',
+      planned: { title: 'Let it settle', label: 'height', value: 130, show: 'size' as const },
+    };
+    const measured = { ...start, bench: { ...start.bench, notes: [note] } } as unknown as Build;
+    planCake(measured, pantry);
+    const cakes = cakesKnown.made;
+    planCake(measured, pantry);
+    const told = { ...note, id: 'n2', kind: 'words' as const, value: null, text: 'Fine crumb' };
+    const more = { ...measured, bench: { ...measured.bench, notes: [note, told] } };
+    planCake(more as unknown as Build, pantry);
+    expect(cakesKnown.made - cakes).toBe(0);
   });
   it('gives what a fresh plan gives, whatever is edited after whatever', () => {
     fc.assert(

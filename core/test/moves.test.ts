@@ -37,7 +37,7 @@ import { spreadOf } from '../src/hand/hands.ts';
 
 const pantry = startingPantry();
 const planned = (build: Build, moves: HandMoves = {}): Plan =>
-  planBuild(structuredClone(build), pantry, true, undefined, moves);
+  planBuild(structuredClone(build), pantry, undefined, moves);
 const stepsOf = (plan: Plan): Step[] => {
   if (!plan.steps.ok) throw new Error(plan.steps.problem);
   return plan.steps.value;

@@ -30,7 +30,7 @@ import {
   stakeDepthMm,
   strengthOf,
   tippingOf,
-  unevenAt,
+  unevenOf,
   usualCard,
   warmthShare,
   waysOf,
@@ -400,8 +400,8 @@ describe('rod, road and counting', () => {
       tier!.layers[0]!.rimMm = [27, 25, 23, 25];
       tier!.stand.dowels = { ...newDowels(), cut: 'each' };
     });
-    expect(unevenAt(build.tiers[0]!, { x: 0, y: 100 })).toBeCloseTo(2, 6);
-    expect(unevenAt(build.tiers[0]!, { x: 0, y: -50 })).toBeCloseTo(-1, 6);
+    expect(unevenOf(build.tiers[0]!)({ x: 0, y: 100 })).toBeCloseTo(2, 6);
+    expect(unevenOf(build.tiers[0]!)({ x: 0, y: -50 })).toBeCloseTo(-1, 6);
     const [lift] = supportOf(build).lifts;
     for (const { at, lengthMm } of lift!.placed)
       expect(lengthMm).toBeCloseTo(lift!.lengthMm + at.y / 50, 6);

@@ -1,15 +1,18 @@
 <script setup lang="ts">
-import { showText, type Figures, type Input } from '@pyrgotect/core';
+import { showText, type Input } from '@pyrgotect/core';
 import { computed } from 'vue';
+import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useWorking } from './working.ts';
 
-const props = defineProps<{ figures: Figures }>();
+const store = useBuild();
 const settings = useSettings();
 const { trail, deeper, back, close } = useWorking();
+/** Of both layers of the plan, asked for when a working is opened. */
+const figures = computed(() => (trail.value.length > 0 ? (store.plan?.figures ?? {}) : {}));
 const figure = computed(() => {
   const id = trail.value.at(-1);
-  return id === undefined ? null : (props.figures[id] ?? null);
+  return id === undefined ? null : (figures.value[id] ?? null);
 });
 const text = (input: Pick<Input, 'value' | 'kind'>): string =>
   showText(input.value, input.kind, settings.system);

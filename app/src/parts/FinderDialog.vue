@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Plan } from '@pyrgotect/core';
+import { showText, type CakePlan } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import { useWorking } from '../figures/working.ts';
 import { useBuild } from '../stores/build.ts';
@@ -7,7 +7,7 @@ import { useSettings } from '../stores/settings.ts';
 import { labelOf, walkable } from './part-edits.ts';
 import { sheetStages, stageTitles, type SheetStage } from './stages.ts';
 
-const props = defineProps<{ plan: Plan }>();
+const props = defineProps<{ plan: CakePlan }>();
 const emit = defineEmits<{
   close: [];
   select: [id: string];
@@ -44,7 +44,7 @@ const entries = computed<Entry[]>(() => [
     more: 'part of the cake',
     run: () => emit('select', id),
   })),
-  ...Object.values(props.plan.figures).map((figure) => ({
+  ...Object.values(store.plan?.figures ?? {}).map((figure) => ({
     key: `figure/${figure.id}`,
     title: figure.label,
     more: showText(figure.value, figure.kind, settings.system),

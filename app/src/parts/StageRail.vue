@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import type { Plan } from '@pyrgotect/core';
 import { computed } from 'vue';
+import { useBuild } from '../stores/build.ts';
 import { sheetStages, stageTitles, type SheetStage } from './stages.ts';
 
-const props = defineProps<{ stage: SheetStage; plan: Plan }>();
+defineProps<{ stage: SheetStage }>();
+const store = useBuild();
 const emit = defineEmits<{ go: [stage: SheetStage]; bench: [] }>();
 const alerts = computed(() => {
   const count: Record<string, number> = {};
-  for (const caution of props.plan.cautions)
+  for (const caution of store.cautions)
     if (caution.severity !== 'note') count[caution.stage] = (count[caution.stage] ?? 0) + 1;
   return count;
 });

@@ -5,20 +5,22 @@ import {
   type Build,
   type Caution,
   type Kind,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { useNow } from '@vueuse/core';
 import { computed } from 'vue';
 import { useWorking } from '../figures/working.ts';
 import CautionList from '../figures/CautionList.vue';
+import { useBuild } from '../stores/build.ts';
 import { useCarvings } from '../stores/carvings.ts';
 import { useSettings } from '../stores/settings.ts';
 import type { SheetStage } from './stages.ts';
 import { timeLeft } from './when.ts';
 
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ go: [stage: SheetStage]; goTo: [caution: Caution] }>();
 const settings = useSettings();
+const store = useBuild();
 const carvings = useCarvings();
 const working = useWorking();
 const now = useNow({ interval: 30_000 });
@@ -52,7 +54,7 @@ const cells = computed(() => {
     },
     {
       key: 'hands',
-      value: text(tally.handsOnMin, 'minutes'),
+      value: text(store.making?.handsOnMin ?? null, 'minutes'),
       label: 'hands-on',
       figure: 'hands-on',
     },
@@ -63,7 +65,7 @@ const waiting = computed(
   () => carvingKnown(props.plan.tiers) === 'stack only' && carvings.problem === null,
 );
 const left = computed(() => timeLeft(props.build.brief.serveAt, now.value));
-const serious = computed(() => props.plan.cautions.filter((c) => c.severity !== 'note').length);
+const serious = computed(() => store.cautions.filter((c) => c.severity !== 'note').length);
 </script>
 
 <template>
@@ -79,7 +81,7 @@ const serious = computed(() => props.plan.cautions.filter((c) => c.severity !== 
           ? 'The carving is being worked out: this is still of the whole stack'
           : 'Where this comes from'
       "
-      @click="plan.figures[cell.figure] && working.open(cell.figure)"
+      @click="working.open(cell.figure)"
     >
       <b>{{ cell.value }}<template v-if="waiting"> …</template></b
       ><span>{{ waiting ? 'being worked out' : cell.label }}</span>
@@ -95,13 +97,13 @@ const serious = computed(() => props.plan.cautions.filter((c) => c.severity !== 
           :class="{ warn: serious > 0 }"
           data-test="tally-cautions"
         >
-          <b>{{ serious > 0 ? '▲ ' : '' }}{{ plan.cautions.length }}</b>
-          <span>{{ plan.cautions.length === 1 ? 'caution' : 'cautions' }}</span>
+          <b>{{ serious > 0 ? '▲ ' : '' }}{{ store.cautions.length }}</b>
+          <span>{{ store.cautions.length === 1 ? 'caution' : 'cautions' }}</span>
         </button>
       </template>
       <v-card class="list">
-        <p v-if="plan.cautions.length === 0">Nothing to mind: it can be built as drawn.</p>
-        <CautionList :cautions="plan.cautions" @go="(caution) => emit('goTo', caution)" />
+        <p v-if="store.cautions.length === 0">Nothing to mind: it can be built as drawn.</p>
+        <CautionList :cautions="store.cautions" @go="(caution) => emit('goTo', caution)" />
       </v-card>
     </v-menu>
   </footer>

@@ -78,8 +78,8 @@ export function buildKeys(
 }
 
 function walk(store: KeyActions['store'], by: number): void {
-  if (!store.plan) return;
-  const parts = walkable(store.plan);
+  if (!store.cake) return;
+  const parts = walkable(store.cake);
   const at = store.selected ? parts.indexOf(store.selected) : by > 0 ? -1 : parts.length;
   const next = parts[Math.min(parts.length - 1, Math.max(0, at + by))];
   if (next) store.selected = next;

@@ -7,7 +7,7 @@ import {
   stretchLayers,
   tierOf,
   type Build,
-  type Plan,
+  type CakePlan,
   type SectionPart,
   type Tier,
 } from '@pyrgotect/core';
@@ -69,7 +69,7 @@ const unchosen: SectionPart['kind'][] = [
   'rod',
 ];
 /** The parts a person can choose, from the board up. */
-export const walkable = (plan: Plan): string[] =>
+export const walkable = (plan: CakePlan): string[] =>
   [...plan.section.parts]
     .filter((part) => !unchosen.includes(part.kind))
     .sort((a, b) => a.y0 + a.y1 - (b.y0 + b.y1))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { depthMm, drawElevation, showText, type Build, type Plan } from '@pyrgotect/core';
+import { depthMm, drawElevation, showText, type Build, type CakePlan } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { chosenBy } from '../parts/part-edits.ts';
@@ -12,7 +12,7 @@ import SectionRuler from './SectionRuler.vue';
 import { cornersOf, fillOf, linesPath } from './tones.ts';
 
 /** The cake from the front, with drips, borders and toppings as they are planned. */
-const props = defineProps<{ build: Build; plan: Plan; selected: string | null }>();
+const props = defineProps<{ build: Build; plan: CakePlan; selected: string | null }>();
 const emit = defineEmits<{ select: [id: string] }>();
 const settings = useSettings();
 const pantry = usePantry();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { polygon, type Build, type Plan, type Point, type Tone } from '@pyrgotect/core';
+import { polygon, type Build, type CakePlan, type Point, type Tone } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { usePantry } from '../stores/pantry.ts';
 import { fillOf } from './tones.ts';
@@ -7,7 +7,7 @@ import { fillOf } from './tones.ts';
 /** The finished cake from above, over its elevation and to the same scale: tiers, borders, toppings. */
 const props = defineProps<{
   build: Build;
-  plan: Plan;
+  plan: CakePlan;
   x: number;
   y: number;
   pxPerMm: number;

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { depthMm, say, showText, type Build, type Plan } from '@pyrgotect/core';
+import { depthMm, say, showText, type Build, type CakePlan } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import { chosenBy, partName } from '../parts/part-edits.ts';
 import { usePantry } from '../stores/pantry.ts';
+import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
 import { footNow } from './flowing.ts';
 import { fitSection, scaleText, type Scale } from './scale.ts';
@@ -17,13 +18,14 @@ import { arcPath, cornersOf, fillOf, linesPath } from './tones.ts';
 
 const props = defineProps<{
   build: Build;
-  plan: Plan;
+  plan: CakePlan;
   selected: string | null;
   /** Shows what stands on each board. */
   loads?: boolean;
 }>();
 const emit = defineEmits<{ select: [id: string] }>();
 const settings = useSettings();
+const store = useBuild();
 
 const pane = useTemplateRef<HTMLElement>('pane');
 const { width, height } = useElementSize(pane);
@@ -111,7 +113,7 @@ const above = computed(() => {
 
 const cautionOf = computed(() => {
   const map = new Map<string, string>();
-  for (const caution of props.plan.cautions)
+  for (const caution of store.cautions)
     if (caution.part && caution.severity !== 'note' && !map.has(caution.part))
       map.set(caution.part, say(caution.title, settings.system));
   return map;

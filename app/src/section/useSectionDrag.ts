@@ -67,7 +67,7 @@ export function useSectionDrag({ build, tower, scale, held, heightAt }: Dragged)
     setTierHeight(tower().tierId, wanted, tower().stack.uncutMm);
     tip.value = {
       ...heightAt(),
-      text: `height ${showText(store.plan?.tally.heightMm ?? wanted, 'span', settings.system)}`,
+      text: `height ${showText(store.cake?.tally.heightMm ?? wanted, 'span', settings.system)}`,
     };
   }
   function nudgeHeight(steps: number): void {

@@ -1,4 +1,10 @@
-import { showText, type Build, type Plan, type SectionPart, type TierPlan } from '@pyrgotect/core';
+import {
+  showText,
+  type Build,
+  type CakePlan,
+  type SectionPart,
+  type TierPlan,
+} from '@pyrgotect/core';
 import { computed } from 'vue';
 import { labelOf, partName, rangeOfPart, thicknessOfPart } from '../parts/part-edits.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -14,7 +20,7 @@ export interface PartBox {
 }
 interface Drawn {
   build: () => Build;
-  plan: () => Plan;
+  plan: () => CakePlan;
   boxes: () => PartBox[];
   /** The tier that has figures and handles; other tiers are named only. */
   tower: () => TierPlan;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type Plan } from '@pyrgotect/core';
+import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
@@ -13,7 +13,7 @@ const CutPanel = defineAsyncComponent(() => import('./bake/CutPanel.vue'));
 const HeatPanel = defineAsyncComponent(() => import('./bake/HeatPanel.vue'));
 const OvenPanel = defineAsyncComponent(() => import('./bake/OvenPanel.vue'));
 
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
 const { tier, tierPlan, cautionsOf } = useSheet(props);

@@ -12,7 +12,7 @@ import {
   type Caution,
   type Cutting,
   type Diet,
-  type Plan,
+  type CakePlan,
   type Portion,
   heldBy,
 } from '@pyrgotect/core';
@@ -30,7 +30,7 @@ import { useSheet } from './useSheet.ts';
 import WeightOrder from './WeightOrder.vue';
 import WordField from '../figures/WordField.vue';
 
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
 const { store, pantry, tier, cautionsOf } = useSheet(props);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type Plan } from '@pyrgotect/core';
+import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import { partName } from '../parts/part-edits.ts';
@@ -14,7 +14,7 @@ const GuidesPanel = defineAsyncComponent(() => import('./carve/GuidesPanel.vue')
 const StackForPanel = defineAsyncComponent(() => import('./carve/StackForPanel.vue'));
 const CarvedPanel = defineAsyncComponent(() => import('./carve/CarvedPanel.vue'));
 
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
 const { store, tier, tierPlan, cautionsOf } = useSheet(props);

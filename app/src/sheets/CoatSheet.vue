@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type Plan } from '@pyrgotect/core';
+import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
@@ -13,7 +13,7 @@ const ChancePanel = defineAsyncComponent(() => import('./coat/ChancePanel.vue'))
 const PutRightPanel = defineAsyncComponent(() => import('./coat/PutRightPanel.vue'));
 const CostPanel = defineAsyncComponent(() => import('./coat/CostPanel.vue'));
 
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
 const { cautionsOf } = useSheet(props);

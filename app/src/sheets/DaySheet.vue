@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type Plan } from '@pyrgotect/core';
+import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed, ref, watch } from 'vue';
 import SheetTabs from '../parts/SheetTabs.vue';
@@ -11,7 +11,7 @@ import LogPanel from './day/LogPanel.vue';
 import NowPanel from './day/NowPanel.vue';
 import TasksPanel from './day/TasksPanel.vue';
 
-defineProps<{ build: Build; plan: Plan }>();
+defineProps<{ build: Build; plan: CakePlan }>();
 defineEmits<{ goTo: [caution: Caution] }>();
 const day = useDay();
 const settings = useSettings();

@@ -24,7 +24,7 @@ const cards = computed(() =>
   draft.value.ok
     ? draft.value.proposals.map((proposal) => ({
         proposal,
-        plan: planBuild(proposal.build, pantry.pantry, true, undefined, store.moves),
+        plan: planBuild(proposal.build, pantry.pantry, undefined, store.moves),
         tin: findRow(pantry.pantry, 'tins', proposal.build.tiers[0]!.tinId).name,
       }))
     : [],

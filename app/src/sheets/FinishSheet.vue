@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type Plan } from '@pyrgotect/core';
+import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import { partName } from '../parts/part-edits.ts';
@@ -15,7 +15,7 @@ const PipingPanel = defineAsyncComponent(() => import('./finish/PipingPanel.vue'
 const ToppingsPanel = defineAsyncComponent(() => import('./finish/ToppingsPanel.vue'));
 const GanacheRight = defineAsyncComponent(() => import('./finish/GanacheRight.vue'));
 
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
 const { store, tier, cautionsOf } = useSheet(props);

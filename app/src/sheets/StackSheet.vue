@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type Plan } from '@pyrgotect/core';
+import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
@@ -13,7 +13,7 @@ const FillingsPanel = defineAsyncComponent(() => import('./stack/FillingsPanel.v
 const HeightPanel = defineAsyncComponent(() => import('./stack/HeightPanel.vue'));
 const LevelPanel = defineAsyncComponent(() => import('./stack/LevelPanel.vue'));
 
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
 const { store, tier, tierPlan, cautionsOf } = useSheet(props);

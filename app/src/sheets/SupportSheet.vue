@@ -5,7 +5,7 @@ import {
   wantedMargin,
   type Build,
   type Caution,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
@@ -21,7 +21,7 @@ const CutPanel = defineAsyncComponent(() => import('./support/CutPanel.vue'));
 const RoadPanel = defineAsyncComponent(() => import('./support/RoadPanel.vue'));
 const CountPanel = defineAsyncComponent(() => import('./support/CountPanel.vue'));
 
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const settings = useSettings();
 const { store, tier, cautionsOf } = useSheet(props);
@@ -60,7 +60,7 @@ const title = computed(() => {
   if (stops > 0)
     return `It does not stand yet: ${stops} ${stops === 1 ? 'thing' : 'things'} to mend`;
   const dowels = support.lifts.reduce((sum, lift) => sum + lift.placed.length, 0);
-  const needed = props.plan.cautions.some(
+  const needed = store.cautions.some(
     (caution) => caution.stage === 'support' && caution.severity !== 'note',
   );
   const stood = dowels > 0 ? `${dowels} dowels` : needed ? 'No dowels yet' : 'No dowels needed';

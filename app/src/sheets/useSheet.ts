@@ -3,7 +3,7 @@ import {
   type Build,
   type Tier,
   type Caution,
-  type Plan,
+  type CakePlan,
   type Stage,
 } from '@pyrgotect/core';
 import { computed, type ComputedRef } from 'vue';
@@ -12,7 +12,7 @@ import { usePantry } from '../stores/pantry.ts';
 import { partName } from '../parts/part-edits.ts';
 
 /** What every sheet needs: the tier it is about, the pantry, and a way to edit the tier. */
-export function useSheet(props: { build: Build; plan: Plan }) {
+export function useSheet(props: { build: Build; plan: CakePlan }) {
   const store = useBuild();
   const pantry = usePantry();
   const tierId = computed(
@@ -26,7 +26,7 @@ export function useSheet(props: { build: Build; plan: Plan }) {
   const editTier = (label: string, recipe: (tier: Tier) => void): void =>
     store.edit(label, (draft) => recipe(tierOf(draft, tier.value.id)));
   const cautionsOf = (stage: Stage): ComputedRef<Caution[]> =>
-    computed(() => props.plan.cautions.filter((caution) => caution.stage === stage));
+    computed(() => store.cautions.filter((caution) => caution.stage === stage));
   const choices = <T extends { id: string; name: string }>(rows: readonly T[]) =>
     rows.map((row) => ({ value: row.id, text: row.name }));
   return { store, pantry, tier, tierPlan, editTier, cautionsOf, choices };

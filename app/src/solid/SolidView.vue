@@ -4,7 +4,7 @@ import {
   tierOf,
   type Build,
   type CarveQuestion,
-  type Plan,
+  type CakePlan,
   type PlaneCut,
   type Tone,
 } from '@pyrgotect/core';
@@ -22,7 +22,7 @@ import { SolidScene, type SceneColours, type ShownPlane } from './scene.ts';
 /** The carved tier as a solid: turned, opened, its flat cut taken hold of, its offcuts beside it. */
 const props = defineProps<{
   build: Build;
-  plan: Plan;
+  plan: CakePlan;
   tierId: string;
   question: CarveQuestion;
   cutId: string | null;

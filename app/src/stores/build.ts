@@ -1,7 +1,18 @@
-import { movesFor, planBuild, type Build, type Plan } from '@pyrgotect/core';
+import {
+  movesFor,
+  planBuild,
+  planCake,
+  planMaking,
+  sortCautions,
+  type Build,
+  type CakePlan,
+  type MakingPlan,
+  type Plan,
+} from '@pyrgotect/core';
 import { apply, create, type Patches } from 'mutative';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
+import { whenIdle } from './when-idle.ts';
 import { saveBuild } from '../storage/builds.ts';
 import { mergeEdits } from '../storage/merge-edits.ts';
 import { listen, tell } from '../storage/channel.ts';
@@ -34,15 +45,29 @@ export const useBuild = defineStore('build', () => {
   const redoStack = shallowRef<Edit[]>([]);
   /** What the records do to the plan; a finished build keeps what they did to it then. */
   const moves = computed(() => (build.value ? movesFor(build.value, hand.moves) : hand.moves));
+  /** What the cake is and how it stands: what an edit shows at once. */
+  const cake = computed<CakePlan | null>(() =>
+    build.value ? planCake(build.value, pantry.pantry, carvings.answerTo, moves.value) : null,
+  );
+  /** The whole plan, for who asks: bench, day, prints, price. */
   const plan = computed<Plan | null>(() =>
-    build.value
-      ? planBuild(build.value, pantry.pantry, true, carvings.answerTo, moves.value)
-      : null,
+    build.value ? planBuild(build.value, pantry.pantry, carvings.answerTo, moves.value) : null,
+  );
+  /** How it is made, as it was when there was last time to ask: an edit under the hand does not wait for it. */
+  const making = shallowRef<MakingPlan | null>(null);
+  const makeLater = whenIdle(() => {
+    making.value = build.value
+      ? planMaking(build.value, pantry.pantry, carvings.answerTo, moves.value)
+      : null;
+  });
+  const cautions = computed(() =>
+    sortCautions([...(cake.value?.cautions ?? []), ...(making.value?.cautions ?? [])]),
   );
   watch(
-    () => [plan.value, carvings.loaded] as const,
+    () => [cake.value, carvings.loaded] as const,
     ([now]) => {
       if (now) carvings.need(now);
+      makeLater();
     },
   );
 
@@ -61,6 +86,7 @@ export const useBuild = defineStore('build', () => {
     merging = false;
     if (build.value?.id !== id) {
       build.value = null;
+      making.value = null;
       selected.value = null;
     }
     await hand.ready();
@@ -201,6 +227,9 @@ export const useBuild = defineStore('build', () => {
 
   return {
     build,
+    cake,
+    making,
+    cautions,
     plan,
     moves,
     missing,

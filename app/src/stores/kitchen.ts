@@ -59,7 +59,7 @@ export const useKitchen = defineStore('kitchen', () => {
     stored.value.flatMap(({ build }): OtherCake[] => {
       if (!build.brief.serveAt || build.id === store.build?.id || build.bench.finished) return [];
       const moves = movesFor(build, hand.moves);
-      const plan = planBuild(build, pantry.pantry, true, carvings.answerTo, moves);
+      const plan = planBuild(build, pantry.pantry, carvings.answerTo, moves);
       return [
         {
           buildId: build.id,

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { showText, type Plan } from '@pyrgotect/core';
+import { showText, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useSettings } from '../stores/settings.ts';
 
 /** The way of the weight down through the section: what stands on each board, wider the more it is. */
 const props = defineProps<{
-  plan: Plan;
+  plan: CakePlan;
   toX: (mm: number) => number;
   toY: (mm: number) => number;
 }>();

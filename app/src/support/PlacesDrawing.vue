@@ -1,11 +1,18 @@
 <script setup lang="ts">
-import { coarse, polygon, type Build, type NonFood, type Plan, type Point } from '@pyrgotect/core';
+import {
+  coarse,
+  polygon,
+  type Build,
+  type NonFood,
+  type CakePlan,
+  type Point,
+} from '@pyrgotect/core';
 import { computed } from 'vue';
 
 /** Where each part that is not food is in one tier, from above: its number in the list beside it. */
 const props = defineProps<{
   build: Build;
-  plan: Plan;
+  plan: CakePlan;
   items: NonFood[];
   tier: number;
   size: number;

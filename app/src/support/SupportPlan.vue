@@ -10,7 +10,7 @@ import {
   type Build,
   type Lift,
   type Outline,
-  type Plan,
+  type CakePlan,
   type Point,
 } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
@@ -21,7 +21,7 @@ import { useSettings } from '../stores/settings.ts';
 import { moveDowel } from './dowel-edits.ts';
 
 /** The cake from above with every dowel where it stands: discs as large as their loads, to be moved. */
-const props = defineProps<{ build: Build; plan: Plan; selected: string | null }>();
+const props = defineProps<{ build: Build; plan: CakePlan; selected: string | null }>();
 const emit = defineEmits<{ select: [id: string] }>();
 const settings = useSettings();
 const store = useBuild();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, widthMm, type Build, type Plan } from '@pyrgotect/core';
+import { showText, widthMm, type Build, type CakePlan } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { partName } from '../parts/part-edits.ts';
@@ -9,7 +9,7 @@ import { useSettings } from '../stores/settings.ts';
  * What tips over which edge: the chosen tier with all that stands on it, tilted to where its centre of
  * mass lies just over the edge, over the same upright. Seen in the direction of the nearest edge.
  */
-const props = defineProps<{ build: Build; plan: Plan; selected: string | null }>();
+const props = defineProps<{ build: Build; plan: CakePlan; selected: string | null }>();
 const settings = useSettings();
 const pane = useTemplateRef<HTMLElement>('pane');
 const { width, height } = useElementSize(pane);

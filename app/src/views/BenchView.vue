@@ -196,7 +196,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
       "
       @reopen="bench.reopen"
     />
-    <WorkingDialog :figures="store.plan.figures" />
+    <WorkingDialog />
     <v-snackbar
       :model-value="store.notice !== null"
       :timeout="12000"

@@ -89,9 +89,9 @@ const setView = (id: string): void => {
 };
 /** The carved tier the views are of: the chosen one. */
 const carved = computed(() => {
-  if (stage.value !== 'carve' || !store.plan) return null;
+  if (stage.value !== 'carve' || !store.cake) return null;
   const chosen = store.selected?.split('/')[0];
-  const tier = store.plan.tiers.find((t) => t.tierId === chosen) ?? store.plan.tiers[0]!;
+  const tier = store.cake.tiers.find((t) => t.tierId === chosen) ?? store.cake.tiers[0]!;
   return tier.carve ? { tierId: tier.tierId, ...tier.carve } : null;
 });
 const cutId = computed(() => {
@@ -141,7 +141,7 @@ const saveText = computed(
 </script>
 
 <template>
-  <div v-if="store.build && store.plan" class="build">
+  <div v-if="store.build && store.cake" class="build">
     <header>
       <BrandMark />
       <WordField
@@ -201,7 +201,7 @@ const saveText = computed(
         <ElevationDrawing
           v-if="stage === 'finish' && view === 'front'"
           :build="store.build"
-          :plan="store.plan"
+          :plan="store.cake"
           :selected="store.selected"
           @select="select"
         />
@@ -209,21 +209,21 @@ const saveText = computed(
         <SupportPlan
           v-else-if="view === 'above'"
           :build="store.build"
-          :plan="store.plan"
+          :plan="store.cake"
           :selected="store.selected"
           @select="select"
         />
         <TippingDrawing
           v-else-if="view === 'tipping'"
           :build="store.build"
-          :plan="store.plan"
+          :plan="store.cake"
           :selected="store.selected"
         />
         <SolidView
           v-else-if="view === 'solid' && carved"
           :key="carved.tierId"
           :build="store.build"
-          :plan="store.plan"
+          :plan="store.cake"
           :tier-id="carved.tierId"
           :question="carved.question"
           :cut-id="cutId"
@@ -236,7 +236,7 @@ const saveText = computed(
         <SectionDrawing
           v-else
           :build="store.build"
-          :plan="store.plan"
+          :plan="store.cake"
           :selected="store.selected"
           :loads="stage === 'support'"
           @select="select"
@@ -261,24 +261,24 @@ const saveText = computed(
           </button>
         </div>
       </div>
-      <StageRail :stage="stage" :plan="store.plan" @go="go" @bench="toBench" />
+      <StageRail :stage="stage" @go="go" @bench="toBench" />
       <section class="sheet" :aria-label="`${stage} sheet`">
         <component
           :is="sheets[stage]"
           :key="stage"
           :build="store.build"
-          :plan="store.plan"
+          :plan="store.cake"
           @go-to="goTo"
         />
       </section>
     </main>
-    <TallyBar :build="store.build" :plan="store.plan" @go="go" @go-to="goTo" />
-    <WorkingDialog :figures="store.plan.figures" />
+    <TallyBar :build="store.build" :plan="store.cake" @go="go" @go-to="goTo" />
+    <WorkingDialog />
     <HistoryDialog v-if="dialog === 'history'" :build-id="id" @close="dialog = null" />
     <KeysDialog v-if="dialog === 'keys'" @close="dialog = null" />
     <FinderDialog
       v-if="dialog === 'find'"
-      :plan="store.plan"
+      :plan="store.cake"
       @close="dialog = null"
       @select="select"
       @go="go"

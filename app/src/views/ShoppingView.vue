@@ -3,6 +3,7 @@ import {
   isCarved,
   movesFor,
   planShape,
+  type CakePrice,
   type CarveResult,
   type HandMoves,
   type ShapePlan,
@@ -102,12 +103,23 @@ const { answer, current } = useAnswer<Question, ShoppingPlan>(
   () => question.value,
   (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays, q.carved, q.moves),
 );
+/** What each costs is asked after the list is there: it takes the plan of all the work. */
+const { answer: prices } = useAnswer<Question, CakePrice[]>(
+  () => (answer.value ? question.value : null),
+  (solver, q) => solver.prices(q.builds, q.pantry, q.carved, q.moves),
+);
 const rows = computed(() => answer.value?.rows.filter((row) => row.needG >= 0.05) ?? []);
 const toBuy = computed(() => rows.value.filter((row) => row.buyG > 0 && row.cost !== 0).length);
 const mass = (g: number): string =>
   showText(g, g < 20 ? 'fineMass' : g < 100 ? 'small' : 'bowl', settings.system);
 const money = (value: number | null): string =>
   value === null ? 'no price' : showText(value, 'money', settings.system);
+const priceText = (id: string): string => {
+  const price = prices.value?.find((each) => each.id === id);
+  if (!price || price.total === null) return '';
+  const each = price.perServing === null ? '' : `, ${money(price.perServing)} a serving`;
+  return `${money(price.total)}${each}, board, dowels and work included`;
+};
 const day = (iso: string | null): string => (iso ? format(parseISO(iso), 'EEE d MMM') : '');
 const packsText = (row: ShoppingRow): string => {
   if (row.cost === 0 && row.packs === null) return 'from the tap';
@@ -242,12 +254,7 @@ function save(): void {
               <tr v-for="build in answer.builds" :key="build.id">
                 <td>
                   <router-link :to="`/build/${build.id}/coat`">{{ build.name }}</router-link>
-                  <small v-if="build.cost !== null"
-                    >{{ money(build.cost)
-                    }}<template v-if="build.perServing !== null"
-                      >, {{ money(build.perServing) }} a serving</template
-                    >, work included</small
-                  >
+                  <small v-if="priceText(build.id)">{{ priceText(build.id) }}</small>
                 </td>
                 <td v-if="build.problem" class="problem">{{ build.problem }}</td>
                 <td v-else>

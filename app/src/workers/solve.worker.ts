@@ -5,10 +5,12 @@ import {
   runDrips,
   scheduleDay,
   planShopping,
+  pricesOf,
   solveHeight,
   solveLevel,
   tempsForLooks,
   type BowlChance,
+  type CakePrice,
   type Build,
   type CarveResult,
   type ChanceQuestion,
@@ -45,6 +47,8 @@ const solver = {
     moves: HandMoves,
   ): ShoppingPlan =>
     planShopping(builds, pantry, leadDays, (key) => carved.find((each) => each.key === key), moves),
+  prices: (builds: Build[], pantry: Pantry, carved: CarveResult[], moves: HandMoves): CakePrice[] =>
+    pricesOf(builds, pantry, (key) => carved.find((each) => each.key === key), moves),
   day: (question: DayQuestion): DayAnswer => scheduleDay(question),
   replan: (question: DayQuestion, nowMin: number): Replan => replanFrom(question, nowMin),
   chance: (question: ChanceQuestion): BowlChance[] => drawChance(question),

@@ -1,4 +1,4 @@
-import type { Inclusion, Tier } from '../build/types.ts';
+import type { Inclusion, Tier } from '../document/types.ts';
 import {
   capacityOf,
   mixTemperature,

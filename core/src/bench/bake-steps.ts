@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { doneC } from '../heat/bake-time.ts';
 import type { TierTimes } from '../times/tier-times.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';

@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { TierCarve } from '../carve/apply.ts';
 import { firmMin } from '../carve/cold.ts';
 import { loosePieces } from '../carve/carve-cautions.ts';
@@ -19,7 +19,6 @@ export function carveSteps(
   kitchen: Kitchen,
   glue: Spread | null,
   times: TierTimes,
-  withTimes: boolean,
 ): Step[] {
   const { question, result } = carve;
   const { stock } = question;
@@ -31,7 +30,7 @@ export function carveSteps(
     heightMm: Math.max(10, Math.round(stock.heightMm / 5) * 5),
     densityGPerMl: result ? Math.round((result.stackG / result.stackMl) * 50) / 50 : 0.6,
   };
-  const firm = withTimes ? firmMin(mass, kitchen) : Infinity;
+  const firm = firmMin(mass, kitchen);
   if (isCold)
     steps.push(
       step(`${tier.id}/carve/chill`, 'Carve', 'Chill it firm for carving', 2, {

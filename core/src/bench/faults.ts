@@ -1,5 +1,5 @@
-import { mayLeaveOut } from '../build/leave-out.ts';
-import type { Tier } from '../build/types.ts';
+import { mayLeaveOut } from '../document/leave-out.ts';
+import type { Tier } from '../document/types.ts';
 import type { Step } from './steps.ts';
 
 /** Where an amount that mends a fault is computed. */

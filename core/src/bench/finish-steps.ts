@@ -1,5 +1,5 @@
-import { dripToolNames, type Topping } from '../build/finish-types.ts';
-import type { Build, Tier } from '../build/types.ts';
+import { dripToolNames, type Topping } from '../document/finish-types.ts';
+import type { Build, Tier } from '../document/types.ts';
 import { chocolateOf, temperingOf, type Chocolate } from '../ganache/chocolates.ts';
 import type { DripPlan, PourPlan } from '../finish/drips.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
@@ -11,7 +11,7 @@ import { areaMm2 } from '../outline/outline.ts';
 import { foodOf } from '../pantry/find.ts';
 import { hotFor } from '../pantry/hazards.ts';
 import type { Food, Ganache, Kitchen, Spread } from '../pantry/types.ts';
-import type { TierPlan } from '../tier-plan.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import { valueOf } from '../working/staged.ts';
 import { holdsCaution } from './holds-caution.ts';

@@ -1,4 +1,4 @@
-import type { Build, Tier } from '../build/types.ts';
+import type { Build, Tier } from '../document/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
 import { Known } from '../working/known.ts';
@@ -50,9 +50,12 @@ function tierAsHappened(build: Build, tier: Tier): { tier: Tier; byMm: number } 
 
 /** The build as it really stands, by the heights that were noted at the bench. */
 export function asHappened(build: Build): { build: Build; cautions: Caution[] } {
-  const { notes } = build.bench;
-  if (!notes.some((note) => note.kind === 'height')) return { build, cautions: none };
-  const { tiers, cautions } = known.of(build.tiers, [notes], () => {
+  const heights = build.bench.notes.filter((note) => note.kind === 'height');
+  if (heights.length === 0) return { build, cautions: none };
+  const measured = heights
+    .map(({ stepKey, value, planned }) => `${stepKey}=${value} of ${planned?.value}`)
+    .join();
+  const { tiers, cautions } = known.of(build.tiers, [measured], () => {
     const happened = tiersAsHappened(build);
     return { tiers: happened.build.tiers, cautions: happened.cautions };
   });

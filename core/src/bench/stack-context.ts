@@ -1,5 +1,5 @@
 import type { TierTimes } from '../times/tier-times.ts';
-import type { Build, Tier } from '../build/types.ts';
+import type { Build, Tier } from '../document/types.ts';
 import type { FondantPlan, PaperStrips } from '../covers/fondant.ts';
 import type { PressedPlan } from '../covers/pressed.ts';
 import type { CoatPlan } from '../coat/coat.ts';

@@ -1,4 +1,4 @@
-import { innerSpreadId } from '../build/edit.ts';
+import { innerSpreadId } from '../document/edit.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { turnsTop } from '../tins/bake.ts';
 import type { GapPlan } from '../fill/gaps.ts';

@@ -1,4 +1,4 @@
-import type { NoteKind, Planned } from '../build/types.ts';
+import type { NoteKind, Planned } from '../document/types.ts';
 import type { HandKind } from '../hand/kinds.ts';
 import type { Kind } from '../units/kinds.ts';
 import type { Hazard } from '../pantry/hazards.ts';

@@ -1,4 +1,4 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import type { NonFood } from '../support/counts.ts';
 import type { Lift } from '../support/lifts.ts';
 import type { CutFrom } from '../support/shopping-list.ts';

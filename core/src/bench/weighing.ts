@@ -1,4 +1,4 @@
-import type { BenchNote, Build } from '../build/types.ts';
+import type { BenchNote, Build } from '../document/types.ts';
 import { dimensionOf } from '../units/kinds.ts';
 import { isOfSame, type Recordable, type Step } from './steps.ts';
 

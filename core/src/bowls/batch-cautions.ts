@@ -1,6 +1,6 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import type { Pantry } from '../pantry/types.ts';
-import type { TierPlan } from '../tier-plan.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
 import { widthMm } from '../outline/outline.ts';
 import { circleOf } from '../recipes/parts.ts';
 import { scalingRules } from '../recipes/rules.ts';

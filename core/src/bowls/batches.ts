@@ -1,4 +1,4 @@
-import type { BatchBy } from '../build/types.ts';
+import type { BatchBy } from '../document/types.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
 import { addUp } from '../units/add-up.ts';

@@ -1,4 +1,4 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import { type HandMoves, noMoves } from '../hand/moves.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';

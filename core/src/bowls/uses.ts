@@ -1,4 +1,4 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import type { CarveNeed } from '../carve/needs.ts';
 import type { CoatPlan, CoatShare } from '../coat/coat.ts';
 import type { GapPlan } from '../fill/gaps.ts';

@@ -1,6 +1,6 @@
-import { limits } from '../build/limits.ts';
-import { newTier } from '../build/create.ts';
-import type { Brief, Build } from '../build/types.ts';
+import { limits } from '../document/limits.ts';
+import { newTier } from '../document/create.ts';
+import type { Brief, Build } from '../document/types.ts';
 import { thicknessOf } from '../coat/thickness.ts';
 import { coated } from '../coat/shell.ts';
 import { areaMm2, depthMm, widthMm, type Outline } from '../outline/outline.ts';

@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { Spread } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { Caution, Severity } from '../working/cautions.ts';

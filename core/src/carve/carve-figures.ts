@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import { from, given, type FigureBook } from '../working/figures.ts';
 import type { TierCarve } from './apply.ts';

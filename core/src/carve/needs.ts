@@ -1,5 +1,5 @@
-import { innerSpreadId } from '../build/edit.ts';
-import type { Tier } from '../build/types.ts';
+import { innerSpreadId } from '../document/edit.ts';
+import type { Tier } from '../document/types.ts';
 import type { Spread } from '../pantry/types.ts';
 import { ifThere } from '../working/staged.ts';
 import type { TierCarve } from './apply.ts';

@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { thicknessOf } from '../coat/thickness.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import { gapMassG, type GapPlan } from '../fill/gaps.ts';

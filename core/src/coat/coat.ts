@@ -1,5 +1,5 @@
-import { innerSpreadId } from '../build/edit.ts';
-import type { Tier } from '../build/types.ts';
+import { innerSpreadId } from '../document/edit.ts';
+import type { Tier } from '../document/types.ts';
 import type { Outline } from '../outline/outline.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';
 import { styleRows } from '../pantry/styles.ts';

@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
 import { roundestRimMm } from './shell.ts';

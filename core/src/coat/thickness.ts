@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { styleRows } from '../pantry/styles.ts';
 
 /** Thicknesses that hold for a tier: its own where set, its style's otherwise. mm. */

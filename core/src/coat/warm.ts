@@ -1,4 +1,4 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import type { Larder } from '../recipes/parts.ts';
 import { spreadStressPa } from './melting.ts';
 import type { Pantry, Spread } from '../pantry/types.ts';

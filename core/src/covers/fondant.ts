@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { coated, shellMl } from '../coat/shell.ts';
 import {
   areaMm2,

@@ -1,5 +1,5 @@
-import { spreadIdsOf } from '../build/edit.ts';
-import type { Build, Tier } from '../build/types.ts';
+import { spreadIdsOf } from '../document/edit.ts';
+import type { Build, Tier } from '../document/types.ts';
 import { pouredSpreadsOf } from '../finish/ganache-recipe.ts';
 import type { OtherLayer, Pantry, Spread } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';

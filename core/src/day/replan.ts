@@ -1,4 +1,4 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import { freezerShare } from './keeping.ts';
 import { workedSince, type Window } from './hours.ts';
 import { scheduleDay, type DayAnswer, type DayQuestion } from './schedule.ts';

@@ -1,9 +1,9 @@
 import type { Step } from '../bench/steps.ts';
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import { servedC, warmMin } from '../heat/cooling.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Kitchen } from '../pantry/types.ts';
-import type { TierPlan } from '../tier-plan.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
 import { remember } from '../working/remember.ts';
 import { phrase } from '../units/phrase.ts';
 import type { OutOfCold } from './clocks.ts';

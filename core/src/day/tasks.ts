@@ -1,8 +1,8 @@
 import type { Step } from '../bench/steps.ts';
 import type { Bowl } from '../bowls/bowls.ts';
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import type { Spread } from '../pantry/types.ts';
-import type { Plan } from '../plan-types.ts';
+import type { CakePlan, MakingPlan } from '../plan/plan-types.ts';
 import { ifThere, valueOf } from '../working/staged.ts';
 import { keepingRows, spongeKeepsMin } from './keeping.ts';
 import type { DayTask } from './types.ts';
@@ -15,7 +15,7 @@ const overTierMm = 30;
 const lastChapters = ['Support', 'Finish', 'Serve'];
 
 /** What of a plan its tasks are made from. */
-type Timed = Pick<Plan, 'steps' | 'bowls' | 'tiers' | 'tally' | 'serving'>;
+type Timed = Pick<CakePlan, 'bowls' | 'tiers' | 'tally'> & Pick<MakingPlan, 'steps' | 'serving'>;
 
 interface Lane {
   id: string;

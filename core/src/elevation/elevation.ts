@@ -1,11 +1,11 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import type { Lines } from '../carve/result.ts';
 import { insetOf } from '../carve/stock.ts';
 import { grownLines } from '../section/carved-parts.ts';
 import type { Pantry, Tone } from '../pantry/types.ts';
 import { coarse, grow, widthMm, type Point } from '../outline/outline.ts';
 import { placesAlong } from '../piping/shapes.ts';
-import type { ShapePlan } from '../shape-plan.ts';
+import type { ShapePlan } from '../plan/shape-plan.ts';
 import { toneOfPoured } from '../section/finish-parts.ts';
 import { valueOf } from '../working/staged.ts';
 

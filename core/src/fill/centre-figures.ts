@@ -1,7 +1,7 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { SoakPlan } from '../soak/soak.ts';
 import { phrase } from '../units/phrase.ts';
-import type { TierWork } from '../work.ts';
+import type { TierWork } from '../plan/work.ts';
 import type { Caution } from '../working/cautions.ts';
 import { given, read } from '../working/figures.ts';
 import { wallMm, type CentrePlan } from './centre.ts';

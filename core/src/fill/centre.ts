@@ -1,4 +1,4 @@
-import type { Centre, Tier } from '../build/types.ts';
+import type { Centre, Tier } from '../document/types.ts';
 import type { Spread } from '../pantry/types.ts';
 import { areaMm2, fitsInside, grow } from '../outline/outline.ts';
 

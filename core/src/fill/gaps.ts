@@ -1,5 +1,5 @@
-import { innerSpreadId } from '../build/edit.ts';
-import type { Gap, Tier } from '../build/types.ts';
+import { innerSpreadId } from '../document/edit.ts';
+import type { Gap, Tier } from '../document/types.ts';
 import { areaMm2, equivalentRadiusMm, grow, grownAreaMm2 } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
 import { runsThroughGap } from './centre.ts';

@@ -1,5 +1,5 @@
-import { innerSpreadId } from '../build/edit.ts';
-import type { Gap, Tier } from '../build/types.ts';
+import { innerSpreadId } from '../document/edit.ts';
+import type { Gap, Tier } from '../document/types.ts';
 import { equivalentRadiusMm, grow } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';

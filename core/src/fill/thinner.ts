@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { Spread } from '../pantry/types.ts';
 import { loadGaps } from './load.ts';
 

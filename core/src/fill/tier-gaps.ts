@@ -1,7 +1,7 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { phrase } from '../units/phrase.ts';
-import type { TierWork } from '../work.ts';
+import type { TierWork } from '../plan/work.ts';
 import type { Caution } from '../working/cautions.ts';
 import { attempt, valueOf } from '../working/staged.ts';
 import { runsThroughGap } from './centre.ts';

@@ -1,6 +1,6 @@
 import { addUp } from '../units/add-up.ts';
-import type { Drip, Poured } from '../build/finish-types.ts';
-import type { Tier } from '../build/types.ts';
+import type { Drip, Poured } from '../document/finish-types.ts';
+import type { Tier } from '../document/types.ts';
 import { dripAmounts, pourAmounts, type FinishAmounts, type PourAmounts } from '../drip/amounts.ts';
 import { fluidFrom, standsAtMm } from '../drip/fluid.ts';
 import { runDrip, usualDrip } from '../drip/flow.ts';

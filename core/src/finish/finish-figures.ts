@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { usualDrip } from '../drip/flow.ts';
 import { given, type FigureBook } from '../working/figures.ts';
 import type { DripPlan, PourPlan } from './drips.ts';

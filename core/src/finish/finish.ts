@@ -1,10 +1,11 @@
-import type { Tier } from '../build/types.ts';
+import { pipingSpreadId } from '../document/edit.ts';
+import type { PipingJob, Tier } from '../document/types.ts';
 import { roomsOf } from '../coat/warm.ts';
 import { areaMm2, type Outline } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Spread } from '../pantry/types.ts';
-import type { TierWork, Work } from '../work.ts';
-import type { BareTier } from '../tier-plan.ts';
+import type { TierWork, Work } from '../plan/work.ts';
+import type { BareTier } from '../plan/tier-plan.ts';
 import type { FinishPlan } from './finish-plan.ts';
 import { collect, enter, type Collected } from '../working/collected.ts';
 import { Known } from '../working/known.ts';
@@ -31,14 +32,14 @@ export function planFinish(tiers: readonly BareTier[], work: Work): Finish {
     finished,
     heightMm: stack.finishedMm,
   }));
-  const piping = build.piping.map((job) =>
-    planPiping(
-      job,
-      build,
-      on,
-      ifThere(() => spreadOf(job.spreadId ?? build.tiers[0]!.coat.spreadId))?.densityGPerMl ?? 1,
-    ),
-  );
+  const piping = build.piping.map((job) => {
+    const spread = pipingSpreadId(build, job);
+    const density = ifThere(() => spreadOf(spread))?.densityGPerMl ?? 1;
+    const under = on.find(({ tierId }) => tierId === job.piped?.tierId);
+    return pipingKnown.of(job, [spread, density, under?.finished, under?.heightMm], () =>
+      planPiping(job, spread, under ?? null, density),
+    );
+  });
   const pieces = new Map(piping.map((job) => [job.id, job.pieces]));
   const roomC = Math.max(...roomsOf(build, work.pantry.kitchen.roomC).map((room) => room.tempC));
   const finishes = tiers.map((plan, i) => {
@@ -62,6 +63,8 @@ export function planFinish(tiers: readonly BareTier[], work: Work): Finish {
   warnOfPiping(piping, cautions);
   return { piping, tiers: finishes };
 }
+
+const pipingKnown = new Known<PipingJob, PlannedPiping>(2);
 
 /** What a tier's finish takes from what is round it. */
 interface Beside {

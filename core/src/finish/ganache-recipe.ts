@@ -1,4 +1,4 @@
-import type { Build, Tier } from '../build/types.ts';
+import type { Build, Tier } from '../document/types.ts';
 import { fluidFrom } from '../drip/fluid.ts';
 import { chocolateOf, kindOfChocolate } from '../ganache/chocolates.ts';
 import { hardSet, setStress } from '../ganache/set.ts';

@@ -1,6 +1,5 @@
-import { pipingSpreadId } from '../build/edit.ts';
-import type { Piped } from '../build/finish-types.ts';
-import type { Build, PipingJob } from '../build/types.ts';
+import type { Piped } from '../document/finish-types.ts';
+import type { PipingJob } from '../document/types.ts';
 import { coarse, grow, perimeterMm, type Outline } from '../outline/outline.ts';
 import {
   fitCount,
@@ -70,13 +69,11 @@ const footOf = (piped: Piped, on: PipedOn): number => {
 /** One job as it is piped: fitted round its line, with grams from pieces or length (model section 8). */
 export function planPiping(
   job: PipingJob,
-  build: Build,
-  on: readonly PipedOn[],
+  spread: string,
+  tier: PipedOn | null,
   densityGPerMl: number,
 ): PlannedPiping {
-  const spread = pipingSpreadId(build, job);
   const { piped } = job;
-  const tier = piped && on.find((one) => one.tierId === piped.tierId);
   if (!piped || !tier)
     return {
       ...job,

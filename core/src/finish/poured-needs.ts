@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { Ganache } from '../pantry/types.ts';
 import { valueOf } from '../working/staged.ts';
 import type { FinishPlan } from './finish-plan.ts';

@@ -1,4 +1,4 @@
-import type { Topping } from '../build/finish-types.ts';
+import type { Topping } from '../document/finish-types.ts';
 import { crispHours } from '../ganache/temper.ts';
 import { coarse, grow, perimeterMm, type Outline, type Point } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';

@@ -1,5 +1,5 @@
 import { isOfSame, whatOf, type Recordable, type Step } from '../bench/steps.ts';
-import type { BenchNote, Build } from '../build/types.ts';
+import type { BenchNote, Build } from '../document/types.ts';
 import type { Kind } from '../units/kinds.ts';
 import type { HandKind } from './kinds.ts';
 import { ratioOf } from './moves.ts';

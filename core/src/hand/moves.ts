@@ -1,4 +1,4 @@
-import type { Build, Finished } from '../build/types.ts';
+import type { Build, Finished } from '../document/types.ts';
 import { handKinds, type HandKind } from './kinds.ts';
 import { isWildRatio } from './wild.ts';
 

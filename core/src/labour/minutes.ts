@@ -1,5 +1,5 @@
 import { areaMm2, perimeterMm, type Outline } from '../outline/outline.ts';
-import type { PipingJob } from '../build/types.ts';
+import type { PipingJob } from '../document/types.ts';
 import type { Kitchen } from '../pantry/types.ts';
 import type { CoatStyle } from '../pantry/styles.ts';
 

@@ -1,4 +1,4 @@
-import type { Layer, Tier } from '../build/types.ts';
+import type { Layer, Tier } from '../document/types.ts';
 import { areaMm2, grow, type Outline } from '../outline/outline.ts';
 import type { OtherLayer } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';

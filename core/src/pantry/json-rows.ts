@@ -11,7 +11,7 @@ import {
   text,
   time,
   type Schema,
-} from '../build/json-blocks.ts';
+} from '../document/json-blocks.ts';
 import { otherFluids } from '../drip/fluid.ts';
 import { hazards } from './hazards.ts';
 import { pantryLimits as p } from './schema.ts';

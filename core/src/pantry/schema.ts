@@ -14,7 +14,7 @@ import {
   record,
   wholeFigure,
   words,
-} from '../build/schema-blocks.ts';
+} from '../document/schema-blocks.ts';
 import { otherFluids } from '../drip/fluid.ts';
 import type { TestDrip } from '../drip/test-drip.ts';
 import {

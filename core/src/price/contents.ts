@@ -1,5 +1,5 @@
-import { piecesOf, pipingSpreadId, spreadIdsOf } from '../build/edit.ts';
-import type { Build, Tier } from '../build/types.ts';
+import { piecesOf, pipingSpreadId, spreadIdsOf } from '../document/edit.ts';
+import type { Build, Tier } from '../document/types.ts';
 import { pouredSpreadsOf, withGanaches } from '../finish/ganache-recipe.ts';
 import { breaksDiet, type Diet } from '../pantry/diets.ts';
 import { fondantId, foodOf } from '../pantry/find.ts';
@@ -15,6 +15,7 @@ import { isSoaked, syrupRecipeId } from '../soak/soak.ts';
 import { spongeLayers } from '../tins/bake.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
+import { Known } from '../working/known.ts';
 
 /** Something in a tier and what it holds. */
 export interface Holding {
@@ -59,7 +60,11 @@ function otherHolding(other: OtherLayer, pantry: Pantry): Holding {
 }
 
 /** Every sponge, filling, syrup, piece and cover of a tier with what it holds. */
-export function holdingsOf(tier: Tier, pantry: Pantry): Holding[] {
+export const holdingsOf = (tier: Tier, pantry: Pantry): Holding[] =>
+  holdingsKnown.of(tier, [pantry], () => holdingsAnew(tier, pantry));
+const holdingsKnown = new Known<Tier, Holding[]>();
+
+function holdingsAnew(tier: Tier, pantry: Pantry): Holding[] {
   const found: Holding[] = [];
   const spreadHolding = (id: string): Holding => {
     const spread = pantry.spreads.find((row) => row.id === id);

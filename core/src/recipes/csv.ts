@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { fieldProblem } from '../build/field-words.ts';
+import { fieldProblem } from '../document/field-words.ts';
 import { rowSchemas } from '../pantry/schema.ts';
 import { allergens, type Allergen, type Food } from '../pantry/types.ts';
 import { ValidationError } from 'yup';

@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { TierCarve } from '../carve/apply.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
@@ -8,6 +8,7 @@ import type { Board, Spread, Sponge, Tone } from '../pantry/types.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
 import { feetOf } from '../stack/feet.ts';
 import type { StackPlan } from '../stack/stack.ts';
+import { Known } from '../working/known.ts';
 import type { PartKind, Section, SectionPart } from './parts.ts';
 import { boxOfLines, carvedShapes, spanAt } from './carved-parts.ts';
 import { finishShapes, veilShape, type PipedTone } from './finish-parts.ts';
@@ -28,6 +29,8 @@ export interface TierDrawing {
   /** Hatch of what drips. */
   dripTone: Tone;
 }
+
+const drawnKnown = new Known<FinishPlan, { parts: SectionPart[]; finish: SectionPart[] }>(2);
 
 /** The section of the whole cake, true to scale, tiers standing on each other. */
 export function drawSection(
@@ -61,9 +64,26 @@ export function drawSection(
   tiers.forEach((drawing, i) => {
     const { upMm: base, x } = feet[i]!;
     const aside = (part: SectionPart): SectionPart => (x === 0 ? part : movedAside(part, x));
-    parts.push(...(carvedParts(drawing, base) ?? tierParts(drawing, base)).map(aside));
-    parts.push(...boardParts(drawing, base, feet[i]!.cardMm).map(aside));
-    finishes.push(...finishParts(drawing, base, piping).map(aside));
+    const { cardMm } = feet[i]!;
+    const { others, fillings, ...single } = drawing;
+    const drawn = drawnKnown.of(
+      drawing.finish,
+      [
+        ...[base, x, cardMm, ...Object.values(single), ...others, ...fillings],
+        ...piping.flatMap(({ job, tone }, at) =>
+          job.piped?.tierId === drawing.tier.id ? [job, tone, at] : [],
+        ),
+      ],
+      () => {
+        const shapes = carvedParts(drawing, base) ?? tierParts(drawing, base);
+        return {
+          parts: [...shapes, ...boardParts(drawing, base, cardMm)].map(aside),
+          finish: finishParts(drawing, base, piping).map(aside),
+        };
+      },
+    );
+    parts.push(...drawn.parts);
+    finishes.push(...drawn.finish);
     const toMm = base + drawing.stack.finishedMm;
     const wide = widthMm(drawing.finished);
     spans.push({ tierId: drawing.tier.id, fromMm: base, toMm, widthMm: wide, atMm: x });

@@ -1,5 +1,5 @@
 import { areaMm2, type Outline } from '../outline/outline.ts';
-import type { Cutting, Portion } from '../build/types.ts';
+import type { Cutting, Portion } from '../document/types.ts';
 import { remember } from '../working/remember.ts';
 import { bestGrid, blockPieces, countBlocks, type Block, type Piece } from './blocks.ts';
 import { countRings, countWedges, ringPieces, wedgePieces } from './wedges.ts';

@@ -1,9 +1,10 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import type { Allergen, Pantry } from '../pantry/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
 import { movesFor, type HandMoves, noMoves } from '../hand/moves.ts';
-import { nothingCarved } from '../plan-shape.ts';
-import { planBuild } from '../plan.ts';
+import { planBuying } from '../plan/buying.ts';
+import { planBuild } from '../plan/plan.ts';
+import { nothingCarved } from '../plan/shape.ts';
 import { addDays, shoppingList, type ShoppingBuild, type ShoppingList } from './shopping.ts';
 
 /** One cake on the list with what its label says. */
@@ -11,8 +12,6 @@ export interface ShoppedBuild {
   id: string;
   name: string;
   useOn: string | null;
-  cost: number | null;
-  perServing: number | null;
   allergens: Allergen[];
   mayContain: Allergen[];
   unknown: string[];
@@ -38,21 +37,38 @@ export function planShopping(
   const shopped: ShoppedBuild[] = [];
   const lists: ShoppingBuild[] = [];
   for (const build of builds) {
-    const plan = planBuild(build, pantry, false, carved, movesFor(build, moves));
+    const { shape, ingredients } = planBuying(build, pantry, carved, movesFor(build, moves));
     const { id, name, brief } = build;
     const useOn = brief.serveAt === null ? null : addDays(brief.serveAt.slice(0, 10), -leadDays);
-    if (plan.ingredients.ok) lists.push({ id, name, useOn, ingredients: plan.ingredients.value });
+    if (ingredients.ok) lists.push({ id, name, useOn, ingredients: ingredients.value });
     shopped.push({
       id,
       name,
       useOn,
-      cost: plan.price?.total ?? null,
-      perServing: plan.price?.perServing ?? null,
-      allergens: plan.allergens,
-      mayContain: plan.mayContain,
-      unknown: plan.unknownLines,
-      problem: plan.ingredients.ok ? null : plan.ingredients.problem,
+      allergens: shape.allergens,
+      mayContain: shape.mayContain,
+      unknown: shape.unknownLines,
+      problem: ingredients.ok ? null : ingredients.problem,
     });
   }
   return { ...shoppingList(lists, pantry.foods), builds: shopped };
 }
+
+/** What one cake costs, work and dowels included; null where its price could not be computed. */
+export interface CakePrice {
+  id: string;
+  total: number | null;
+  perServing: number | null;
+}
+
+/** The price of each of several cakes: takes the whole plan of each, so it is asked apart from the list. */
+export const pricesOf = (
+  builds: readonly Build[],
+  pantry: Pantry,
+  carved: CarveAnswers = nothingCarved,
+  moves: HandMoves = noMoves,
+): CakePrice[] =>
+  builds.map((build) => {
+    const { price } = planBuild(build, pantry, carved, movesFor(build, moves));
+    return { id: build.id, total: price?.total ?? null, perServing: price?.perServing ?? null };
+  });

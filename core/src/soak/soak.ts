@@ -1,4 +1,4 @@
-import type { Layer, SoakStyle, Tier } from '../build/types.ts';
+import type { Layer, SoakStyle, Tier } from '../document/types.ts';
 import type { Source } from '../pantry/types.ts';
 
 /** Syrup by style: mL to the cm3 of sponge, and what is left of its strength (model section 5). */

@@ -1,8 +1,8 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import type { CarveResult } from '../carve/result.ts';
 import type { Pantry } from '../pantry/types.ts';
-import { planBuild } from '../plan.ts';
-import type { Plan } from '../plan-types.ts';
+import { planBuild } from '../plan/plan.ts';
+import type { Plan } from '../plan/plan-types.ts';
 import { carveAnswer, measuredCoat } from './answer.ts';
 import { Carver } from './carver.ts';
 import { startLibrary } from './library.ts';
@@ -19,7 +19,7 @@ export async function planCarved(
   known: readonly CarveResult[] = [],
 ): Promise<Plan> {
   const answers = new Map(known.map((each) => [each.key, each]));
-  const plain = planBuild(build, pantry, true, (key) => answers.get(key));
+  const plain = planBuild(build, pantry, (key) => answers.get(key));
   const questions = plain.tiers.flatMap(({ carve }) =>
     carve && !carve.result?.coat.exact ? [carve.question] : [],
   );
@@ -35,5 +35,5 @@ export async function planCarved(
       carver.end();
     }
   }
-  return planBuild(build, pantry, true, (key) => answers.get(key));
+  return planBuild(build, pantry, (key) => answers.get(key));
 }

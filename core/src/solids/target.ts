@@ -1,4 +1,4 @@
-import { limits } from '../build/limits.ts';
+import { limits } from '../document/limits.ts';
 import type { TargetCut } from '../carve/types.ts';
 import { within, type Library } from './library.ts';
 import { surfaceOf } from './mesh.ts';

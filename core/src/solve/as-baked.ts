@@ -1,9 +1,9 @@
 import { type HandMoves, noMoves } from '../hand/moves.ts';
-import { limits } from '../build/limits.ts';
-import type { Build, Tier } from '../build/types.ts';
+import { limits } from '../document/limits.ts';
+import type { Build, Tier } from '../document/types.ts';
 import type { Outline } from '../outline/outline.ts';
 import type { Kitchen, Pantry } from '../pantry/types.ts';
-import { planShape } from '../plan-shape.ts';
+import { planShape } from '../plan/shape.ts';
 import { cakesOf, knifeworkOf, spongeLayers } from '../tins/bake.ts';
 import { edgeHeightMm } from '../tins/knife.ts';
 

@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { planCoat } from '../coat/coat.ts';
 import { coatStyles, styleRows, type CoatStyle } from '../pantry/styles.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';

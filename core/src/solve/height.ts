@@ -1,5 +1,5 @@
 import { thicknessOf } from '../coat/thickness.ts';
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { settle, stressAt } from '../fill/squeeze.ts';
 import { nPerG, stackC } from '../fill/load.ts';
 import { areaMm2, equivalentRadiusMm, fitsInside, grow, type Outline } from '../outline/outline.ts';

@@ -1,7 +1,7 @@
 import { type HandMoves, noMoves } from '../hand/moves.ts';
-import { levellings, type Build, type Levelling } from '../build/types.ts';
+import { levellings, type Build, type Levelling } from '../document/types.ts';
 import type { Pantry } from '../pantry/types.ts';
-import { planBuild } from '../plan.ts';
+import { planShape } from '../plan/shape.ts';
 
 /** What one school of levelling costs a tier. */
 export interface LevellingCost {
@@ -22,7 +22,7 @@ export function compareLevelling(
 ): LevellingCost[] {
   return levellings.flatMap((levelling) => {
     const tiers = build.tiers.map((tier) => (tier.id === tierId ? { ...tier, levelling } : tier));
-    const plan = planBuild({ ...build, tiers }, pantry, true, undefined, moves).tiers.find(
+    const plan = planShape({ ...build, tiers }, pantry, undefined, moves).tiers.find(
       (t) => t.tierId === tierId,
     )!;
     if (!plan.bake.ok || !plan.gaps.ok || !plan.coat.ok) return [];

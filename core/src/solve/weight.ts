@@ -1,9 +1,9 @@
 import { type HandMoves, noMoves } from '../hand/moves.ts';
-import { setLayerHeight } from '../build/edit.ts';
-import { limits } from '../build/limits.ts';
-import type { Build } from '../build/types.ts';
+import { setLayerHeight } from '../document/edit.ts';
+import { limits } from '../document/limits.ts';
+import type { Build } from '../document/types.ts';
 import type { Pantry } from '../pantry/types.ts';
-import { planBuild } from '../plan.ts';
+import { planShape } from '../plan/shape.ts';
 import { portionMassG } from '../servings/servings.ts';
 
 /** Tiers brought to a wanted mass. */
@@ -47,7 +47,7 @@ export function orderByWeight(
         if (tier.layers[i]!.otherId === null) setLayerHeight(tier, i, mm * factor);
       });
     });
-    const massG = planBuild(copy, pantry, true, undefined, moves).tally.massG;
+    const massG = planShape(copy, pantry, undefined, moves).tally.massG;
     return massG === null || !board ? null : { build: copy, massG: massG - board.massG };
   };
   let [low, high] = [0.2, 4];

@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 
 /** Where the tiers stand: the foot of each above the build's board, and its axis from the lowest one's, mm. */
 export interface Foot {

@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { isInCentre } from '../fill/centre.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import { areaMm2 } from '../outline/outline.ts';

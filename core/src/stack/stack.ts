@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { thicknessOf } from '../coat/thickness.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { FigureBook, from, given } from '../working/figures.ts';

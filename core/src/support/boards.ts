@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { areaMm2, type Outline } from '../outline/outline.ts';
 import type { BoardMaterial, Source } from '../pantry/types.ts';
 import type { Card } from './types.ts';

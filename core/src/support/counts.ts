@@ -1,10 +1,10 @@
-import type { BenchNote, Build } from '../build/types.ts';
+import type { BenchNote, Build } from '../document/types.ts';
 import { carveNonFood } from '../carve/needs.ts';
 import { nonFoodOf } from '../finish/toppings.ts';
 import { outlineText, type Outline } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';
-import type { Work } from '../work.ts';
-import type { ShapePlan } from '../shape-plan.ts';
+import type { Work } from '../plan/work.ts';
+import type { ShapePlan } from '../plan/shape-plan.ts';
 import { metric } from '../units/kinds.ts';
 import type { SupportPlan } from './support.ts';
 

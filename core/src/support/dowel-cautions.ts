@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { widthMm } from '../outline/outline.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';

@@ -3,8 +3,8 @@ import { thicknessOf } from '../coat/thickness.ts';
 import { shellReader, slowestShare } from '../heat/body.ts';
 import { inRoom, shellMm, type Mass } from '../heat/cooling.ts';
 import type { Kitchen } from '../pantry/types.ts';
-import type { Work } from '../work.ts';
-import type { TierPlan } from '../tier-plan.ts';
+import type { Work } from '../plan/work.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
 import { ifThere } from '../working/staged.ts';
 import { remember } from '../working/remember.ts';
 

@@ -2,10 +2,10 @@ import { nPerG } from '../fill/load.ts';
 import { fitRim } from '../level/readings.ts';
 import { areaMm2, depthMm, equivalentRadiusMm, widthMm, type Outline } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { Lines } from '../carve/result.ts';
 import type { Dowel } from '../pantry/types.ts';
-import type { TierPlan } from '../tier-plan.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
 import { boardMaterialRows } from './boards.ts';
 import { bendOf, type Bend } from './bending.ts';
 import { carriedBy, type Carried, type Load, type LoadCase } from './cases.ts';
@@ -86,19 +86,21 @@ export interface LiftQuestion {
 const points = (lines: Lines): Point[] => lines.flat().map(([x, y]) => ({ x, y }));
 
 /** How much higher the measured layers of a tier stand at a place than on average, mm. */
-export function unevenAt(tier: Tier, at: Point): number {
-  const radius = equivalentRadiusMm(tier.outline);
-  const uneven = tier.layers.reduce((sum, layer) => {
+export function unevenOf({ outline, layers }: Tier): (at: Point) => number {
+  let [alongX, alongY] = [0, 0];
+  for (const layer of layers) {
     const fit = fitRim(layer.rimMm);
-    if (!fit) return sum;
+    if (!fit) continue;
     // a mark turned clockwise takes the high side with it; 12 o'clock is at the back
     const turn = ((layer.turnSteps ?? 0) * 15 * Math.PI) / 180;
-    const a = fit.a * Math.cos(turn) - fit.b * Math.sin(turn);
     const b = fit.a * Math.sin(turn) + fit.b * Math.cos(turn);
-    return sum + (a * at.y + (layer.flipped ? -b : b) * at.x) / radius;
-  }, 0);
+    alongX += layer.flipped ? -b : b;
+    alongY += fit.a * Math.cos(turn) - fit.b * Math.sin(turn);
+  }
+  const radius = equivalentRadiusMm(outline);
   // more than this is a slip of the pen, which is pointed out where the rims are measured
-  return Math.max(-mostUnevenMm, Math.min(mostUnevenMm, uneven));
+  return ({ x, y }) =>
+    Math.max(-mostUnevenMm, Math.min(mostUnevenMm, (alongX * x + alongY * y) / radius));
 }
 const mostUnevenMm = 15;
 
@@ -156,7 +158,8 @@ export function planLift(question: LiftQuestion): Lift {
   const carried = carriedBy(places, load, cases);
   const worst = Math.max(0, ...carried.worstN);
   const byHand = dowels.spots.length > 0;
-  const each = places.map((at) => Math.max(1, lengthMm + unevenAt(tier, at)));
+  const uneven = unevenOf(tier);
+  const each = places.map((at) => Math.max(1, lengthMm + uneven(at)));
   const longest = Math.max(lengthMm, ...each);
   return {
     ...base,

@@ -1,11 +1,11 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { CarveResult } from '../carve/result.ts';
 import type { CarveQuestion } from '../carve/types.ts';
 import { gapMassG } from '../fill/gaps.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import { areaMm2, perimeterMm } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';
-import type { TierPlan } from '../tier-plan.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
 import { valueOf } from '../working/staged.ts';
 
 /** A mass with its centre: from the tier's axis to the right and to the back, and up from its foot, mm. */

@@ -1,4 +1,4 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { times, type Say } from './say.ts';

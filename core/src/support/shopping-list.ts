@@ -1,4 +1,4 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import type { Dowel } from '../pantry/types.ts';
 import { cutSticks, type CutList, type SawnPiece } from './cut-list.ts';
 import type { SupportPlan } from './support.ts';

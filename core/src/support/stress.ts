@@ -1,9 +1,9 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { gapMassG } from '../fill/gaps.ts';
 import { loadGaps, nPerG } from '../fill/load.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Spread, Sponge } from '../pantry/types.ts';
-import type { TierPlan } from '../tier-plan.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
 import { valueOf } from '../working/staged.ts';
 
 /** How a sponge's strength changes with its warmth: chilled, and at 30 C (model section 10, estimates). */

@@ -1,7 +1,7 @@
-import type { Build, Tier } from '../build/types.ts';
+import type { Build, Tier } from '../document/types.ts';
 import { contains, widthMm } from '../outline/outline.ts';
 import type { Pantry } from '../pantry/types.ts';
-import type { ShapePlan } from '../shape-plan.ts';
+import type { ShapePlan } from '../plan/shape-plan.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
 import { warnOfBoard, warnOfDowels } from './dowel-cautions.ts';

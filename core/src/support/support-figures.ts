@@ -1,4 +1,4 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import { from, given, read, type FigureBook } from '../working/figures.ts';
 import type { Lift } from './lifts.ts';
 import { pressG } from './press.ts';

@@ -1,12 +1,12 @@
 import { spreadStressPa } from '../coat/melting.ts';
 import { nPerG } from '../fill/load.ts';
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';
 import { findRow } from '../pantry/find.ts';
-import type { Work } from '../work.ts';
-import type { TierPlan } from '../tier-plan.ts';
-import type { ShapePlan } from '../shape-plan.ts';
+import type { Work } from '../plan/work.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
+import type { ShapePlan } from '../plan/shape-plan.ts';
 import { feetOf, type Foot } from '../stack/feet.ts';
 import { attempt, ifThere, valueOf } from '../working/staged.ts';
 import { cardMassG } from './boards.ts';
@@ -27,6 +27,7 @@ import {
   type Tipping,
 } from './stability.ts';
 import { stressesOf } from './stress.ts';
+import { Known } from '../working/known.ts';
 import { liftsOf } from './tier-lifts.ts';
 import { needsOf, ownRim, shearOf, supportOf, type TierStand } from './tier-stand.ts';
 
@@ -44,6 +45,8 @@ export interface SupportPlan {
   /** The warmest while it travels or stands, C. */
   warmestC: number;
 }
+
+const rodPlaces = new Known<object, Point>(1);
 
 /** Loads, dowels, boards, rod and journey of a build whose shape is planned. */
 export function planSupport(shape: ShapePlan, work: Work): SupportPlan | null {
@@ -90,7 +93,11 @@ export function planSupport(shape: ShapePlan, work: Work): SupportPlan | null {
     build.rod && rodRow
       ? planRod(
           rodRow,
-          build.rod.at ? { x: build.rod.at[0], y: build.rod.at[1] } : rodPlace(outlines, feet),
+          build.rod.at
+            ? { x: build.rod.at[0], y: build.rod.at[1] }
+            : rodPlaces.of(build.rod, [...outlines, ...feet.flatMap(({ x, y }) => [x, y])], () =>
+                rodPlace(outlines, feet),
+              ),
           outlines,
           feet,
           feet.at(-1)!.upMm + heights.at(-1)!,

@@ -1,11 +1,11 @@
-import { innerSpreadId } from '../build/edit.ts';
+import { innerSpreadId } from '../document/edit.ts';
 import { nPerG } from '../fill/load.ts';
 import { spreadStressPa } from '../coat/melting.ts';
 import { areaMm2, grownAreaMm2 } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';
 import type { Spread } from '../pantry/types.ts';
-import type { Work } from '../work.ts';
-import type { ShapePlan } from '../shape-plan.ts';
+import type { Work } from '../plan/work.ts';
+import type { ShapePlan } from '../plan/shape-plan.ts';
 import type { Foot } from '../stack/feet.ts';
 import { ifThere } from '../working/staged.ts';
 import type { Lift } from './lifts.ts';

@@ -1,4 +1,4 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { SupportPlan } from './support.ts';
 

@@ -1,9 +1,9 @@
-import type { Build, Tier } from '../build/types.ts';
+import type { Build, Tier } from '../document/types.ts';
 import { slowerBy } from '../batter/start-temperature.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Pantry } from '../pantry/types.ts';
-import type { TierPlan } from '../tier-plan.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
 import { ifThere } from '../working/staged.ts';
 import { cakeMass, chilledIn, tierMass } from './tier-times.ts';
 import type { HeatQuestion } from '../heat/curve.ts';

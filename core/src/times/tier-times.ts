@@ -1,7 +1,7 @@
-import type { Build, Tier } from '../build/types.ts';
+import type { Build, Tier } from '../document/types.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Kitchen, Tin } from '../pantry/types.ts';
-import type { TierPlan } from '../tier-plan.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
 import { valueOf } from '../working/staged.ts';
 import { doneC } from '../heat/bake-time.ts';
 import { chillShellMin, coolMin, type Mass, type ShellTarget } from '../heat/cooling.ts';

@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { doneC } from '../heat/bake-time.ts';
 import { fitsInside, grow, widthMm } from '../outline/outline.ts';
 import type { Sponge, Tin } from '../pantry/types.ts';

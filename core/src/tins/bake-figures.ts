@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import { FigureBook, from, given, read } from '../working/figures.ts';
 import type { BakedCake, BakePlan } from './bake.ts';

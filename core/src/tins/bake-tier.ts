@@ -1,8 +1,8 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { factorOf } from '../hand/moves.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Sponge, Tin } from '../pantry/types.ts';
-import type { TierWork } from '../work.ts';
+import type { TierWork } from '../plan/work.ts';
 import { ifThere } from '../working/staged.ts';
 import { planBake, type BakePlan } from './bake.ts';
 import { warnOfBake } from './bake-cautions.ts';

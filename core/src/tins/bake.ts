@@ -1,4 +1,4 @@
-import type { Tier } from '../build/types.ts';
+import type { Tier } from '../document/types.ts';
 import { splitBowl, type BowlSplit } from '../batter/divide.ts';
 import { batterMixture, slowerBy } from '../batter/start-temperature.ts';
 import { bakeWindow, type BakeWindow } from '../heat/bake-time.ts';

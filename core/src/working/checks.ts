@@ -1,8 +1,8 @@
-import type { Build } from '../build/types.ts';
+import type { Build } from '../document/types.ts';
 import { depthMm, widthMm } from '../outline/outline.ts';
 import type { Board } from '../pantry/types.ts';
-import type { TierPlan } from '../tier-plan.ts';
-import type { ServingsPlan } from '../shape-plan.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
+import type { ServingsPlan } from '../plan/shape-plan.ts';
 import { halvesFromMm, portionMassG } from '../servings/servings.ts';
 import { boardFits, boardMarginMm, smallestBoard } from '../stack/board.ts';
 import { phrase } from '../units/phrase.ts';

@@ -1,4 +1,4 @@
-import type { Plan } from '../plan-types.ts';
+import type { Plan } from '../plan/plan-types.ts';
 
 /** Amounts that cannot be less than nothing, by the end of their field's name. */
 const amounts = /(?:G|Ml|Mm2|Min)$/;

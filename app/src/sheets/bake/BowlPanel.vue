@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { leftoverUses, limits, showText, type Build, type Plan } from '@pyrgotect/core';
+import { leftoverUses, limits, showText, type Build, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useBakeSheet } from './useBakeSheet.ts';
 
 /** The batter that is really in the bowl: to each tin, one poured too full, and what is left over. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { pantry, tier, editTier, bake, sponge, recipe } = useBakeSheet(props);
 const grams = (g: number): string => showText(g, 'bowl', settings.system);

@@ -13,7 +13,7 @@ import {
   type Build,
   type Kind,
   type Levelling,
-  type Plan,
+  type CakePlan,
   type Tier,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
@@ -23,7 +23,7 @@ import KnifeDrawing from './KnifeDrawing.vue';
 import { useBakeSheet } from './useBakeSheet.ts';
 
 /** Where the knife goes, what it costs to level one way or another, and what really came out. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { store, pantry, tier, editTier, bake, tin, sponge } = useBakeSheet(props);
 const text = (mm: number, kind: Kind = 'thickness'): string => showText(mm, kind, settings.system);

@@ -7,7 +7,7 @@ import {
   type HeatPlan,
   type HeatQuestion,
   type HeatStretch,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import type { Data, Layout } from 'plotly.js';
 import { computed, ref } from 'vue';
@@ -18,7 +18,7 @@ import { useAnswer } from '../../workers/useAnswer.ts';
 import { useBakeSheet } from './useBakeSheet.ts';
 
 /** From the oven to the table: when it is done, cold, firm, ready to eat, with the curves behind it. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { store, pantry, tier, tierPlan, recipe } = useBakeSheet(props);
 const question = computed<HeatQuestion | null>(() =>
@@ -26,7 +26,7 @@ const question = computed<HeatQuestion | null>(() =>
 );
 /** The waits as bench and day have them, with the hand's own correction. */
 const times = computed(() => {
-  const own = props.plan.times[props.build.tiers.indexOf(tier.value)]!;
+  const own = store.plan!.times[props.build.tiers.indexOf(tier.value)]!;
   const chill = factorOf(store.moves, 'chill');
   return {
     coolMin: own.coolMin,
@@ -137,8 +137,8 @@ const layout = computed<Partial<Layout>>(() => {
         <b>{{ minutes(times.nextCoatMin) }}</b> make it ready for the next coat or for drips,
         <b>{{ minutes(tierPlan.carve ? times.carveMin : answer.carveMin) }}</b> firm enough to
         carve, <b>{{ minutes(answer.throughMin) }}</b> cold right through. Out
-        <b>{{ minutes(plan.serving?.outMin ?? answer.warmMin) }}</b> before it is cut<template
-          v-if="answer.freezeLayerMin !== null"
+        <b>{{ minutes(store.plan?.serving?.outMin ?? answer.warmMin) }}</b> before it is
+        cut<template v-if="answer.freezeLayerMin !== null"
           >; a wrapped layer is frozen after <b>{{ minutes(answer.freezeLayerMin) }}</b></template
         >.
       </p>

@@ -5,7 +5,7 @@ import {
   showText,
   type Build,
   type PartTemp,
-  type Plan,
+  type CakePlan,
   type PlacedTin,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
@@ -15,7 +15,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useBakeSheet } from './useBakeSheet.ts';
 
 /** Loads of the oven with every tin to scale, when to look, and the batter that waits meanwhile. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { pantry, tier, editTier, bake, recipe } = useBakeSheet(props);
 const shelf = computed(() => pantry.pantry.kitchen);

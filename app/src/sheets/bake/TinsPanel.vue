@@ -8,7 +8,7 @@ import {
   widthMm,
   type Build,
   type Inclusion,
-  type Plan,
+  type CakePlan,
   type Tin,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
@@ -22,7 +22,7 @@ import { useBakeSheet } from './useBakeSheet.ts';
 import FoodPick from '../../pantry/FoodPick.vue';
 
 /** Grams of batter to each tin, drawn in it, and what the batter is made of. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { pantry, tier, tierPlan, editTier, choices, bake, tin, sponge, recipe } =
   useBakeSheet(props);

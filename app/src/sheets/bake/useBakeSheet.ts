@@ -1,9 +1,9 @@
-import type { Build, Plan, Recipe, Sponge, Tin } from '@pyrgotect/core';
+import type { Build, CakePlan, Recipe, Sponge, Tin } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useSheet } from '../useSheet.ts';
 
 /** What the turns of the bake sheet share: the tier's baking, its tin, sponge and recipe. */
-export function useBakeSheet(props: { build: Build; plan: Plan }) {
+export function useBakeSheet(props: { build: Build; plan: CakePlan }) {
   const sheet = useSheet(props);
   const { pantry, tier, tierPlan } = sheet;
   const bake = computed(() => (tierPlan.value.bake.ok ? tierPlan.value.bake.value : null));

@@ -9,7 +9,7 @@ import {
   sideName,
   type Build,
   type Lattice,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
@@ -18,7 +18,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** What the carved tier is: how it stands, what shows of it, what covers it. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, tier, tierPlan } = useSheet(props);
 const settings = useSettings();
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>

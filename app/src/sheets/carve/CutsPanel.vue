@@ -18,7 +18,7 @@ import {
   type CutKind,
   type LinePoint,
   type Lines,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -30,7 +30,7 @@ import LineEditor from './LineEditor.vue';
 import WordField from '../../figures/WordField.vue';
 
 /** The cuts of a tier in their order: each can be set, moved, switched off, taken out. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, tier, tierPlan, editTier, pantry, choices } = useSheet(props);
 const settings = useSettings();
 const carvings = useCarvings();

@@ -6,7 +6,7 @@ import {
   showText,
   type Build,
   type Guide,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import fontUrl from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-500-normal.woff?url';
 import { computed, ref } from 'vue';
@@ -19,7 +19,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** Cross-sections to work to: 24 distances from the axis at each height, and templates at full size. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, tier, tierPlan } = useSheet(props);
 const settings = useSettings();
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>

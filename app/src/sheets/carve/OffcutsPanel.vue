@@ -9,14 +9,14 @@ import {
   showText,
   type Build,
   type Offcut,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** Every piece that comes away: its size, its weight, what it can serve for; what cake still lacks. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, tier, tierPlan, pantry } = useSheet(props);
 const settings = useSettings();
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>

@@ -8,7 +8,7 @@ import {
   showText,
   targetSize,
   type Build,
-  type Plan,
+  type CakePlan,
   type StackProposal,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
@@ -16,7 +16,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** What to stack for the drawn shape: tins that take it in, upright or lying, with the least waste. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { tier, editTier, pantry } = useSheet(props);
 const settings = useSettings();
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { showText, setAsideOf, type Plan } from '@pyrgotect/core';
+import { showText, setAsideOf, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import BowlColumn from './BowlColumn.vue';
 import { usePantry } from '../../stores/pantry.ts';
 import { useSettings } from '../../stores/settings.ts';
 
 /** Every bowl as a column to one scale, and what to set aside before the first layer is filled. */
-const props = defineProps<{ plan: Plan }>();
+const props = defineProps<{ plan: CakePlan }>();
 const settings = useSettings();
 const pantry = usePantry();
 const high = 250;

@@ -10,7 +10,7 @@ import {
   type Bowl,
   type BowlUse,
   type Build,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -21,7 +21,7 @@ import IngredientList from '../IngredientList.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** One bowl after the other, use by use, in grams and in one's own measures; and its batches. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { store, pantry } = useSheet(props);
 const bowls = computed(() => (props.plan.bowls.ok ? props.plan.bowls.value : []));

@@ -9,7 +9,7 @@ import {
   type BowlChance,
   type Build,
   type ChanceQuestion,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import type { Data, Layout } from 'plotly.js';
 import { computed, ref } from 'vue';
@@ -20,7 +20,7 @@ import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** What each bowl may need, over 5,000 simulated cakes, and how often it runs short. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { store, pantry } = useSheet(props);
 const bowls = computed(() => (props.plan.bowls.ok ? props.plan.bowls.value : []));

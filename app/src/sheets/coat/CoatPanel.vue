@@ -7,7 +7,7 @@ import {
   type Build,
   type Coat,
   type CoatStyle,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -19,7 +19,7 @@ import WarmRoom from './WarmRoom.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** How a tier is finished: style, frostings inside and out, thicknesses, colours; and the bowls. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, pantry, tier, tierPlan, editTier, choices } = useSheet(props);
 const coats = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canCoat)));
 const same = { value: '', text: 'the same' };

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { limits, setBandShare, type Band, type Build, type Coat, type Plan } from '@pyrgotect/core';
+import {
+  limits,
+  setBandShare,
+  type Band,
+  type Build,
+  type Coat,
+  type CakePlan,
+} from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
@@ -7,7 +14,7 @@ import { useSheet } from '../useSheet.ts';
 import WordField from '../../figures/WordField.vue';
 
 /** One colour, or bands of colour by height: each becomes a bowl of its own. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { tier, editTier } = useSheet(props);
 const coat = computed(() => tier.value.coat);
 type Way = 'one' | 'bands' | 'ombre';

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { diets, heldBy, showText, type Build, type Diet, type Plan } from '@pyrgotect/core';
+import { diets, heldBy, showText, type Build, type Diet, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import HoldsLine from '../../figures/HoldsLine.vue';
@@ -8,11 +8,11 @@ import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** What it costs and weighs, who can eat it, and what it holds. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
-const { pantry } = useSheet(props);
+const { pantry, store } = useSheet(props);
 const money = (value: number): string => showText(value, 'money', settings.system);
-const price = computed(() => props.plan.price);
+const price = computed(() => store.plan?.price ?? null);
 const words: Record<Diet, string> = {
   vegetarian: 'vegetarian',
   vegan: 'vegan',
@@ -41,8 +41,8 @@ const setRate = (value: number | null): void => {
       <p class="sentence">
         {{ money(price.ingredients) }} of ingredients, {{ money(price.board) }} for board and
         dowels, and
-        <template v-if="plan.tally.handsOnMin !== null">
-          {{ showText(plan.tally.handsOnMin, 'minutes', settings.system) }} of hands at
+        <template v-if="store.plan?.tally.handsOnMin">
+          {{ showText(store.plan.tally.handsOnMin, 'minutes', settings.system) }} of hands at
         </template>
         <QuantityField
           :model-value="pantry.pantry.kitchen.hourlyRate"

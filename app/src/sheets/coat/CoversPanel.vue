@@ -4,7 +4,7 @@ import {
   showText,
   type Build,
   type Fondant,
-  type Plan,
+  type CakePlan,
   type Pressed,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
@@ -15,7 +15,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** Fondant over the coat, pieces pressed into it, and the board. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { store, tier, tierPlan, editTier } = useSheet(props);
 const fondant = computed(() => tier.value.fondant);

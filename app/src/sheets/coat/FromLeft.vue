@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import type { Bowl, Build, Plan } from '@pyrgotect/core';
+import type { Bowl, Build, CakePlan } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import LeftAdvice from './LeftAdvice.vue';
 
 /** Weigh what is left, and see what coat it still gives. */
-const props = defineProps<{ build: Build; plan: Plan; bowl: Bowl }>();
+const props = defineProps<{ build: Build; plan: CakePlan; bowl: Bowl }>();
 const leftG = ref<number | null>(null);
 const stage = ref<'nothing' | 'crumbed'>('crumbed');
 const stages = [

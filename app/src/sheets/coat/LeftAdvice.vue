@@ -5,7 +5,7 @@ import {
   showText,
   styleRows,
   thinnestMm,
-  type Plan,
+  type CakePlan,
   type Tier,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
@@ -13,7 +13,7 @@ import { usePantry } from '../../stores/pantry.ts';
 import { useSettings } from '../../stores/settings.ts';
 
 /** What so many grams still give: the same coat, a thinner one, another style, or how much is missing. */
-const props = defineProps<{ plan: Plan; tiers: Tier[]; leftG: number; crumbed: boolean }>();
+const props = defineProps<{ plan: CakePlan; tiers: Tier[]; leftG: number; crumbed: boolean }>();
 const settings = useSettings();
 const pantry = usePantry();
 const answer = computed(() =>

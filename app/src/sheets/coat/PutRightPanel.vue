@@ -8,7 +8,7 @@ import {
   type Build,
   type Fault,
   type HowMuch,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -19,7 +19,7 @@ import FromLeft from './FromLeft.vue';
 import FruitAndCream from './FruitAndCream.vue';
 
 /** A bowl that is not as it should be: why, what to do, and how much of it for this bowl. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { pantry } = useSheet(props);
 const bowls = computed(() => (props.plan.bowls.ok ? props.plan.bowls.value : []));

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { holdsOnSideMm, limits, type Build, type Plan } from '@pyrgotect/core';
+import { holdsOnSideMm, limits, type Build, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** How warm it is where the cake is coated and where it stands, and what its coat can bear there. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, pantry, tier } = useSheet(props);
 const kitchenC = computed(() => props.build.brief.kitchenC ?? pantry.pantry.kitchen.roomC);
 const spread = computed(() =>

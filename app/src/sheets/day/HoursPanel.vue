@@ -5,7 +5,7 @@ import {
   showText,
   type Build,
   type DaySettings,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
@@ -20,7 +20,7 @@ import { download } from '../../parts/download.ts';
 import WordField from '../../figures/WordField.vue';
 
 /** Who works when, and what that comes to: the start, how good the plan is, calendar and table to take along. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const store = useBuild();
 const day = useDay();
 const settings = useSettings();

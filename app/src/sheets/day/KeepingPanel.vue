@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { showText, type Build, type Plan } from '@pyrgotect/core';
+import { showText, type Build, type CakePlan } from '@pyrgotect/core';
 import { useDay } from '../../stores/day.ts';
 import { useSettings } from '../../stores/settings.ts';
 
 /** What may not stand long out of the cold, and how long it does in this plan. */
-defineProps<{ build: Build; plan: Plan }>();
+defineProps<{ build: Build; plan: CakePlan }>();
 const day = useDay();
 const settings = useSettings();
 const text = (n: number): string => showText(n, 'minutes', settings.system);

@@ -1,15 +1,24 @@
 <script setup lang="ts">
-import { handRows, logOf, showText, type Build, type LogLine, type Plan } from '@pyrgotect/core';
+import {
+  handRows,
+  logOf,
+  showText,
+  type Build,
+  type LogLine,
+  type CakePlan,
+} from '@pyrgotect/core';
 import { format, parseISO } from 'date-fns';
 import { computed } from 'vue';
 import NotePhoto from '../../bench/NotePhoto.vue';
 import { offBy } from '../../hand/say.ts';
+import { useBuild } from '../../stores/build.ts';
 import { useSettings } from '../../stores/settings.ts';
 
 /** What was planned beside what really came, what is furthest off first; then words and photos. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
-const steps = computed(() => (props.plan.steps.ok ? props.plan.steps.value : []));
+const store = useBuild();
+const steps = computed(() => (store.plan?.steps.ok ? store.plan.steps.value : []));
 const lines = computed(() => logOf(props.build, steps.value));
 const text = (value: number, line: LogLine): string => showText(value, line.show, settings.system);
 /** Half of the bar is a third more or less. */

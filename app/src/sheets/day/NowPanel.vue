@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { showText, type Build, type DayQuestion, type Plan, type Replan } from '@pyrgotect/core';
+import {
+  showText,
+  type Build,
+  type DayQuestion,
+  type CakePlan,
+  type Replan,
+} from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import { useDay } from '../../stores/day.ts';
@@ -7,7 +13,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useAnswer } from '../../workers/useAnswer.ts';
 
 /** What is left by the bench, from now on: is there time, what is missing, what would save it. */
-defineProps<{ build: Build; plan: Plan }>();
+defineProps<{ build: Build; plan: CakePlan }>();
 const day = useDay();
 const settings = useSettings();
 const text = (n: number): string => showText(n, 'minutes', settings.system);

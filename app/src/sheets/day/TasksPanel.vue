@@ -5,7 +5,7 @@ import {
   type Build,
   type DayTask,
   type OwnTask,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
@@ -17,7 +17,7 @@ import { useSettings } from '../../stores/settings.ts';
 import WordField from '../../figures/WordField.vue';
 
 /** Every task in its place, with minutes by one's own clock, slack, and tasks of one's own. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const store = useBuild();
 const day = useDay();
 const settings = useSettings();

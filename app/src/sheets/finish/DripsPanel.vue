@@ -18,7 +18,7 @@ import {
   type DripsQuestion,
   type DripTool,
   type LooksQuestion,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -32,7 +32,7 @@ import TestDrips from './TestDrips.vue';
 import UnrolledSide from './UnrolledSide.vue';
 
 /** Drips of a tier: as they are wanted, what each takes, how they run, and what a test drip said. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { pantry, tier, tierPlan, editTier } = useSheet(props);
 const drip = computed(() => tier.value.drip);

@@ -18,7 +18,7 @@ import {
   type Ganache,
   type GanacheSchool,
   type GanacheUse,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -29,7 +29,7 @@ import CompositionBar from './CompositionBar.vue';
 import TemperingNote from './TemperingNote.vue';
 
 /** What a ganache is made of, how firm that sets, how much of each goes in, and when it is ready. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { store, pantry, tier, editTier, choices } = useSheet(props);
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>

@@ -9,7 +9,7 @@ import {
   showText,
   type Build,
   type GanacheParts,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -18,7 +18,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** A bowl of ganache that does not run as it should: degrees, minutes or grams for this bowl. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { pantry, tier, choices } = useSheet(props);
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>

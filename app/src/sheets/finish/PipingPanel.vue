@@ -5,13 +5,13 @@ import {
   newPiping,
   type Build,
   type PipingJob,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { useSheet } from '../useSheet.ts';
 import PipedJob from './PipedJob.vue';
 
 /** Everything that is piped: fitted round its line, or by weight alone. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, tier } = useSheet(props);
 const edit = (label: string, recipe: (jobs: PipingJob[]) => void): void =>
   store.edit(label, (draft) => recipe(draft.piping));

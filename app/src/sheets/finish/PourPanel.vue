@@ -5,7 +5,7 @@ import {
   newPour,
   showText,
   type Build,
-  type Plan,
+  type CakePlan,
   type Pour,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
@@ -16,7 +16,7 @@ import { useSheet } from '../useSheet.ts';
 import PouredFields from './PouredFields.vue';
 
 /** Ganache poured over a whole tier on a rack: what stays, what to pour, what comes back. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { pantry, tier, tierPlan, editTier } = useSheet(props);
 const pour = computed(() => tier.value.pour);

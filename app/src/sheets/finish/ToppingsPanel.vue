@@ -6,7 +6,7 @@ import {
   showText,
   toneOfPoured,
   type Build,
-  type Plan,
+  type CakePlan,
   type Tone,
   type Topping,
 } from '@pyrgotect/core';
@@ -17,7 +17,7 @@ import ToppingFields from './ToppingFields.vue';
 import TopView from './TopView.vue';
 
 /** What is put on a tier's top: where it stands, what it weighs, whether the top bears it. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { pantry, tier, tierPlan, editTier } = useSheet(props);
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>

@@ -8,7 +8,7 @@ import {
   type Build,
   type Centre,
   type LoosePieces,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -20,7 +20,7 @@ import OutlineFields from '../OutlineFields.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** Soak of the layers, and a core through some of them that is filled. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { pantry, tier, tierPlan, editTier, choices } = useSheet(props);
 const styles = soakStyles.map((value) => ({ value, text: soakRows[value].title }));

@@ -8,7 +8,7 @@ import {
   type Build,
   type Gap,
   type Pieces,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -19,7 +19,7 @@ import { useSheet } from '../useSheet.ts';
 import FoodPick from '../../pantry/FoodPick.vue';
 
 /** Each filling under what rests on it: how it settles, what lies in it, what keeps it in place. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { store, pantry, tier, tierPlan, editTier, choices } = useSheet(props);
 const gapPlans = computed(() => (tierPlan.value.gaps.ok ? tierPlan.value.gaps.value : []));

@@ -10,7 +10,7 @@ import {
   type HeightAnswer,
   type HeightQuestion,
   type HeightWay,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { proxy } from 'comlink';
 import type { Data, Layout } from 'plotly.js';
@@ -23,7 +23,7 @@ import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** Which tins, cakes and cuts reach a wished height: a point for each way, to be chosen. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { pantry, tier, tierPlan, editTier } = useSheet(props);
 

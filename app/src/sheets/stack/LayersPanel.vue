@@ -14,7 +14,7 @@ import {
   type Build,
   type Layer,
   type Outline,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -24,7 +24,7 @@ import { setThickness, thicknessOfPart } from '../../parts/part-edits.ts';
 import OutlineFields from '../OutlineFields.vue';
 import { useSheet } from '../useSheet.ts';
 
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, pantry, tier, tierPlan, editTier, choices } = useSheet(props);
 
 const fills = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));

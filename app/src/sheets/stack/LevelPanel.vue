@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Build, type Layer, type Plan } from '@pyrgotect/core';
+import { showText, type Build, type Layer, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
@@ -8,7 +8,7 @@ import RimReadings from './RimReadings.vue';
 import { hourText, useLevel } from './useLevel.ts';
 
 /** A dial for each layer, with its rim readings, the turn it gets, and the wedge that remains. */
-const props = defineProps<{ build: Build; plan: Plan; big?: boolean }>();
+const props = defineProps<{ build: Build; plan: CakePlan; big?: boolean }>();
 const settings = useSettings();
 const { tier, editTier, store } = useSheet(props);
 const { measured, best, now, wedge, order } = useLevel(tier);

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { noteCount, openCounts, type Build, type NonFood, type Plan } from '@pyrgotect/core';
+import { noteCount, openCounts, type Build, type NonFood, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** Everything in and on the cake that is not food: counted in, counted out, open until both agree. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { store } = useSheet(props);
 const open = computed(() => openCounts(props.plan.nonFood).length);

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { sawMm, showText, type Build, type CutFrom, type Plan } from '@pyrgotect/core';
+import { sawMm, showText, type Build, type CutFrom, type CakePlan } from '@pyrgotect/core';
 import { useSettings } from '../../stores/settings.ts';
 
 /** The cut list: every stick as a bar with its pieces, in the order they are sawn. */
-defineProps<{ build: Build; plan: Plan }>();
+defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
   showText(n, kind, settings.system);

@@ -13,7 +13,7 @@ import {
   type Dowel,
   type DowelCut,
   type Lift,
-  type Plan,
+  type CakePlan,
   type StrengthMode,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
@@ -25,7 +25,7 @@ import { editDowels, spotsOf } from '../../support/dowel-edits.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** The dowels under each board of a tier: which, how many, where, what each carries, what if one gives. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { tier, editTier, pantry, choices, store } = useSheet(props);
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>

@@ -9,7 +9,7 @@ import {
   waysOf,
   type Build,
   type Journey,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -19,7 +19,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** Standing and travelling: the journey, what tips and slides, what each remedy gains, the rod. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { store, pantry } = useSheet(props);
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>

@@ -14,7 +14,7 @@ import {
   type Build,
   type Card,
   type Deck,
-  type Plan,
+  type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -24,7 +24,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** How one tier stands on what is below it: board, place, posts, and what its crumb carries. */
-const props = defineProps<{ build: Build; plan: Plan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { tier, editTier } = useSheet(props);
 const text = (n: number, kind: Parameters<typeof showText>[1]): string =>

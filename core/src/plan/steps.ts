@@ -1,11 +1,11 @@
-import { bakeSteps } from './bench/bake-steps.ts';
-import { bowlSteps } from './bench/bowl-steps.ts';
-import { runBowls } from './bench/bowl-run.ts';
-import { inOwnTime } from './bench/own-time.ts';
-import { carveSteps } from './bench/carve-steps.ts';
-import { closingSteps } from './bench/closing-steps.ts';
-import { coatSteps } from './bench/coat-steps.ts';
-import { coverSteps } from './bench/cover-steps.ts';
+import { bakeSteps } from '../bench/bake-steps.ts';
+import { bowlSteps } from '../bench/bowl-steps.ts';
+import { runBowls } from '../bench/bowl-run.ts';
+import { inOwnTime } from '../bench/own-time.ts';
+import { carveSteps } from '../bench/carve-steps.ts';
+import { closingSteps } from '../bench/closing-steps.ts';
+import { coatSteps } from '../bench/coat-steps.ts';
+import { coverSteps } from '../bench/cover-steps.ts';
 import {
   flowSteps,
   pipingSteps,
@@ -13,10 +13,10 @@ import {
   torchSteps,
   traySteps,
   type FinishContext,
-} from './bench/finish-steps.ts';
-import type { StackContext } from './bench/stack-context.ts';
-import { stackSteps } from './bench/stack-steps.ts';
-import type { Step } from './bench/steps.ts';
+} from '../bench/finish-steps.ts';
+import type { StackContext } from '../bench/stack-context.ts';
+import { stackSteps } from '../bench/stack-steps.ts';
+import type { Step } from '../bench/steps.ts';
 import {
   assemblySteps,
   countOutSteps,
@@ -24,36 +24,26 @@ import {
   cutSteps,
   deckSteps,
   roadStep,
-} from './bench/support-steps.ts';
-import { factorOf } from './hand/moves.ts';
-import { glueSpreadId } from './carve/needs.ts';
-import { findRow } from './pantry/find.ts';
+} from '../bench/support-steps.ts';
+import { factorOf } from '../hand/moves.ts';
+import { glueSpreadId } from '../carve/needs.ts';
+import { findRow } from '../pantry/find.ts';
 import type { Work } from './work.ts';
-import type { ShapePlan } from './shape-plan.ts';
-import type { Plan } from './plan-types.ts';
-import { kitOf } from './support/ways.ts';
-import { attempt, ifThere, valueOf, type Staged } from './working/staged.ts';
+import type { CakePlan } from './plan-types.ts';
+import type { TierTimes } from '../times/tier-times.ts';
+import { kitOf } from '../support/ways.ts';
+import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 
 const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
 
 /** The run sheet, tier by tier in working order. */
 export function planSteps(
-  plan: ShapePlan & Pick<Plan, 'support' | 'nonFood' | 'cutLists' | 'times'>,
-  { build, pantry, cautions, spreadOf, recipeOf, withTimes, moves }: Work,
+  cake: CakePlan,
+  times: readonly TierTimes[],
+  { build, pantry, cautions, spreadOf, recipeOf, moves }: Work,
 ): Staged<Step[]> {
-  const {
-    tiers,
-    piping,
-    nonFood,
-    bowls,
-    batches,
-    boardCover,
-    strips,
-    tally,
-    support,
-    cutLists,
-    times,
-  } = plan;
+  const { tiers, piping, nonFood, bowls, batches, boardCover, strips, tally, support, cutLists } =
+    cake;
   if (!bowls.ok) return bowls;
   const failed = tiers.flatMap((tier) => [tier.bake, tier.batterRecipe]).find((stage) => !stage.ok);
   if (failed && !failed.ok) return failed;
@@ -128,7 +118,6 @@ export function planSteps(
                 pantry.kitchen,
                 ifThere(() => spreadOf(glueSpreadId(build.tiers[i]!))),
                 times[i]!,
-                withTimes,
               ),
               i,
             )

@@ -1,41 +1,42 @@
-import { warnOfBatches } from './bowls/batch-cautions.ts';
-import type { Batch } from './bowls/batches.ts';
-import { planBowls, type Bowl } from './bowls/bowls.ts';
-import type { TierNeeds } from './bowls/uses.ts';
-import { innerSpreadId } from './build/edit.ts';
-import type { Build, Tier } from './build/types.ts';
-import type { CarveAnswers } from './carve/apply.ts';
-import { carveNeeds } from './carve/needs.ts';
-import { warnOfWarmth } from './coat/warm.ts';
-import { paperStrips, planBoardCover } from './covers/fondant.ts';
-import { gapMassG } from './fill/gaps.ts';
-import { planFinish } from './finish/finish.ts';
-import { withGanaches } from './finish/ganache-recipe.ts';
-import { type HandMoves, noMoves } from './hand/moves.ts';
-import type { PlannedPiping } from './finish/piping.ts';
-import { pouredNeeds } from './finish/poured-needs.ts';
+import { asHappened } from '../bench/happened.ts';
+import { warnOfBatches } from '../bowls/batch-cautions.ts';
+import type { Batch } from '../bowls/batches.ts';
+import { planBowls, type Bowl } from '../bowls/bowls.ts';
+import type { TierNeeds } from '../bowls/uses.ts';
+import { innerSpreadId } from '../document/edit.ts';
+import type { Build, Tier } from '../document/types.ts';
+import type { CarveAnswers } from '../carve/apply.ts';
+import { carveNeeds } from '../carve/needs.ts';
+import { warnOfWarmth } from '../coat/warm.ts';
+import { paperStrips, planBoardCover } from '../covers/fondant.ts';
+import { gapMassG } from '../fill/gaps.ts';
+import { planFinish } from '../finish/finish.ts';
+import { withGanaches } from '../finish/ganache-recipe.ts';
+import { type HandMoves, noMoves } from '../hand/moves.ts';
+import type { PlannedPiping } from '../finish/piping.ts';
+import { pouredNeeds } from '../finish/poured-needs.ts';
 import { isStillCarvedSo, plannedBy } from './known-by.ts';
-import { planTiers } from './known-tiers.ts';
-import { perimeterMm } from './outline/outline.ts';
-import { planLoads, type OvenPlan, type TierBaking } from './oven/loads.ts';
-import { warnOfOven } from './oven/oven-cautions.ts';
-import { dietAnswer, diets, dietsKept, type Diet, type DietAnswer } from './pantry/diets.ts';
-import type { Contents } from './recipes/parts.ts';
-import { findRow } from './pantry/find.ts';
-import type { Board, Food, Ganache, Pantry, Tone } from './pantry/types.ts';
+import { planTiers } from './tiers.ts';
+import { perimeterMm } from '../outline/outline.ts';
+import { planLoads, type OvenPlan, type TierBaking } from '../oven/loads.ts';
+import { warnOfOven } from '../oven/oven-cautions.ts';
+import { dietAnswer, diets, dietsKept, type Diet, type DietAnswer } from '../pantry/diets.ts';
+import type { Contents } from '../recipes/parts.ts';
+import { findRow } from '../pantry/find.ts';
+import type { Board, Food, Ganache, Pantry, Tone } from '../pantry/types.ts';
 import type { Work } from './work.ts';
 import type { TierPlan } from './tier-plan.ts';
 import type { ServingsPlan, ShapePlan } from './shape-plan.ts';
-import type { Workings } from './plan-workings.ts';
-import { contentsOf, warnOfContents } from './price/contents.ts';
-import { toneOfPoured } from './section/finish-parts.ts';
-import { drawSection, type TierDrawing } from './section/section.ts';
-import { portionShare } from './servings/servings.ts';
-import { warnOfBrief, warnOfSize } from './working/checks.ts';
-import { cardsG } from './support/boards.ts';
-import { FigureBook, given } from './working/figures.ts';
-import { asDocument, Known } from './working/known.ts';
-import { attempt, ifThere, valueOf, type Staged } from './working/staged.ts';
+import type { Workings } from './workings.ts';
+import { contentsOf, warnOfContents } from '../price/contents.ts';
+import { toneOfPoured } from '../section/finish-parts.ts';
+import { drawSection, type TierDrawing } from '../section/section.ts';
+import { portionShare } from '../servings/servings.ts';
+import { warnOfBrief, warnOfSize } from '../working/checks.ts';
+import { cardsG } from '../support/boards.ts';
+import { FigureBook, given } from '../working/figures.ts';
+import { asDocument, Known } from '../working/known.ts';
+import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 
 /** No answer of the solids is known. */
 export const nothingCarved: CarveAnswers = () => undefined;
@@ -69,12 +70,12 @@ export const beginWork = (
  * shows, and what the whole plan begins with.
  */
 export const planShape = (
-  build: Build,
+  intended: Build,
   pantry: Pantry,
   carved: CarveAnswers = nothingCarved,
   moves: HandMoves = noMoves,
 ): ShapePlan => {
-  asDocument(build);
+  const { build } = asHappened(asDocument(intended));
   asDocument(pantry);
   return shapesKnown.of(
     build.tiers,
@@ -305,10 +306,19 @@ function planOven(tiers: readonly TierPlan[], { build, pantry, cautions }: Work)
     return sponge && tin && bake ? [{ tierId: tier.id, sponge, tin, bake }] : [];
   });
   if (baking.length < tiers.length) return null;
-  const oven = planLoads(baking, pantry.kitchen);
+  const oven = loadsKnown.of(
+    baking[0]!.bake,
+    [
+      pantry.kitchen,
+      ...baking.flatMap(({ tierId, sponge, tin, bake }) => [tierId, sponge, tin, bake]),
+    ],
+    () => planLoads(baking, pantry.kitchen),
+  );
   warnOfOven(build, oven, cautions);
   return oven;
 }
+
+const loadsKnown = new Known<object, OvenPlan>();
 
 const toneOfDrip = (row: Ganache | null, foods: readonly Food[]): Tone =>
   row ? toneOfPoured(row, foods) : 'ganache';

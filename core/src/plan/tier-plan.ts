@@ -1,18 +1,18 @@
-import type { TierCarve } from './carve/apply.ts';
-import type { CoatPlan } from './coat/coat.ts';
-import type { FondantPlan } from './covers/fondant.ts';
-import type { PressedPlan } from './covers/pressed.ts';
-import type { CentrePlan } from './fill/centre.ts';
-import type { GapPlan } from './fill/gaps.ts';
-import type { FinishPlan } from './finish/finish-plan.ts';
-import type { GapLoad } from './fill/load.ts';
-import type { OtherPlan } from './others/other-layers.ts';
-import type { Outline } from './outline/outline.ts';
-import type { ScaledRecipe } from './recipes/scale.ts';
-import type { SoakPlan } from './soak/soak.ts';
-import type { StackPlan } from './stack/stack.ts';
-import type { BakePlan } from './tins/bake.ts';
-import type { Staged } from './working/staged.ts';
+import type { TierCarve } from '../carve/apply.ts';
+import type { CoatPlan } from '../coat/coat.ts';
+import type { FondantPlan } from '../covers/fondant.ts';
+import type { PressedPlan } from '../covers/pressed.ts';
+import type { CentrePlan } from '../fill/centre.ts';
+import type { GapPlan } from '../fill/gaps.ts';
+import type { FinishPlan } from '../finish/finish-plan.ts';
+import type { GapLoad } from '../fill/load.ts';
+import type { OtherPlan } from '../others/other-layers.ts';
+import type { Outline } from '../outline/outline.ts';
+import type { ScaledRecipe } from '../recipes/scale.ts';
+import type { SoakPlan } from '../soak/soak.ts';
+import type { StackPlan } from '../stack/stack.ts';
+import type { BakePlan } from '../tins/bake.ts';
+import type { Staged } from '../working/staged.ts';
 
 /** Everything computed for one tier. */
 export interface TierPlan {

@@ -1,11 +1,11 @@
-import type { Tier } from './build/types.ts';
+import type { Tier } from '../document/types.ts';
 import type { BareTier } from './tier-plan.ts';
 import { isStillCarvedSo } from './known-by.ts';
-import { fitsInside, type Outline } from './outline/outline.ts';
-import { planTier, type TierAround } from './plan-tier.ts';
+import { fitsInside, type Outline } from '../outline/outline.ts';
+import { planTier, type TierAround } from './tier.ts';
 import type { Work } from './work.ts';
-import { collect, enter, type Collected } from './working/collected.ts';
-import { Known } from './working/known.ts';
+import { collect, enter, type Collected } from '../working/collected.ts';
+import { Known } from '../working/known.ts';
 
 export const tiersKnown = new Known<Tier, Collected<BareTier>>();
 

@@ -1,5 +1,5 @@
-import type { Build } from './build/types.ts';
-import type { CarveAnswers, TierCarve } from './carve/apply.ts';
+import type { Build } from '../document/types.ts';
+import type { CarveAnswers, TierCarve } from '../carve/apply.ts';
 
 /* By what a plan is known again: the fields it follows from, and the answers of the solids it rests on. */
 

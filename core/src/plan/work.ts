@@ -1,10 +1,10 @@
-import type { Build } from './build/types.ts';
-import type { CarveAnswers } from './carve/apply.ts';
-import type { HandMoves } from './hand/moves.ts';
-import type { Pantry, Recipe, Spread } from './pantry/types.ts';
-import type { Workings } from './plan-workings.ts';
-import type { Caution } from './working/cautions.ts';
-import type { FigureBook } from './working/figures.ts';
+import type { Build } from '../document/types.ts';
+import type { CarveAnswers } from '../carve/apply.ts';
+import type { HandMoves } from '../hand/moves.ts';
+import type { Pantry, Recipe, Spread } from '../pantry/types.ts';
+import type { Workings } from './workings.ts';
+import type { Caution } from '../working/cautions.ts';
+import type { FigureBook } from '../working/figures.ts';
 
 /** What every part of the plan works with. */
 export interface Work {

@@ -1,39 +1,39 @@
-import type { Build, Tier } from './build/types.ts';
+import type { Build, Tier } from '../document/types.ts';
 import {
   carvedCoat,
   carvedFondant,
   carvedOutline,
   carvedStack,
   type TierCarve,
-} from './carve/apply.ts';
-import { warnOfCarving } from './carve/carve-cautions.ts';
-import { glueSpreadId } from './carve/needs.ts';
-import { carveKey, carveQuestion, type Stacked } from './carve/stock.ts';
-import { planCoat } from './coat/coat.ts';
-import { warnOfRoundRim } from './coat/rim-cautions.ts';
-import { planFondant } from './covers/fondant.ts';
-import { planPressed, warnOfPressed } from './covers/pressed.ts';
-import { innerSpreadId } from './build/edit.ts';
-import { centreDensity, planCentre } from './fill/centre.ts';
-import { factorOf } from './hand/moves.ts';
+} from '../carve/apply.ts';
+import { warnOfCarving } from '../carve/carve-cautions.ts';
+import { glueSpreadId } from '../carve/needs.ts';
+import { carveKey, carveQuestion, type Stacked } from '../carve/stock.ts';
+import { planCoat } from '../coat/coat.ts';
+import { warnOfRoundRim } from '../coat/rim-cautions.ts';
+import { planFondant } from '../covers/fondant.ts';
+import { planPressed, warnOfPressed } from '../covers/pressed.ts';
+import { innerSpreadId } from '../document/edit.ts';
+import { centreDensity, planCentre } from '../fill/centre.ts';
+import { factorOf } from '../hand/moves.ts';
 import type { BareTier } from './tier-plan.ts';
-import { enterSoakAndCentre, warnOfCentre } from './fill/centre-figures.ts';
-import { loadsOf, openAtEdge, warnOfNoRoom } from './fill/tier-gaps.ts';
-import { gapMassG, planGaps } from './fill/gaps.ts';
-import { warnOfRim } from './level/readings.ts';
-import { planOther, warnOfOthers } from './others/other-layers.ts';
-import { topScale } from './labour/minutes.ts';
-import { findRow } from './pantry/find.ts';
-import type { Pantry } from './pantry/types.ts';
-import { scaleRecipe } from './recipes/scale.ts';
-import { countServings } from './servings/servings.ts';
-import { planSoak } from './soak/soak.ts';
-import { warnOfSoak } from './soak/soak-cautions.ts';
-import { crownsOf, domesIn, layerArea, layerMassG } from './stack/layers.ts';
-import { planStack } from './stack/stack.ts';
-import { bakeTier } from './tins/bake-tier.ts';
+import { enterSoakAndCentre, warnOfCentre } from '../fill/centre-figures.ts';
+import { loadsOf, openAtEdge, warnOfNoRoom } from '../fill/tier-gaps.ts';
+import { gapMassG, planGaps } from '../fill/gaps.ts';
+import { warnOfRim } from '../level/readings.ts';
+import { planOther, warnOfOthers } from '../others/other-layers.ts';
+import { topScale } from '../labour/minutes.ts';
+import { findRow } from '../pantry/find.ts';
+import type { Pantry } from '../pantry/types.ts';
+import { scaleRecipe } from '../recipes/scale.ts';
+import { countServings } from '../servings/servings.ts';
+import { planSoak } from '../soak/soak.ts';
+import { warnOfSoak } from '../soak/soak-cautions.ts';
+import { crownsOf, domesIn, layerArea, layerMassG } from '../stack/layers.ts';
+import { planStack } from '../stack/stack.ts';
+import { bakeTier } from '../tins/bake-tier.ts';
 import type { TierWork } from './work.ts';
-import { attempt, ifThere, valueOf } from './working/staged.ts';
+import { attempt, ifThere, valueOf } from '../working/staged.ts';
 
 /** What a tier's plan takes from the build around it. */
 export interface TierAround extends Pick<Build['brief'], 'portion' | 'cutting' | 'halves'> {

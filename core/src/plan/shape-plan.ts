@@ -1,14 +1,14 @@
-import type { Bowl } from './bowls/bowls.ts';
-import type { Batch } from './bowls/batches.ts';
-import type { BoardCover, PaperStrips } from './covers/fondant.ts';
-import type { PlannedPiping } from './finish/piping.ts';
-import type { OvenPlan } from './oven/loads.ts';
-import type { Diet, DietAnswer } from './pantry/diets.ts';
-import type { Allergen, Board } from './pantry/types.ts';
-import type { Section } from './section/parts.ts';
-import type { Caution } from './working/cautions.ts';
-import type { Figures } from './working/figures.ts';
-import type { Staged } from './working/staged.ts';
+import type { Bowl } from '../bowls/bowls.ts';
+import type { Batch } from '../bowls/batches.ts';
+import type { BoardCover, PaperStrips } from '../covers/fondant.ts';
+import type { PlannedPiping } from '../finish/piping.ts';
+import type { OvenPlan } from '../oven/loads.ts';
+import type { Diet, DietAnswer } from '../pantry/diets.ts';
+import type { Allergen, Board } from '../pantry/types.ts';
+import type { Section } from '../section/parts.ts';
+import type { Caution } from '../working/cautions.ts';
+import type { Figures } from '../working/figures.ts';
+import type { Staged } from '../working/staged.ts';
 import type { TierPlan } from './tier-plan.ts';
 
 export interface ServingsPlan {

@@ -1,16 +1,16 @@
-import { fondantId, foodOf } from './pantry/find.ts';
-import type { Food } from './pantry/types.ts';
+import { fondantId, foodOf } from '../pantry/find.ts';
+import type { Food } from '../pantry/types.ts';
 import type { Work } from './work.ts';
 import type { ShapePlan } from './shape-plan.ts';
-import { dissolve } from './recipes/parts.ts';
+import { dissolve } from '../recipes/parts.ts';
 import {
   looseIngredient,
   mergeIngredients,
   scaleRecipe,
   type ScaledIngredient,
-} from './recipes/scale.ts';
-import { syrupRecipeId } from './soak/soak.ts';
-import { attempt, valueOf, type Staged } from './working/staged.ts';
+} from '../recipes/scale.ts';
+import { syrupRecipeId } from '../soak/soak.ts';
+import { attempt, valueOf, type Staged } from '../working/staged.ts';
 
 /**
  * Everything that is bought for a build in one list: batters, bowls with the recipes they are made

@@ -1,0 +1,26 @@
+import { asHappened } from '../bench/happened.ts';
+import type { CarveAnswers } from '../carve/apply.ts';
+import type { Build } from '../document/types.ts';
+import { type HandMoves, noMoves } from '../hand/moves.ts';
+import type { Pantry } from '../pantry/types.ts';
+import type { ScaledIngredient } from '../recipes/scale.ts';
+import { Known } from '../working/known.ts';
+import type { Staged } from '../working/staged.ts';
+import { planIngredients } from './ingredients.ts';
+import type { ShapePlan } from './shape-plan.ts';
+import { beginWork, nothingCarved, planShape } from './shape.ts';
+
+/** What is bought for a build, and the shape it is bought for: without its times, its steps and its price. */
+export function planBuying(
+  build: Build,
+  pantry: Pantry,
+  carved: CarveAnswers = nothingCarved,
+  moves: HandMoves = noMoves,
+): { shape: ShapePlan; ingredients: Staged<ScaledIngredient[]> } {
+  const shape = planShape(build, pantry, carved, moves);
+  const ingredients = boughtKnown.of(shape, [], () =>
+    planIngredients(shape, beginWork(asHappened(build).build, pantry, false, carved, null, moves)),
+  );
+  return { shape, ingredients };
+}
+const boughtKnown = new Known<ShapePlan, Staged<ScaledIngredient[]>>(1);

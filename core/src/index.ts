@@ -28,7 +28,7 @@ export * from './pantry/diets.ts';
 export * from './pantry/find.ts';
 export * from './pantry/hazards.ts';
 export * from './pantry/empty-rows.ts';
-export * from './pantry/schema.ts';
+export { pantryLimits, type CarriedRows } from './pantry/fields.ts';
 export * from './pantry/starting/index.ts';
 
 export * from './document/types.ts';
@@ -37,7 +37,6 @@ export { unsoundIn } from './working/unsound.ts';
 export { atDate } from './document/dates.ts';
 export * from './tins/choose.ts';
 export * from './document/field-words.ts';
-export { outlineSchema } from './document/schema-blocks.ts';
 export * from './document/schema.ts';
 export * from './document/create.ts';
 export * from './document/edit.ts';
@@ -46,7 +45,7 @@ export * from './document/migrate.ts';
 export * from './document/read-file.ts';
 export * from './document/write-file.ts';
 export * from './document/merge-rows.ts';
-export * from './document/json-schema.ts';
+export * from './document/file-schema.ts';
 
 export { freezeDocuments } from './working/known.ts';
 export * from './working/figures.ts';

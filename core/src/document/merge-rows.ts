@@ -1,4 +1,4 @@
-import type { CarriedRows } from '../pantry/schema.ts';
+import type { CarriedRows } from '../pantry/fields.ts';
 import { pantryTables, type Pantry, type PantryTable, type Recipe } from '../pantry/types.ts';
 import type { Build } from './types.ts';
 

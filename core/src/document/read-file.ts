@@ -2,11 +2,10 @@ import { fieldProblem } from './field-words.ts';
 import { findNodeAtLocation, parseTree, type ParseError } from 'jsonc-parser';
 import { ValidationError } from 'yup';
 import type { CarveResult } from '../carve/result.ts';
-import { carriedRowsSchema, type CarriedRows } from '../pantry/schema.ts';
-import { carvingsSchema } from './carve-result-schema.ts';
+import type { CarriedRows } from '../pantry/fields.ts';
 import { maxFileLength } from './limits.ts';
 import { migrate } from './migrate.ts';
-import { buildSchema } from './schema.ts';
+import { buildSchema, carriedRowsSchema, carvingsSchema } from './schema.ts';
 import { buildVersion, type Build } from './types.ts';
 
 export const fileFormat = 'pyrgotect-build';

@@ -2,7 +2,7 @@ import { withParts } from '../recipes/parts.ts';
 import { fondantId } from '../pantry/find.ts';
 import { isSoaked, syrupRecipeId } from '../soak/soak.ts';
 import type { CarveResult } from '../carve/result.ts';
-import type { CarriedRows } from '../pantry/schema.ts';
+import type { CarriedRows } from '../pantry/fields.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { pouredIn } from '../finish/ganache-recipe.ts';
 import { dowelIdsIn, piecesOf, spreadIdsIn } from './edit.ts';

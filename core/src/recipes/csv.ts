@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { fieldProblem } from '../document/field-words.ts';
-import { rowSchemas } from '../pantry/schema.ts';
+import { rowSchemas } from '../document/schema.ts';
 import { allergens, type Allergen, type Food } from '../pantry/types.ts';
 import { ValidationError } from 'yup';
 

@@ -1,19 +1,23 @@
-import { mixed, type ISchema } from 'yup';
 import type { CarveResult, CarveStep, Lines, Offcut, Vec3 } from '../carve/result.ts';
-import { kinds } from '../units/kinds.ts';
-import type { Phrase } from '../units/phrase.ts';
-import { carveMeasures, limits } from './limits.ts';
 import {
+  byName,
   figure,
+  figures,
   flag,
   id,
   list,
   oneOf,
   orNull,
   record,
+  swift,
   wholeFigure,
   words,
-} from './schema-blocks.ts';
+  wordsLike,
+  type Field,
+} from '../fields/field.ts';
+import { kinds } from '../units/kinds.ts';
+import type { Phrase } from '../units/phrase.ts';
+import { carveMeasures, limits } from './limits.ts';
 
 /* What the solids said of a carving, as it travels in a build file. */
 
@@ -24,45 +28,30 @@ const isFigure = (value: unknown): boolean =>
   typeof value === 'number' && value >= measure.min && value <= measure.max;
 const isPoint = (value: unknown): boolean =>
   Array.isArray(value) && value.length === 2 && value.every(isFigure);
-
-/** Thousands of points are tried by one test and not by a schema for each: that took seconds. */
-const lines = (): ISchema<Lines> =>
-  mixed<Lines>((value): value is Lines => Array.isArray(value))
-    .required('is missing')
-    .test('lines', 'must be lists of points, two numbers to each', (value) => {
-      const all = value as unknown[];
-      return (
-        all.length <= mostLines &&
-        all.every((line) => Array.isArray(line) && line.length <= mostPoints && line.every(isPoint))
-      );
-    }) as never;
-const byPart = () =>
-  mixed<Record<string, number>>((value): value is Record<string, number> => isObject(value))
-    .required('is missing')
-    .test('parts', 'must give a number for each part', (value) =>
-      Object.values(value ?? {}).every(isFigure),
-    );
-const isObject = (value: unknown): boolean =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+/** Thousands of points are tried at one go. */
+const lines = (): Field<Lines> =>
+  swift(
+    list(list(figures<[number, number]>(measure, 2), mostPoints), mostLines),
+    'must be lists of points, two numbers to each',
+    (value) =>
+      Array.isArray(value) &&
+      value.length <= mostLines &&
+      value.every(
+        (line) => Array.isArray(line) && line.length <= mostPoints && line.every(isPoint),
+      ),
+  );
 const size = () => figure(measure);
-const place = (): ISchema<Vec3> =>
-  list(size() as never, 3).test(
-    'three',
-    'needs three numbers',
-    (value) => !Array.isArray(value) || value.length === 3,
-  ) as never;
+const byPart = () => byName(size(), 'must give a number for each part');
+const place = () => figures<Vec3>(measure, 3);
 const said = () =>
   orNull(
-    mixed<Phrase>((value): value is Phrase => isObject(value)).test(
-      'phrase',
-      'must be a text with its figures',
-      (value) =>
-        typeof value?.text === 'string' &&
-        value.text.length <= 1000 &&
-        Object.values(value.values ?? {}).every(
-          (each) => isObject(each) && isFigure(each.value) && kinds.includes(each.kind),
-        ),
-    ) as never,
+    record<Phrase>({
+      text: words(1000),
+      values: byName(
+        record<NonNullable<Phrase['values']>[string]>({ value: size(), kind: oneOf(kinds) }),
+        'must give a figure and its kind for each name',
+      ).orMissing(),
+    }),
   );
 
 const offcut = record<Offcut>({
@@ -73,7 +62,7 @@ const offcut = record<Offcut>({
   massG: size(),
   byPart: byPart(),
   whole: flag(),
-  usedBy: orNull(id() as never),
+  usedBy: orNull(id()),
 });
 const step = record<CarveStep>({
   cutId: id(),
@@ -82,22 +71,22 @@ const step = record<CarveStep>({
   removedMl: size(),
   removedG: size(),
   byPart: byPart(),
-  pieces: list(offcut as never, mostPieces),
+  pieces: list(offcut, mostPieces),
   leftMl: size(),
   leftG: size(),
   centre: place(),
   topMm: size(),
   footMm2: size(),
   lacks: list(
-    record<CarveStep['lacks'][number]>({ ml: size(), at: place(), sizeMm: place() }) as never,
+    record<CarveStep['lacks'][number]>({ ml: size(), at: place(), sizeMm: place() }),
     mostPieces,
   ),
   behind: lines(),
 });
 
-const carveResultSchema = record<CarveResult>({
-  key: words(40, 1).matches(/^[0-9a-z]+$/, 'is no key'),
-  steps: list(step as never, mostSteps),
+const carveResult = record<CarveResult>({
+  key: wordsLike(/^[0-9a-z]{1,40}$/, 40, 'is no key'),
+  steps: list(step, mostSteps),
   stackMl: size(),
   leftMl: size(),
   stackG: size(),
@@ -115,7 +104,7 @@ const carveResultSchema = record<CarveResult>({
       upMm: size(),
       areaMm2: size(),
       acrossMm: size(),
-    }) as never,
+    }),
   ),
   overhang: record<CarveResult['overhang']>({ mm: size(), bearingDeg: size() }),
   stands: flag(),
@@ -133,12 +122,12 @@ const carveResultSchema = record<CarveResult>({
       upMm: size(),
       label: words(200),
       lines: lines(),
-      outMm: list(orNull(size() as never), 24),
-    }) as never,
+      outMm: list(orNull(size()), 24),
+    }),
     mostLines,
   ),
   section: list(
-    record<CarveResult['section'][number]>({ part: words(64), lines: lines() }) as never,
+    record<CarveResult['section'][number]>({ part: words(64), lines: lines() }),
     mostLines,
   ),
   sectionLines: lines(),
@@ -152,7 +141,7 @@ const carveResultSchema = record<CarveResult>({
       wideMm: size(),
       highMm: size(),
       seamMm: size(),
-    }) as never,
+    }),
     6,
   ),
   drapes: flag(),
@@ -163,11 +152,11 @@ const carveResultSchema = record<CarveResult>({
       areaMm2: size(),
       slopeDeg: size(),
       needsPa: size(),
-    }) as never,
+    }),
     mostSteps,
   ),
   laid: flag(),
 });
 
 /** What the solids said of the carved tiers of a build: at most one answer for each. */
-export const carvingsSchema = list(carveResultSchema as never, limits.tiers.max);
+export const carvings = list(carveResult, limits.tiers.max);

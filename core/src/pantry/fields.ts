@@ -1,20 +1,19 @@
 import { hazards } from './hazards.ts';
-import type { ISchema, ObjectSchema } from 'yup';
+import { allergenList, name, outline } from '../document/common-fields.ts';
 import {
-  allergenList,
+  byName,
   figure,
   flag,
   id,
   isoTime,
   list,
-  name,
   oneOf,
   orNull,
-  outlineSchema,
   record,
   wholeFigure,
   words,
-} from '../document/schema-blocks.ts';
+  type Field,
+} from '../fields/field.ts';
 import { otherFluids } from '../drip/fluid.ts';
 import type { TestDrip } from '../drip/test-drip.ts';
 import {
@@ -121,10 +120,10 @@ export const pantryLimits = {
 } as const;
 const at = pantryLimits;
 
-const ranges = () => record<Record<string, never>>({}) as unknown as ISchema<Sponge['ranges']>;
+const ranges = () => byName<[number, number]>(null, 'must be an object');
 const common = () => ({ id: id(), name: name(), source: oneOf(sources), ranges: ranges() });
 
-const spongeSchema = record<Sponge>({
+const sponge = record<Sponge>({
   ...common(),
   batterDensityGPerMl: figure(at.batterDensityGPerMl),
   rise: figure(at.rise),
@@ -138,7 +137,7 @@ const spongeSchema = record<Sponge>({
   recipeId: id(),
 });
 
-const spreadSchema = record<Spread>({
+const spread = record<Spread>({
   ...common(),
   densityGPerMl: figure(at.densityGPerMl),
   stress21Pa: figure(at.stressPa),
@@ -148,25 +147,25 @@ const spreadSchema = record<Spread>({
   keeping: oneOf(keepingClasses),
   tone: oneOf(tones),
   recipeId: id(),
-  mixerShare: orNull(figure(at.mixerShare) as never),
-  panShare: orNull(figure(at.mixerShare) as never),
+  mixerShare: orNull(figure(at.mixerShare)),
+  panShare: orNull(figure(at.mixerShare)),
 });
 
-const tinSchema = record<Tin>({
+const tin = record<Tin>({
   ...common(),
-  outline: outlineSchema,
+  outline: outline,
   depthMm: figure(at.tinDepthMm),
   flareMm: figure(at.flareMm),
   owned: wholeFigure(at.owned),
   form: oneOf(tinForms),
-  waterG: orNull(figure(at.waterG) as never),
-}).test(
+  waterG: orNull(figure(at.waterG)),
+}).rule(
   'mould',
   'is a mould: it needs the weight of the water it holds',
   (tin) => tin.form !== 'mould' || tin.waterG !== null,
 );
 
-const otherSchema = record<OtherLayer>({
+const other = record<OtherLayer>({
   ...common(),
   form: oneOf(otherForms),
   thicknessMm: figure(at.otherMm),
@@ -178,70 +177,67 @@ const otherSchema = record<OtherLayer>({
     record<NonNullable<OtherLayer['bake']>>({
       ovenC: figure(at.ovenC),
       minutes: figure(at.bakeMin),
-    }) as never,
+    }),
   ),
-  packCount: orNull(wholeFigure(at.packCount) as never),
-  thawH: orNull(figure(at.thawH) as never),
+  packCount: orNull(wholeFigure(at.packCount)),
+  thawH: orNull(figure(at.thawH)),
   allergens: allergenList(),
   tone: oneOf(tones),
-  recipeId: orNull(id() as never),
+  recipeId: orNull(id()),
 });
 
-const boardSchema = record<Board>({
+const board = record<Board>({
   ...common(),
-  outline: outlineSchema,
+  outline: outline,
   thicknessMm: figure(at.boardMm),
   massG: figure(at.boardG),
   material: oneOf(boardMaterials),
-  price: orNull(figure(at.price) as never),
+  price: orNull(figure(at.price)),
 });
 
-const recipeSchema = record<Recipe>({
+const recipe = record<Recipe>({
   ...common(),
   yieldG: figure(at.yieldG),
   ingredients: list(
     record<Ingredient>({
       name: name(),
       massG: figure(at.ingredientG),
-      pieceG: figure({ min: 1, max: 2000 }).notRequired(),
+      pieceG: figure({ min: 1, max: 2000 }).orMissing(),
       allergens: allergenList(),
-      foodId: orNull(id() as never),
-      recipeId: orNull(id() as never),
-    }) as never,
+      foodId: orNull(id()),
+      recipeId: orNull(id()),
+    }),
     60,
+    1,
+    'has no ingredients',
   ),
-  steps: list(words(400) as never, 40),
+  steps: list(words(400), 40),
   bake: orNull(
     record<NonNullable<Recipe['bake']>>({
       ovenC: figure(at.ovenC),
       minutes: figure(at.bakeMin),
       tinMm: figure({ min: 30, max: 900 }),
       depthMm: figure({ min: 10, max: 300 }),
-    }) as never,
+    }),
   ),
-  caution: orNull(words(600) as never),
+  caution: orNull(words(600)),
   hazards: list(oneOf(hazards), hazards.length),
-  hottestC: orNull(figure(at.hottestC) as never),
+  hottestC: orNull(figure(at.hottestC)),
 })
-  .test(
-    'some ingredients',
-    'has no ingredients',
-    (recipe) => !Array.isArray(recipe.ingredients) || recipe.ingredients.length > 0,
-  )
-  .test('yield', 'yields more than its ingredients weigh', (recipe) => {
+  .rule('yield', 'yields more than its ingredients weigh', (recipe) => {
     if (!Array.isArray(recipe.ingredients)) return true;
     const total = recipe.ingredients.reduce((sum, i) => sum + (i?.massG ?? 0), 0);
     return recipe.yieldG <= total + 0.5;
   });
 
-const foodSchema = record<Food>({
+const food = record<Food>({
   ...common(),
-  aliases: list(name() as never, 20),
-  cupG: orNull(figure(at.cupG) as never),
-  cupSiftedG: orNull(figure(at.cupG) as never),
-  cupScoopedG: orNull(figure(at.cupG) as never),
-  pieceG: orNull(figure(at.pieceG) as never),
-  boughtAs: orNull(id() as never),
+  aliases: list(name(), 20),
+  cupG: orNull(figure(at.cupG)),
+  cupSiftedG: orNull(figure(at.cupG)),
+  cupScoopedG: orNull(figure(at.cupG)),
+  pieceG: orNull(figure(at.pieceG)),
+  boughtAs: orNull(id()),
   waterShare: figure(at.partShare),
   fatShare: figure(at.partShare),
   sugarShare: figure(at.partShare),
@@ -250,10 +246,10 @@ const foodSchema = record<Food>({
   mayContain: allergenList(),
   traits: list(oneOf(traits), traits.length),
   declared: flag(),
-  packG: orNull(figure(at.packG) as never),
-  price: orNull(figure(at.price) as never),
+  packG: orNull(figure(at.packG)),
+  price: orNull(figure(at.price)),
   stockG: figure(at.stockG),
-  keepsDays: orNull(wholeFigure(at.keepsDays) as never),
+  keepsDays: orNull(wholeFigure(at.keepsDays)),
   cocoa: orNull(
     record<CocoaParts>({
       butter: figure(at.partShare),
@@ -261,7 +257,7 @@ const foodSchema = record<Food>({
       milkSolids: figure(at.partShare),
       milkFat: figure(at.partShare),
       otherFat: figure(at.partShare),
-    }).test(
+    }).rule(
       'cocoa parts',
       'is made of more than the whole: cocoa, milk and other fat come to over 100 %',
       ({ butter, nonFat, milkSolids, milkFat, otherFat }) =>
@@ -273,25 +269,25 @@ const foodSchema = record<Food>({
             Number(otherFat) >
           1.0001
         ),
-    ) as never,
+    ),
   ),
-}).test(
+}).rule(
   'parts',
   'is made of more than the whole: water, fat, sugar and salt come to over 100 %',
   ({ waterShare, fatShare, sugarShare, saltShare }) =>
     !(Number(waterShare) + Number(fatShare) + Number(sugarShare) + Number(saltShare) > 1.0001),
 );
 
-const ganacheSchema = record<Ganache>({
+const ganache = record<Ganache>({
   ...common(),
   fluid: oneOf(['ganache', ...otherFluids]),
-  chocolateId: orNull(id() as never),
-  creamId: orNull(id() as never),
+  chocolateId: orNull(id()),
+  creamId: orNull(id()),
   ratio: figure(at.ganacheRatio),
   butterShare: figure(at.partShare),
   syrupShare: figure(at.partShare),
   sugarShare: figure(at.partShare),
-  spreadId: orNull(id() as never),
+  spreadId: orNull(id()),
   tests: list(
     record<TestDrip>({
       massG: figure(at.testG),
@@ -300,15 +296,15 @@ const ganacheSchema = record<Ganache>({
       lengthMm: figure(at.testMm),
       afterS: figure(at.testS),
       ratio: figure(at.ganacheRatio),
-      at: orNull(isoTime() as never),
-    }).test(
+      at: orNull(isoTime()),
+    }).rule(
       'warmer than its coat',
       'is colder than the coat it ran over',
       (test) => !(Number(test.fluidC) < Number(test.coatC)),
-    ) as never,
+    ),
     at.tests.max,
   ),
-}).test(
+}).rule(
   'made of something',
   'needs a chocolate and a cream, or a filling that it is',
   ({ fluid, chocolateId, creamId, spreadId }) =>
@@ -317,33 +313,34 @@ const ganacheSchema = record<Ganache>({
       : chocolateId !== null || spreadId !== null,
 );
 
-const dowelSchema = record<Dowel>({
+const dowel = record<Dowel>({
   ...common(),
   form: oneOf(dowelForms),
   outerMm: figure(at.dowelMm),
-  wallMm: orNull(figure(at.wallMm) as never),
+  wallMm: orNull(figure(at.wallMm)),
   modulusGPa: figure(at.modulusGPa),
   strengthMPa: figure(at.strengthMPa),
   dampShare: figure(at.dampShare),
   lengthMm: figure(at.stickMm),
   packCount: wholeFigure(at.packCount),
-  price: orNull(figure(at.price) as never),
+  price: orNull(figure(at.price)),
   owned: wholeFigure(at.sticks),
-  testsG: list(figure(at.pressG) as never, at.tests.max),
+  testsG: list(figure(at.pressG), at.tests.max),
   testedMm: figure(at.stickMm),
 })
-  .test(
+  .rule(
     'wall of a tube',
     'is a tube and needs the thickness of its wall',
     ({ form, wallMm }) => form !== 'tube' || wallMm !== null,
   )
-  .test(
+  .rule(
     'wall within',
     'has a wall thicker than half of it',
     ({ outerMm, wallMm }) => !(typeof wallMm === 'number' && wallMm > Number(outerMm) / 2),
   );
 
-export const kitchenSchema: ObjectSchema<Kitchen> = record<Kitchen>({
+/** The kitchen: what it can hold, and how its hands work. */
+export const kitchen = record<Kitchen>({
   mixerMl: figure(at.mixerMl),
   kerfMm: figure(at.kerfMm),
   dabG: figure(at.dabG),
@@ -376,29 +373,29 @@ export const kitchenSchema: ObjectSchema<Kitchen> = record<Kitchen>({
   refillMin: figure(at.refillMin),
 });
 
-/** One schema for each table: the built-in rows, the user's own and those in files all pass through it. */
-export const rowSchemas = {
-  sponges: spongeSchema,
-  spreads: spreadSchema,
-  tins: tinSchema,
-  boards: boardSchema,
-  others: otherSchema,
-  recipes: recipeSchema,
-  foods: foodSchema,
-  ganaches: ganacheSchema,
-  dowels: dowelSchema,
-} as const satisfies { [T in PantryTable]: ObjectSchema<Pantry[T][number]> };
+/** One description for each table: the built-in rows, the user's own and those in files are all of it. */
+export const rowFields: { [T in PantryTable]: Field<Pantry[T][number]> } = {
+  sponges: sponge.knownAs('sponge'),
+  spreads: spread.knownAs('spread'),
+  tins: tin.knownAs('tin'),
+  boards: board.knownAs('board'),
+  others: other.knownAs('other'),
+  recipes: recipe.knownAs('recipe'),
+  foods: food.knownAs('food'),
+  ganaches: ganache.knownAs('ganache'),
+  dowels: dowel.knownAs('dowel'),
+};
 
 /** The rows that travel in a build file. */
 export type CarriedRows = Pick<Pantry, PantryTable>;
-export const carriedRowsSchema: ObjectSchema<CarriedRows> = record<CarriedRows>({
-  sponges: list(spongeSchema as never, 200),
-  spreads: list(spreadSchema as never, 200),
-  tins: list(tinSchema as never, 200),
-  boards: list(boardSchema as never, 200),
-  others: list(otherSchema as never, 200),
-  recipes: list(recipeSchema as never, 200),
-  foods: list(foodSchema as never, 500),
-  ganaches: list(ganacheSchema as never, 200),
-  dowels: list(dowelSchema as never, 200),
+export const carriedRows = record<CarriedRows>({
+  sponges: list(rowFields.sponges, 200),
+  spreads: list(rowFields.spreads, 200),
+  tins: list(rowFields.tins, 200),
+  boards: list(rowFields.boards, 200),
+  others: list(rowFields.others, 200),
+  recipes: list(rowFields.recipes, 200),
+  foods: list(rowFields.foods, 500),
+  ganaches: list(rowFields.ganaches, 200),
+  dowels: list(rowFields.dowels, 200),
 });

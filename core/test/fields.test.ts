@@ -1,0 +1,196 @@
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { ValidationError } from 'yup';
+import { buildSchema, kitchenSchema, startingKitchen, startingPantry } from '../src/index.ts';
+import { build as buildField } from '../src/document/build-fields.ts';
+import { rowFields } from '../src/pantry/fields.ts';
+import { checksOf } from '../src/fields/checks.ts';
+import {
+  byKind,
+  byName,
+  figure,
+  figures,
+  flag,
+  id,
+  isoTime,
+  list,
+  oneOf,
+  orNull,
+  record,
+  swift,
+  wholeFigure,
+  words,
+  type Field,
+} from '../src/fields/field.ts';
+import { jsonOf, type JsonSchema } from '../src/fields/json-schema.ts';
+import { anyBuild } from './arbitrary.ts';
+
+/** Whether the JSON Schema of a field takes a value. */
+function schemaOf(field: Field<unknown>): (value: unknown) => boolean {
+  const known = new Map<string, JsonSchema>();
+  const schema = { ...jsonOf(field, known), $defs: Object.fromEntries(known) };
+  const compiled = new Ajv2020({ strict: true }).compile(schema);
+  return (value) => compiled(value);
+}
+const takes = (field: Field<unknown>, value: unknown): boolean =>
+  checksOf(field).isValidSync(value, { strict: true });
+const saysOf = (field: Field<unknown>, value: unknown): string[] => {
+  try {
+    checksOf(field).validateSync(value, { strict: true, abortEarly: false });
+    return [];
+  } catch (error) {
+    return (error as ValidationError).errors;
+  }
+};
+
+interface Slice {
+  wide: number;
+  name: string;
+  note?: string;
+}
+type Cut = { kind: 'plane'; upMm: number } | { kind: 'scoop'; radiusMm: number };
+const slice = record<Slice>({
+  wide: figure({ min: 1, max: 9 }),
+  name: words(5, 1),
+  note: words(9).orMissing(),
+});
+const cut = byKind<Cut>({
+  plane: record({ kind: oneOf(['plane']), upMm: figure({ min: 0, max: 5 }) }),
+  scoop: record({ kind: oneOf(['scoop']), radiusMm: figure({ min: 1, max: 2 }) }),
+});
+
+describe('a field', () => {
+  const cases: [string, Field<unknown>, good: unknown[], bad: unknown[]][] = [
+    ['figure', figure({ min: 1, max: 3 }), [1, 2.5, 3], [0.99, 3.01, '2', null, NaN, undefined]],
+    ['whole figure', wholeFigure({ min: -1, max: 1 }), [-1, 0, 1], [0.5, 2, true]],
+    ['words', words(4, 1), ['a', 'abcd'], ['', 'abcde', 4, null]],
+    ['id', id(), ['tier-1', 'a_B'], ['', 'a b', 'x'.repeat(65), 7]],
+    ['time', isoTime(), ['2027-05-03T09:30', '2027-05-03T09:30:00Z'], ['yesterday', '', 5]],
+    ['flag', flag(), [true, false], [0, 'true', null]],
+    ['choice', oneOf(['fridge', 'freezer']), ['fridge'], ['cellar', 1, null]],
+    ['list', list(flag(), 2, 1), [[true], [true, false]], [[], [true, true, true], [1], {}, null]],
+    ['place', figures<[number, number]>({ min: 0, max: 1 }, 2), [[0, 1]], [[0], [0, 1, 1], [0, 2]]],
+    ['null or a figure', orNull(figure({ min: 0, max: 1 })), [null, 0.5], [2, 'x', undefined]],
+    ['record', slice, [{ wide: 2, name: 'a' }, { wide: 2, name: 'a', note: '' }], [{ wide: 2 }, [], null, { wide: 0, name: 'a' }, { wide: 2, name: 'a', note: 5 }]], // prettier-ignore
+    ['one of several kinds', cut, [{ kind: 'plane', upMm: 1 }, { kind: 'scoop', radiusMm: 1 }], [{ kind: 'plane', radiusMm: 1 }, { kind: 'saw' }, {}, null]], // prettier-ignore
+    ['figures by name', byName(figure({ min: 0, max: 1 }), 'no'), [{}, { a: 1 }], [{ a: 2 }, [], 3]], // prettier-ignore
+  ];
+  it.each(cases)('that is a %s is checked alike by program and schema', (_, field, good, bad) => {
+    const schema = schemaOf(field);
+    for (const value of good) {
+      expect(saysOf(field, value), JSON.stringify(value)).toEqual([]);
+      expect(schema(value), JSON.stringify(value)).toBe(true);
+    }
+    for (const value of bad) {
+      expect(takes(field, value), JSON.stringify(value)).toBe(false);
+      // what cannot stand in a file is no matter of its schema
+      if (value !== undefined && !Number.isNaN(value))
+        expect(schema(value), JSON.stringify(value)).toBe(false);
+    }
+  });
+  it('says what is wrong in words that follow its name', () => {
+    expect(saysOf(figure({ min: 1, max: 3 }), 5)).toEqual(['must be at most 3']);
+    expect(saysOf(slice, { name: '' })).toEqual(['is missing', 'is empty']);
+    expect(saysOf(list(flag(), 2, 1, 'has no slices'), [])).toEqual(['has no slices']);
+    expect(saysOf(words(9), 'a\u0007')).toEqual(['holds control characters']);
+    expect(saysOf(cut, { kind: 'saw' })).toEqual(['must be one of: plane, scoop']);
+  });
+  it('keeps its rules, which are not tried on what is not there', () => {
+    const even = list(figure({ min: 0, max: 9 }), 9).rule(
+      'even',
+      'needs an even number',
+      (all) => all.length % 2 === 0,
+    );
+    expect(saysOf(even, [1])).toEqual(['needs an even number']);
+    expect(saysOf(even, [1, 2])).toEqual([]);
+    expect(saysOf(even, 'many')).toEqual(['must be a list']);
+    expect(saysOf(even.orMissing(), undefined)).toEqual([]);
+    expect(saysOf(orNull(even), null)).toEqual([]);
+    expect(saysOf(orNull(even), [1])).toEqual(['needs an even number']);
+  });
+  it('of thousands of points is tried at one go', () => {
+    let tried = 0;
+    const many = swift(list(flag(), 9), 'is not so', (value) => {
+      tried += 1;
+      return Array.isArray(value);
+    });
+    expect([takes(many, [1, 2, 3]), takes(many, {}), tried]).toEqual([true, false, 2]);
+    expect(schemaOf(many)([true])).toBe(true);
+  });
+  it('that has a name is written once and referred to', () => {
+    const known = new Map<string, JsonSchema>();
+    const named = flag().knownAs('done');
+    expect(jsonOf(list(named, 3), known)).toMatchObject({ items: { $ref: '#/$defs/done' } });
+    expect(known.get('done')).toEqual({ type: 'boolean' });
+  });
+});
+
+/** One place in a document, with what stands there. */
+function places(value: unknown, way: (string | number)[] = []): (string | number)[][] {
+  if (typeof value !== 'object' || value === null) return [way];
+  return [
+    ...(way.length > 0 ? [way] : []),
+    ...Object.entries(value).flatMap(([key, inside]) =>
+      places(inside, [...way, Array.isArray(value) ? Number(key) : key]),
+    ),
+  ];
+}
+function changed(value: unknown, way: readonly (string | number)[], put: unknown): unknown {
+  const copy = structuredClone(value) as Record<string, unknown>;
+  let at: Record<string, unknown> = copy;
+  for (const key of way.slice(0, -1)) at = at[key] as Record<string, unknown>;
+  if (put === undefined) delete at[way.at(-1)!];
+  else at[way.at(-1)!] = put;
+  return copy;
+}
+
+describe('the description of a build', () => {
+  const schema = schemaOf(buildField);
+  it('takes every build that can be, by its checks and by its schema', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const plain: unknown = JSON.parse(JSON.stringify(build));
+        expect(buildSchema.isValidSync(plain, { strict: true })).toBe(true);
+        expect(schema(plain)).toBe(true);
+      }),
+      { numRuns: 25, seed: 31 },
+    );
+  });
+  it('takes nothing that its schema refuses, whatever single value of it is spoilt', () => {
+    const spoilt = fc.constantFrom<unknown>(undefined, null, 'x', -1e9, 1e9, 0.3, true, [], {});
+    let refused = 0;
+    fc.assert(
+      fc.property(anyBuild, fc.nat(), spoilt, (build, pick, put) => {
+        const plain: unknown = JSON.parse(JSON.stringify(build));
+        const ways = places(plain).filter((way) => !(put === undefined && typeof way.at(-1) === 'number')); // prettier-ignore
+        const other = changed(plain, ways[pick % ways.length]!, put);
+        // rules of a whole tier come on top: what the schema takes may still be refused
+        if (schema(other)) return;
+        refused += 1;
+        expect(buildSchema.isValidSync(other, { strict: true })).toBe(false);
+      }),
+      { numRuns: 200, seed: 32 },
+    );
+    expect(refused).toBeGreaterThan(100);
+  });
+});
+
+describe('the descriptions of the pantry', () => {
+  it.each(Object.keys(rowFields) as (keyof typeof rowFields)[])('take every row of %s', (table) => {
+    const field: Field<unknown> = rowFields[table];
+    const schema = schemaOf(field);
+    const rows: readonly unknown[] = startingPantry()[table];
+    expect(rows.length).toBeGreaterThan(3);
+    for (const row of rows) {
+      expect(saysOf(field, row)).toEqual([]);
+      expect(schema(JSON.parse(JSON.stringify(row)))).toBe(true);
+    }
+    expect(takes(field, { ...(rows[0] as object), id: 'two words' })).toBe(false);
+  });
+  it('take the kitchen, and none without an oven', () => {
+    const kitchen = startingKitchen;
+    expect(kitchenSchema.isValidSync(kitchen, { strict: true })).toBe(true);
+    expect(kitchenSchema.isValidSync({ ...kitchen, shelves: 0 }, { strict: true })).toBe(false);
+  });
+});

@@ -1,10 +1,10 @@
 import { newBuild, setLayerCount } from '@pyrgotect/core';
 import { createPinia, setActivePinia } from 'pinia';
-import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { setThickness, setTierHeight, thicknessOfPart, walkable } from '../src/parts/part-edits.ts';
 import { mergesNothing, saveBuild } from '../src/storage/builds.ts';
 import { database } from '../src/storage/database.ts';
-import { useBuild } from '../src/stores/build.ts';
+import { saveAfterMs, useBuild } from '../src/stores/build.ts';
 
 beforeEach(async () => {
   setActivePinia(createPinia());
@@ -64,6 +64,47 @@ describe('the open build', () => {
     expect(store.saveState).toBe('saved');
     setActivePinia(createPinia());
     expect(layers(await opened())[0]).toBe(33);
+  });
+
+  it('is done saving when all is kept, whoever asked and however often', async () => {
+    const store = await opened();
+    const kept = async (): Promise<number> =>
+      (await database.builds.get('cake'))!.build.brief.servings;
+    store.edit('Servings', (d) => void (d.brief.servings = 13));
+    const first = store.flush();
+    store.edit('Servings', (d) => void (d.brief.servings = 14));
+    const others = [store.flush(), store.flush()];
+    store.edit('Servings', (d) => void (d.brief.servings = 15));
+    await Promise.all([first, ...others, store.flush()]);
+    expect(await kept()).toBe(15);
+    expect(store.saveState).toBe('saved');
+    const rows = await database.revisions.where('buildId').equals('cake').toArray();
+    expect(new Set(rows.map((row) => row.revision)).size).toBe(rows.length);
+  });
+
+  it('keeps a single edit at once, and a drag when it pauses', async () => {
+    const store = await opened();
+    const later = vi.spyOn(globalThis, 'setTimeout');
+    const waits = (): number => later.mock.calls.filter(([, ms]) => ms === saveAfterMs).length;
+    store.edit('Servings', (d) => void (d.brief.servings = 21));
+    expect(waits()).toBe(0);
+    await vi.waitFor(() => expect(store.saveState).toBe('saved'));
+    for (const mm of [31, 32, 33]) setThickness('tier-1/layer/0', mm, false);
+    expect(waits()).toBe(1);
+    await vi.waitFor(() => expect(store.saveState).toBe('saved'));
+    later.mockRestore();
+  });
+
+  it('shows what it is at once, and how it is made when the hand rests', async () => {
+    const store = await opened();
+    await vi.waitFor(() => expect(store.making).not.toBeNull(), { timeout: 5000 });
+    const before = store.making!;
+    setThickness('tier-1/layer/0', 60, false);
+    expect(store.cake!.tally.heightMm).toBeGreaterThan(130);
+    expect(store.making).toBe(before);
+    await vi.waitFor(() => expect(store.making).not.toBe(before), { timeout: 5000 });
+    expect(store.making!.handsOnMin).toBe(store.plan!.tally.handsOnMin);
+    expect(store.cautions).toEqual(store.plan!.cautions);
   });
 
   it('replans at once', async () => {

@@ -29,7 +29,8 @@ interface Edit {
   backward: Patches[];
 }
 
-const saveAfterMs = 120;
+/** How long a drag has to pause before it is saved, ms. */
+export const saveAfterMs = 120;
 
 /** The open build: its document, its plan, and undo, redo and saving of every edit. */
 export const useBuild = defineStore('build', () => {
@@ -75,7 +76,7 @@ export const useBuild = defineStore('build', () => {
   let unsaved: Patches[] = [];
   let lastLabel = '';
   let timer: ReturnType<typeof setTimeout> | null = null;
-  let running: Promise<void> | null = null;
+  let running: Promise<boolean> | null = null;
   let merging = false;
   /** Notes that the hand has learnt from. */
   let learntFrom: Build['bench']['notes'] | null = null;
@@ -102,11 +103,13 @@ export const useBuild = defineStore('build', () => {
     saveState.value = 'saved';
   }
 
-  function take(patches: Patches, label: string): void {
+  /** Only what goes on, such as a drag, waits for more of its kind before it is saved. */
+  function take(patches: Patches, label: string, goesOn = false): void {
     unsaved.push(patches);
     lastLabel = label;
     saveState.value = 'saving';
-    timer ??= setTimeout(() => void flush(), saveAfterMs);
+    if (goesOn) timer ??= setTimeout(() => void flush(), saveAfterMs);
+    else void flush();
   }
 
   /**
@@ -130,7 +133,7 @@ export const useBuild = defineStore('build', () => {
     redoStack.value = [];
     merging = true;
     build.value = next;
-    take(forward, label);
+    take(forward, label, merge !== null);
   }
   /** Ends a run of edits that would otherwise be undone as one. */
   function endRun(): void {
@@ -159,19 +162,22 @@ export const useBuild = defineStore('build', () => {
     replay(last.forward, last.label);
   }
 
-  /** Writes what is not yet saved. Safe to call at any time; one write at a time. */
+  /** Writes what is not yet saved. Safe to call at any time; one write at a time, and done when all is kept. */
   async function flush(): Promise<void> {
     if (timer) clearTimeout(timer);
     timer = null;
-    if (running) await running;
-    if (unsaved.length === 0 || !build.value) return;
-    running = write();
-    await running;
-    running = null;
-    if (unsaved.length > 0) await flush();
+    for (;;) {
+      if (!running) {
+        if (unsaved.length === 0 || !build.value) return;
+        running = write().finally(() => (running = null));
+      }
+      // what failed is tried again later
+      if (!(await running)) return;
+    }
   }
 
-  async function write(): Promise<void> {
+  /** @returns false where it could not be written */
+  async function write(): Promise<boolean> {
     const edits = unsaved;
     unsaved = [];
     const from = build.value!;
@@ -179,7 +185,7 @@ export const useBuild = defineStore('build', () => {
       const result = await saveBuild(from, revision, (onto) => mergeEdits(onto, edits), lastLabel);
       if (result.kind === 'gone') {
         missing.value = true;
-        return;
+        return true;
       }
       revision = result.stored.revision;
       if (result.kind === 'conflict') {
@@ -193,11 +199,13 @@ export const useBuild = defineStore('build', () => {
         learntFrom = from.bench.notes;
         void hand.load();
       }
+      return true;
     } catch (error) {
       unsaved = [...edits, ...unsaved];
       saveState.value = 'failed';
       notice.value = `Not saved: ${error instanceof Error ? error.message : String(error)}. Export the build to keep it.`;
       timer ??= setTimeout(() => void flush(), 3000);
+      return false;
     }
   }
 
@@ -223,6 +231,12 @@ export const useBuild = defineStore('build', () => {
       revision = stored.revision;
       adopt(stored.build);
     });
+  });
+
+  // a page that is left, put away or closed takes nothing with it
+  window.addEventListener('pagehide', () => void flush());
+  document.addEventListener('visibilitychange', () => {
+    if (document.visibilityState === 'hidden') void flush();
   });
 
   return {

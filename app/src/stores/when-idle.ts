@@ -1,5 +1,5 @@
 /** Edits that follow each other closer than this are one run, such as a drag, ms. */
-const pauseMs = 120;
+const pauseMs = 150;
 
 /** Gives a function that has `work` done once, when calls pause and the page has nothing better to do. */
 export function whenIdle(work: () => void): () => void {

@@ -134,7 +134,6 @@ useEventListener('keydown', (event: KeyboardEvent) =>
     show: (name) => (dialog.value = name),
   }),
 );
-useEventListener('beforeunload', () => void store.flush());
 const saveText = computed(
   () => ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved' })[store.saveState],
 );

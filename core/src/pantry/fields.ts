@@ -223,12 +223,11 @@ const recipe = record<Recipe>({
   caution: orNull(words(600)),
   hazards: list(oneOf(hazards), hazards.length),
   hottestC: orNull(figure(at.hottestC)),
-})
-  .rule('yield', 'yields more than its ingredients weigh', (recipe) => {
-    if (!Array.isArray(recipe.ingredients)) return true;
-    const total = recipe.ingredients.reduce((sum, i) => sum + (i?.massG ?? 0), 0);
-    return recipe.yieldG <= total + 0.5;
-  });
+}).rule('yield', 'yields more than its ingredients weigh', (recipe) => {
+  if (!Array.isArray(recipe.ingredients)) return true;
+  const total = recipe.ingredients.reduce((sum, i) => sum + (i?.massG ?? 0), 0);
+  return recipe.yieldG <= total + 0.5;
+});
 
 const food = record<Food>({
   ...common(),

@@ -51,7 +51,7 @@ const cells: [belowGPerMm: number, cellMm: number][] = [
   [0.25, 0.8],
   [0.45, 1],
 ];
-const longestCellMm = 1.5;
+export const longestCellMm = 1.5;
 /** Grid for a drip, fine enough for its length to be right to a hundredth. */
 export function cellFor(massG: number, { beadG, widthMm }: DripSetting): number {
   const perMm = Math.max(0, massG - beadG) / widthMm;

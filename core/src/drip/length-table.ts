@@ -1,5 +1,5 @@
 import { fluidFrom, type FluidSpec } from './fluid.ts';
-import { heaviestG, runDrip, usualDrip, type DripSetting } from './flow.ts';
+import { heaviestG, longestCellMm, runDrip, usualDrip, type DripSetting } from './flow.ts';
 
 /** A setting as it can be written down and sent on. */
 export interface DripSpec {
@@ -34,32 +34,44 @@ export const settingOf = (spec: DripSpec, sideMm: number): DripSetting => ({
   beadG: usualDrip.beadG,
 });
 
+/** A table as far as it was asked for. */
+interface Table {
+  rows: DripRest[];
+  /** The next heavier drip, g without its bead. */
+  flowG: number;
+}
 /** Tables that were made, newest last: a plan asks for the same one at every change besides. */
-const kept = new Map<string, DripRest[]>();
+const kept = new Map<string, Table>();
 const mostKept = 60;
 
-/** Drips of rising weight with the length each comes to, over the whole side. */
-export function lengthTable(spec: DripSpec): DripRest[] {
+/**
+ * Drips of rising weight with the length each comes to, until one goes further than asked: the long
+ * ones take longest to run.
+ *
+ * @param upToMm at most `tableSideMm`
+ */
+export function lengthTable(spec: DripSpec, upToMm = tableSideMm): readonly DripRest[] {
   const key = JSON.stringify(spec);
-  const known = kept.get(key);
-  if (known) return known;
+  const table: Table = kept.get(key) ?? { rows: [], flowG: 0.08 };
   const setting = settingOf(spec, tableSideMm);
-  const table: DripRest[] = [];
-  for (let flowG = 0.08; flowG < heaviestG; flowG *= 1.45) {
-    const massG = setting.beadG + flowG;
+  const goesOn = (): boolean => {
+    const longest = table.rows.at(-1);
+    return !longest || longest.lengthMm < Math.min(upToMm + 1e-6, tableSideMm - longestCellMm);
+  };
+  for (; goesOn() && table.flowG < heaviestG; table.flowG *= 1.45) {
+    const massG = setting.beadG + table.flowG;
     const run = runDrip(massG, setting, flowSeconds, undefined, flowSeconds / 60);
-    table.push({
+    table.rows.push({
       massG,
       lengthMm: run.restMm,
       restS: run.restS,
       meanMm: run.meanMm,
       reached: true,
     });
-    if (run.restMm >= tableSideMm - run.cellMm) break;
   }
   kept.set(key, table);
   if (kept.size > mostKept) kept.delete(kept.keys().next().value!);
-  return table;
+  return table.rows;
 }
 
 /**

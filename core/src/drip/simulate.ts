@@ -43,7 +43,7 @@ export function tempsForLooks({ spec, lengthMm }: LooksQuestion): Record<DripLoo
   for (let fluidC = coldestC; fluidC <= meltsCoatC; fluidC += stepC) {
     // on a coat as warm as itself it does not cool, and that is another picture
     if (fluidC <= spec.coatC) continue;
-    const rest = restAt(lengthMm, lengthTable({ ...spec, fluidC }), usualDrip.beadG);
+    const rest = restAt(lengthMm, lengthTable({ ...spec, fluidC }, lengthMm), usualDrip.beadG);
     if (rest.reached) films.push({ fluidC, film: rest.meanMm });
   }
   // the film thins about exponentially as it gets warmer

@@ -6,6 +6,7 @@ import { fluidFrom, standsAtMm } from '../drip/fluid.ts';
 import { runDrip, usualDrip } from '../drip/flow.ts';
 import {
   lengthTable,
+  tableSideMm,
   restAt,
   settingOf,
   type DripRest,
@@ -118,15 +119,16 @@ export function planDrips(
   const most = mostDrips(rimMm, drip.widthMm);
   const count = Math.min(asked, most);
   const freeMm = Math.max(2, side.heightMm - side.endsAt.mm);
-  const table = lengthTable(spec);
   const { beadG } = usualDrip;
   const fits = fitsOf(row, foods);
   // a test drip of this very ganache says more than what others did
   const further = fits.each.length > 0 ? 1 : runs;
   const wantedMm = wantedLengths({ ...drip, count });
-  const drips = wantedMm.map((mm) => ({
-    ...restAt(Math.min(mm, freeMm) / further, table, beadG),
-    lengthMm: Math.min(mm, freeMm),
+  const lengthsMm = wantedMm.map((mm) => Math.min(mm, freeMm));
+  const table = lengthTable(spec, Math.min(tableSideMm, Math.max(...lengthsMm) / further));
+  const drips = lengthsMm.map((lengthMm) => ({
+    ...restAt(lengthMm / further, table, beadG),
+    lengthMm,
   }));
   const density = fluidFrom(spec.fluid).densityGPerMl;
   const amounts = dripAmounts(

@@ -2,6 +2,8 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
+    // both cores of the smallest machine it is tested on
+    maxWorkers: 2,
     projects: [
       {
         test: {

@@ -26,15 +26,22 @@ export function install() {
 /** Path of a Chromium; installs Debian's when there is none and this user may. */
 export function chromium() {
   const found = () =>
-    [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find(
-      (path) => path && existsSync(path),
-    );
+    [
+      process.env.CHROMIUM,
+      // the same browser without its windows: it starts three times as fast
+      '/usr/bin/chromium-headless-shell',
+      '/usr/bin/chromium',
+      '/usr/bin/chromium-browser',
+    ].find((path) => path && existsSync(path));
   if (found()) return found();
   if (process.getuid?.() === 0 && existsSync('/usr/bin/apt-get')) {
     process.stderr.write('Installing Chromium …\n');
     const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
-    for (const args of [['update'], ['install', '-y', '--no-install-recommends', 'chromium']])
+    const get = (...args) =>
       spawnSync('apt-get', args, { stdio: ['ignore', 'ignore', 'inherit'], env });
+    get('update');
+    for (const name of ['chromium-headless-shell', 'chromium'])
+      if (!found()) get('install', '-y', '--no-install-recommends', name);
   }
   if (found()) return found();
   throw new Error(
@@ -42,7 +49,7 @@ export function chromium() {
   );
 }
 
-/** Runs a command to its end, its output shown and collected; resolves to code and text. */
+/** Runs a command to its end, its output collected and, unless `quiet`, shown; resolves to code and text. */
 export function run(command, args, options = {}) {
   return new Promise((done) => {
     const { quiet = false, ...rest } = options;

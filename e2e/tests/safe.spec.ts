@@ -86,7 +86,9 @@ test('two windows on one cake see each other, and both edits are kept', async ({
   await expect(page.getByTestId('units')).toContainText('in');
 });
 
-test('it opens and plans without a network', async ({ page, context }) => {
+test('it opens and plans without a network', async ({ browser }) => {
+  const context = await browser.newContext({ serviceWorkers: 'allow' });
+  const page = await context.newPage();
   await openDemo(page);
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.reload();
@@ -98,7 +100,7 @@ test('it opens and plans without a network', async ({ page, context }) => {
   await expect(page.getByTestId('step-title')).toBeVisible();
   await page.goto('/pantry');
   await expect(page.getByText('21 tins')).toBeVisible();
-  await context.setOffline(false);
+  await context.close();
 });
 
 test('nothing on any page breaks the content policy', async ({ page }) => {

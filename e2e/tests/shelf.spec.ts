@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { demoCount, expect, handle, openDemo, saved, test } from './support.ts';
 
-test('the demo lies on the shelf once, and can be searched', async ({ page }) => {
+test('the demo lies on the shelf once, and can be searched', async ({ browser }) => {
+  // a store that nobody has opened
+  const page = await browser.newPage({ storageState: { cookies: [], origins: [] } });
   await page.goto('/');
   await expect(page.getByRole('article')).toHaveCount(demoCount);
   await page.reload();

@@ -1,3 +1,4 @@
+import { readdirSync, readFileSync } from 'node:fs';
 import { expect, test as base, type Page } from '@playwright/test';
 
 /**
@@ -30,17 +31,23 @@ export { expect };
 /** Cakes that the demo lays on the shelf. */
 export const demoCount = 13;
 
-/** Opens a demo build at a sheet, the demo having been laid on the shelf first. */
+const demo = new URL('../../demo/', import.meta.url);
+/** Address of a demo build by its name. */
+const idOf = new Map(
+  readdirSync(demo)
+    .filter((file) => file.endsWith('.json'))
+    .map((file) => {
+      const { build } = JSON.parse(readFileSync(new URL(file, demo), 'utf8')) as {
+        build: { id: string; name: string };
+      };
+      return [build.name, build.id] as const;
+    }),
+);
+
+/** Opens a demo build at a sheet. */
 export async function openDemo(page: Page, name = 'Meridian', stage = 'stack'): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('link', { name: `Open ${name}`, exact: true }).click();
+  await page.goto(`/build/${idOf.get(name)}/${stage.toLowerCase()}`);
   await expect(page.getByTestId('sheet-title')).toBeVisible();
-  if (stage === 'stack') return;
-  const rail = page
-    .getByRole('navigation', { name: 'Stages' })
-    .getByRole('button', { name: new RegExp(`^${stage}`) });
-  await rail.click();
-  await expect(rail).toHaveAttribute('aria-current', 'page');
 }
 
 export const tally = (page: Page, cell: string) => page.getByTestId(`tally-${cell}`).locator('b');

@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
-import { demoCount, expect, openDemo, test } from './support.ts';
+import { expectReadable } from './readable.ts';
+import { expect, openDemo, test } from './support.ts';
 
 const turns = {
   stack: ['height', 'level', 'fillings', 'centre'],
@@ -12,25 +12,19 @@ const turns = {
 } as const;
 
 for (const [stage, tabs] of Object.entries(turns))
-  for (const scheme of ['light', 'dark'] as const)
-    test(`every turn of ${stage} can be read and operated by all, ${scheme}`, async ({ page }) => {
-      await page.emulateMedia({ colorScheme: scheme });
-      await page.goto('/');
-      await expect(page.getByRole('article')).toHaveCount(demoCount);
-      await page.goto(`/build/jubilee/${stage}`);
-      if (stage === 'carve')
-        await expect(page.getByTestId('sheet-title')).toContainText('stand', { timeout: 40_000 });
-      for (const tab of tabs) {
-        await page.getByTestId(`tab-${tab}`).click();
-        await expect(page.getByTestId(`tab-${tab}`)).toHaveAttribute('aria-selected', 'true');
-        if (tab === 'height' || tab === 'heat' || tab === 'chance')
-          await expect(page.locator('.chart')).toHaveAttribute('data-ready', 'true');
-        const { violations } = await new AxeBuilder({ page })
-          .disableRules(['region', 'page-has-heading-one'])
-          .analyze();
-        expect(violations.map((v) => `${tab}, ${v.id}: ${v.nodes[0]?.html}`)).toEqual([]);
-      }
-    });
+  test(`every turn of ${stage} can be read and operated by all`, async ({ page }) => {
+    await page.goto(`/build/jubilee/${stage}`);
+    if (stage === 'carve')
+      await expect(page.getByTestId('sheet-title')).toContainText('stand', { timeout: 40_000 });
+    for (const [i, tab] of tabs.entries()) {
+      await page.getByTestId(`tab-${tab}`).click();
+      await expect(page.getByTestId(`tab-${tab}`)).toHaveAttribute('aria-selected', 'true');
+      if (tab === 'height' || tab === 'heat' || tab === 'chance')
+        await expect(page.locator('.chart')).toHaveAttribute('data-ready', 'true');
+      // drawing, rail and tally are the same beside every turn
+      await expectReadable(page, tab, i === 0 ? undefined : '.sheet');
+    }
+  });
 
 for (const [stage, tabs] of Object.entries(turns))
   test(`no turn of ${stage} runs off its sheet, in either unit system`, async ({ page }) => {

@@ -1,3 +1,4 @@
+import { limits } from '@pyrgotect/core';
 import { mount } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
@@ -11,7 +12,7 @@ beforeEach(() => setActivePinia(createPinia()));
 
 const field = (modelValue: number) =>
   mount(QuantityField, {
-    props: { modelValue, kind: 'thickness', label: 'Layer', min: 3, max: 150 },
+    props: { modelValue, of: limits.layerMm, label: 'Layer' },
   });
 
 describe('a quantity field', () => {

@@ -73,7 +73,7 @@ describe('a field', () => {
     ['place', figures<[number, number]>({ min: 0, max: 1 }, 2), [[0, 1]], [[0], [0, 1, 1], [0, 2]]],
     ['null or a figure', orNull(figure({ min: 0, max: 1 })), [null, 0.5], [2, 'x', undefined]],
     ['record', slice, [{ wide: 2, name: 'a' }, { wide: 2, name: 'a', note: '' }], [{ wide: 2 }, [], null, { wide: 0, name: 'a' }, { wide: 2, name: 'a', note: 5 }]], // prettier-ignore
-    ['one of several kinds', cut, [{ kind: 'plane', upMm: 1 }, { kind: 'scoop', radiusMm: 1 }], [{ kind: 'plane', radiusMm: 1 }, { kind: 'saw' }, {}, null]], // prettier-ignore
+    ['one of several kinds', cut, [{ kind: 'plane', upMm: 1 }, { kind: 'scoop', radiusMm: 1 }], [{ kind: 'plane', radiusMm: 1 }, { kind: 'saw' }, {}, null, undefined]], // prettier-ignore
     ['figures by name', byName(figure({ min: 0, max: 1 }), 'no'), [{}, { a: 1 }], [{ a: 2 }, [], 3]], // prettier-ignore
   ];
   it.each(cases)('that is a %s is checked alike by program and schema', (_, field, good, bad) => {
@@ -95,6 +95,7 @@ describe('a field', () => {
     expect(saysOf(list(flag(), 2, 1, 'has no slices'), [])).toEqual(['has no slices']);
     expect(saysOf(words(9), 'a\u0007')).toEqual(['holds control characters']);
     expect(saysOf(cut, { kind: 'saw' })).toEqual(['must be one of: plane, scoop']);
+    expect(saysOf(cut, undefined)).toEqual(['is missing']);
   });
   it('keeps its rules, which are not tried on what is not there', () => {
     const even = list(figure({ min: 0, max: 9 }), 9).rule(

@@ -83,10 +83,8 @@ const notes = computed(() =>
         <span class="label">{{ record.label }}</span>
         <QuantityField
           :model-value="values[record.label] ?? null"
-          :kind="record.show"
+          :of="{ ...rangeOf(record), kind: record.show }"
           :label="record.label"
-          :min="rangeOf(record).min"
-          :max="rangeOf(record).max"
           nullable
           auto=""
           wide

@@ -36,11 +36,9 @@ const steps = [-50, -10, 1, 10, 50];
       <p class="row">
         <QuantityField
           :model-value="putG"
-          kind="small"
+          :of="{ kind: 'small', min: 1, max: 20000 }"
           label="What is set on the scale"
-          :min="1"
-          :max="20000"
-          @update:model-value="(g) => g !== null && (putG = g)"
+          @update:model-value="(g) => (putG = g)"
         />
         <button
           type="button"
@@ -74,29 +72,23 @@ const steps = [-50, -10, 1, 10, 50];
         A bowl of
         <QuantityField
           :model-value="bowlG"
-          kind="small"
+          :of="{ kind: 'small', min: 10, max: 20000 }"
           label="Mass of the bowl’s content"
-          :min="10"
-          :max="20000"
-          @update:model-value="(g) => g !== null && (bowlG = g)"
+          @update:model-value="(g) => (bowlG = g)"
         />
         at
         <QuantityField
           :model-value="bowlC"
-          kind="temperature"
+          :of="{ kind: 'temperature', min: -20, max: 120 }"
           label="Temperature of the bowl"
-          :min="-20"
-          :max="120"
-          @update:model-value="(c) => c !== null && (bowlC = c)"
+          @update:model-value="(c) => (bowlC = c)"
         />
         where it is
         <QuantityField
           :model-value="aroundC"
-          kind="temperature"
+          :of="{ kind: 'temperature', min: -20, max: 60 }"
           label="Temperature around the bowl"
-          :min="-20"
-          :max="60"
-          @update:model-value="(c) => c !== null && (aroundC = c)"
+          @update:model-value="(c) => (aroundC = c)"
         />
       </p>
       <p class="row">

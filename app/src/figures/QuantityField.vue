@@ -1,5 +1,5 @@
-<script setup lang="ts">
-import { readField, showText, stepOf, type Kind } from '@pyrgotect/core';
+<script setup lang="ts" generic="N extends number | null">
+import { readField, showText, stepOf, type Quantity } from '@pyrgotect/core';
 import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue';
 import { useSettings } from '../stores/settings.ts';
 
@@ -9,25 +9,31 @@ import { useSettings } from '../stores/settings.ts';
  */
 const props = withDefaults(
   defineProps<{
-    modelValue: number | null;
-    kind: Kind;
+    modelValue: N;
+    /** What it is a figure of: its kind, its least and its greatest. */
+    of: Quantity;
     label: string;
-    min: number;
-    max: number;
     density?: number;
     /** Shown where the value is null. */
     auto?: string;
+    /** It may be left empty. */
     nullable?: boolean;
     wide?: boolean;
   }>(),
   { density: undefined, auto: '', nullable: false, wide: false },
 );
-const emit = defineEmits<{ 'update:modelValue': [value: number | null] }>();
+// null comes only where the field may be left empty, and then its value may be null
+const emit = defineEmits<{ 'update:modelValue': [value: N] }>();
+const give = (value: number | null): void =>
+  // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-assertion -- it does not know the component's own type
+  emit('update:modelValue', value as N);
 const settings = useSettings();
 const id = useId();
 const input = useTemplateRef<HTMLInputElement>('input');
 const shown = computed(() =>
-  props.modelValue === null ? props.auto : showText(props.modelValue, props.kind, settings.system),
+  props.modelValue === null
+    ? props.auto
+    : showText(props.modelValue, props.of.kind, settings.system),
 );
 const text = ref(shown.value);
 const problem = ref('');
@@ -39,16 +45,16 @@ watch(shown, (now) => {
 function take(): void {
   if (text.value.trim() === '' && props.nullable) {
     problem.value = '';
-    emit('update:modelValue', null);
+    give(null);
     return;
   }
   if (props.modelValue === null && text.value === props.auto) return;
   const read = readField(
     text.value,
     props.modelValue,
-    props.kind,
+    props.of.kind,
     settings.system,
-    { min: props.min, max: props.max },
+    props.of,
     props.density,
   );
   if (!read.ok) {
@@ -56,16 +62,14 @@ function take(): void {
     return;
   }
   problem.value = '';
-  if (read.value !== props.modelValue) emit('update:modelValue', read.value);
+  if (read.value !== props.modelValue) give(read.value);
   void nextTick(() => (text.value = shown.value));
 }
 function step(by: number): void {
   const from = props.modelValue ?? 0;
-  const next = Math.min(
-    props.max,
-    Math.max(props.min, from + by * stepOf(props.kind, settings.system)),
-  );
-  if (next !== props.modelValue) emit('update:modelValue', next);
+  const { min, max, kind } = props.of;
+  const next = Math.min(max, Math.max(min, from + by * stepOf(kind, settings.system)));
+  if (next !== props.modelValue) give(next);
 }
 function giveUp(): void {
   text.value = shown.value;

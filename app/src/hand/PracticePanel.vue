@@ -120,10 +120,8 @@ const layout: Partial<Layout> = {
         or typed
         <QuantityField
           v-model="typed"
-          :kind="chosen.show"
+          :of="{ kind: chosen.show, min: 0.1, max: rangeOf(chosen).max }"
           label="One try"
-          :min="0.1"
-          :max="rangeOf(chosen).max"
           nullable
           auto="a try"
         />

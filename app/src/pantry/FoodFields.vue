@@ -101,11 +101,9 @@ const names = (words: string): string[] =>
         <span>{{ part.text }}</span>
         <QuantityField
           :model-value="food.cocoa[part.key]"
-          kind="share"
+          :of="{ kind: 'share', min: 0, max: 1 }"
           :label="part.text"
-          :min="0"
-          :max="1"
-          @update:model-value="(n) => n !== null && (food.cocoa![part.key] = n)"
+          @update:model-value="(n) => (food.cocoa![part.key] = n)"
         />
       </div>
     </template>

@@ -224,10 +224,12 @@ async function save(): Promise<void> {
               <td v-else class="end">
                 <QuantityField
                   :model-value="gramsOf(line, i)"
-                  :kind="(gramsOf(line, i) ?? 0) < 20 ? 'fineMass' : 'small'"
+                  :of="{
+                    kind: (gramsOf(line, i) ?? 0) < 20 ? 'fineMass' : 'small',
+                    min: 0.1,
+                    max: 20000,
+                  }"
                   :label="`Weight of ${line.name}`"
-                  :min="0.1"
-                  :max="20000"
                   auto="?"
                   @update:model-value="(g) => g !== null && (byHand[keyOf(line, i)] = g)"
                 />
@@ -254,10 +256,8 @@ async function save(): Promise<void> {
       {{ showText(total, 'bowl', settings.system) }} go in and
       <QuantityField
         :model-value="yieldG"
-        kind="bowl"
+        :of="{ kind: 'bowl', min: 10, max: 50000 }"
         label="Yield"
-        :min="10"
-        :max="50000"
         @update:model-value="(g) => (typedYield = g)"
       />
       come out <RecipeYield @take="(g) => (typedYield = g)" />.

@@ -102,10 +102,8 @@ const stepsOf = (event: Event): string[] =>
           />
           <QuantityField
             v-model="line.massG"
-            kind="small"
+            :of="{ kind: 'small', min: 0.1, max: 20000 }"
             :label="`Weight of ingredient ${i + 1}`"
-            :min="0.1"
-            :max="20000"
           />
           <span class="soft cup">{{ household(line) }}</span>
           <AllergenPick
@@ -152,10 +150,8 @@ const stepsOf = (event: Event): string[] =>
       While it is made it gets
       <QuantityField
         :model-value="recipe.hottestC"
-        kind="temperature"
+        :of="pantryLimits.hottestC"
         label="How hot it gets"
-        :min="pantryLimits.hottestC.min"
-        :max="pantryLimits.hottestC.max"
         nullable
         auto="not said"
         @update:model-value="(c) => (recipe.hottestC = c)"

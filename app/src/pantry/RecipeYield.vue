@@ -30,11 +30,9 @@ const grams = computed(() => {
       , enough for
       <QuantityField
         :model-value="count"
-        kind="count"
+        :of="{ kind: 'count', min: 1, max: 20 }"
         label="How many tins"
-        :min="1"
-        :max="20"
-        @update:model-value="(n) => n !== null && (count = n)"
+        @update:model-value="(n) => (count = n)"
       />
       of <ChoiceField v-model="tinId" label="Which tin" :options="tins" /> filled to three fifths
       with a batter like <ChoiceField v-model="spongeId" label="Which batter" :options="sponges" />

@@ -130,24 +130,16 @@ async function save(): Promise<void> {
             It bakes
             <QuantityField
               :model-value="(draft.bake as Bake).minutes"
-              kind="minutes"
+              :of="pantryLimits.bakeMin"
               label="Baking time"
-              :min="pantryLimits.bakeMin.min"
-              :max="pantryLimits.bakeMin.max"
-              @update:model-value="
-                (n) => n !== null && set('bake', { ...(draft.bake as Bake), minutes: n })
-              "
+              @update:model-value="(n) => set('bake', { ...(draft.bake as Bake), minutes: n })"
             />
             at
             <QuantityField
               :model-value="(draft.bake as Bake).ovenC"
-              kind="temperature"
+              :of="pantryLimits.ovenC"
               label="Oven"
-              :min="pantryLimits.ovenC.min"
-              :max="pantryLimits.ovenC.max"
-              @update:model-value="
-                (n) => n !== null && set('bake', { ...(draft.bake as Bake), ovenC: n })
-              "
+              @update:model-value="(n) => set('bake', { ...(draft.bake as Bake), ovenC: n })"
             />
             <button type="button" class="key small" @click="set('bake', null)">not baked</button>
           </template>
@@ -168,10 +160,8 @@ async function save(): Promise<void> {
           >
           <QuantityField
             :model-value="numberOf(field.key)"
-            :kind="field.kind"
+            :of="{ ...field.range, kind: field.kind }"
             :label="field.label"
-            :min="field.range.min"
-            :max="field.range.max"
             :nullable="field.nullable"
             auto="none"
             @update:model-value="(n) => (n !== null || field.nullable) && set(field.key, n)"
@@ -236,25 +226,18 @@ async function save(): Promise<void> {
           A level cup of it weighs
           <QuantityField
             :model-value="Number(draft.densityGPerMl) * settings.system.cupMl"
-            kind="small"
+            :of="{ kind: 'small', min: 20, max: 700 }"
             label="A level cup weighs"
-            :min="20"
-            :max="700"
-            @update:model-value="
-              (g) => g !== null && set('densityGPerMl', g / settings.system.cupMl)
-            "
+            @update:model-value="(g) => set('densityGPerMl', g / settings.system.cupMl)"
           />; at 21 °C it slides off an upright side from
           <QuantityField
             :model-value="
               Number(draft.stress21Pa) / stressFromSlideMm(1, Number(draft.densityGPerMl))
             "
-            kind="thickness"
+            :of="{ kind: 'thickness', min: 0.5, max: 4000 }"
             label="Slides when thicker than"
-            :min="0.5"
-            :max="4000"
             @update:model-value="
-              (mm) =>
-                mm !== null && set('stress21Pa', stressFromSlideMm(mm, Number(draft.densityGPerMl)))
+              (mm) => set('stress21Pa', stressFromSlideMm(mm, Number(draft.densityGPerMl)))
             "
           />
           on. Density and stiffness follow.

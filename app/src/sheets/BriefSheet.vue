@@ -105,11 +105,9 @@ function toggleDiet(diet: Diet): void {
       For
       <QuantityField
         :model-value="brief.servings"
-        kind="count"
+        :of="limits.servings"
         label="Servings wanted"
-        :min="limits.servings.min"
-        :max="limits.servings.max"
-        @update:model-value="(n) => n !== null && edit('Servings', { servings: n })"
+        @update:model-value="(n) => edit('Servings', { servings: n })"
       />
       guests, in
       <ChoiceField

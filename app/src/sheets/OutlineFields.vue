@@ -140,10 +140,8 @@ const set = (key: string, value: number | null): void => {
     >{{ field.before
     }}<QuantityField
       :model-value="valueOf(field.key)"
-      :kind="field.kind"
+      :of="{ ...field, kind: field.kind }"
       :label="field.label"
-      :min="field.min"
-      :max="field.max"
       @update:model-value="(n) => set(field.key, n)"
     />{{ field.after }}</template
   >

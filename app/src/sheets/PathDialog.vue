@@ -53,11 +53,9 @@ function take(): void {
           is
           <QuantityField
             :model-value="wideMm"
-            kind="span"
+            :of="limits.sideMm"
             label="Width of the shape"
-            :min="limits.sideMm.min"
-            :max="limits.sideMm.max"
-            @update:model-value="(mm) => mm !== null && (wideMm = mm)"
+            @update:model-value="(mm) => (wideMm = mm)"
           />
           wide.
         </p>

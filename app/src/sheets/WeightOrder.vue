@@ -32,10 +32,8 @@ function order(): void {
     <b>{{ massG === null ? '–' : showText(massG, 'weight', settings.system) }}</b>; make it
     <QuantityField
       :model-value="now"
-      kind="weight"
+      :of="{ kind: 'weight', min: 200, max: 60000 }"
       label="Wanted weight of the cake"
-      :min="200"
-      :max="60000"
       @update:model-value="(g) => (wanted = g)"
     />, <b>{{ range[0] }} to {{ range[1] }}</b> portions by weight.
     <button type="button" class="key small" data-test="order-weight" @click="order">

@@ -124,10 +124,8 @@ const setKitchen = (key: string, value: number | null): void => {
               :model-value="
                 (pantry.pantry.kitchen as unknown as Record<string, number>)[column.key] ?? 0
               "
-              :kind="column.kind"
+              :of="{ ...column.range, kind: column.kind }"
               :label="column.label"
-              :min="column.range.min"
-              :max="column.range.max"
               @update:model-value="(n) => setKitchen(column.key, n)"
             />
           </div>
@@ -207,10 +205,8 @@ const setKitchen = (key: string, value: number | null): void => {
                   :model-value="
                     (item as unknown as Record<string, number | null>)[header.key] ?? null
                   "
-                  :kind="inTable(header.key)!.kind"
+                  :of="{ ...inTable(header.key)!.range, kind: inTable(header.key)!.kind }"
                   :label="`${header.title}: ${item.name}`"
-                  :min="inTable(header.key)!.range.min"
-                  :max="inTable(header.key)!.range.max"
                   :nullable="inTable(header.key)!.nullable ?? false"
                   auto="–"
                   @update:model-value="(n) => setCell(item, header.key, n)"

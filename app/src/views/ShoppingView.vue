@@ -193,11 +193,9 @@ function save(): void {
           Work on a cake begins
           <QuantityField
             :model-value="leadDays"
-            kind="count"
+            :of="{ kind: 'count', min: 0, max: 30 }"
             label="Days before it is served"
-            :min="0"
-            :max="30"
-            @update:model-value="(n) => n !== null && (leadDays = n)"
+            @update:model-value="(n) => (leadDays = n)"
           />
           days before it is served.
         </p>

@@ -1,5 +1,5 @@
 import { array, boolean, lazy, mixed, number, object, string, type AnySchema } from 'yup';
-import { oneOf, type Field, type Rule, type Shape } from './field.ts';
+import { oneOf, record, type Field, type Rule, type Shape } from './field.ts';
 
 /* Messages begin after the field's name, which the reader puts before them. */
 
@@ -48,7 +48,7 @@ const withRule = (schema: AnySchema, { name, message, holds }: Rule): AnySchema 
   );
 
 function byKind(of: Readonly<Record<string, Field<unknown>>>): AnySchema {
-  const none = object({ kind: schemaOf(oneOf(Object.keys(of))) }).strict();
+  const none = schemaOf(record<{ kind: string }>({ kind: oneOf(Object.keys(of)) }));
   return lazy((value: unknown) => {
     const kind = (value as { kind?: unknown } | null | undefined)?.kind;
     return typeof kind === 'string' && Object.hasOwn(of, kind) ? schemaOf(of[kind]!) : none;

@@ -7,6 +7,10 @@ export interface Range {
   min: number;
   max: number;
 }
+/** Least and greatest of a figure, and how it is shown. */
+export interface Quantity extends Range {
+  kind: Kind;
+}
 
 /**
  * What a field holds after a person typed into it. A text left as it was shown gives back the

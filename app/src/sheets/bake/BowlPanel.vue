@@ -53,23 +53,19 @@ const leftover = computed(() => {
       The full bowl weighs
       <QuantityField
         :model-value="tier.bowl?.fullG ?? null"
-        kind="bowl"
+        :of="limits.bowlG"
         nullable
         auto="–"
         label="Weight of the full bowl"
-        :min="0"
-        :max="limits.bowlG.max"
         @update:model-value="(g) => setBowl(g, g === null ? null : (tier.bowl?.emptyG ?? 0))"
       />, the same bowl empty
       <QuantityField
         :model-value="tier.bowl?.emptyG ?? null"
-        kind="bowl"
+        :of="limits.bowlG"
         nullable
         auto="–"
         label="Weight of the empty bowl"
-        :min="0"
-        :max="limits.bowlG.max"
-        @update:model-value="(g) => g !== null && setBowl(null, g)"
+        @update:model-value="(g) => setBowl(null, g)"
       />.
       <template v-if="bowl">
         That is <b>{{ grams(bowl.inBowlG) }}</b> of batter.
@@ -95,12 +91,10 @@ const leftover = computed(() => {
           <td>
             <QuantityField
               :model-value="tier.bowl?.pouredG[cake.index] ?? null"
-              kind="bowl"
+              :of="limits.bowlG"
               nullable
               auto="–"
               :label="`Already in tin ${cake.index + 1}`"
-              :min="0"
-              :max="limits.bowlG.max"
               @update:model-value="(g) => setPoured(cake.index, g)"
             />
           </td>

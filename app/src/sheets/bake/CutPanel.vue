@@ -101,13 +101,9 @@ const flush = computed(() => {
       <template v-for="(trim, i) in trims" :key="trim.key">
         <QuantityField
           :model-value="tier.trim[trim.key]"
-          kind="thickness"
+          :of="limits.trimMm"
           :label="trim.label"
-          :min="limits.trimMm.min"
-          :max="limits.trimMm.max"
-          @update:model-value="
-            (mm) => mm !== null && editTier('Crust', (t) => void (t.trim[trim.key] = mm))
-          "
+          @update:model-value="(mm) => editTier('Crust', (t) => void (t.trim[trim.key] = mm))"
         />
         {{ trim.words }}{{ i < 2 ? ', ' : '.' }}
       </template>
@@ -210,23 +206,19 @@ const flush = computed(() => {
         Cake {{ cake.index + 1 }} came out
         <QuantityField
           :model-value="tier.asBaked[cake.index]?.edgeMm ?? null"
-          kind="thickness"
+          :of="limits.layerMm"
           nullable
           :auto="`${text(cake.neededMm)} planned`"
           :label="`Edge of cake ${cake.index + 1} as baked`"
-          :min="limits.layerMm.min"
-          :max="limits.layerMm.max"
           @update:model-value="(mm) => mm !== null && setBaked(cake.index, { edgeMm: mm })"
         />
         high at its lowest edge,
         <QuantityField
           :model-value="tier.asBaked[cake.index]?.acrossMm ?? null"
-          kind="span"
+          :of="limits.sideMm"
           nullable
           auto="as the tin"
           :label="`Diameter of cake ${cake.index + 1} as baked`"
-          :min="limits.sideMm.min"
-          :max="limits.sideMm.max"
           @update:model-value="(mm) => setBaked(cake.index, { acrossMm: mm })"
         />
         across.

@@ -74,12 +74,10 @@ function setTemp(name: string, tempC: number | null): void {
       Bake at
       <QuantityField
         :model-value="tier.ovenC"
-        kind="temperature"
+        :of="limits.ovenC"
         nullable
         :auto="bake ? showText(bake.ovenC, 'temperature', settings.system) : '–'"
         label="Oven temperature"
-        :min="limits.ovenC.min"
-        :max="limits.ovenC.max"
         @update:model-value="(c) => editTier('Oven', (t) => void (t.ovenC = c))"
       />
       <template v-if="tier.ovenC === null"> (the recipe’s own)</template>. The oven takes a shelf of
@@ -158,10 +156,8 @@ function setTemp(name: string, tempC: number | null): void {
         {{ name }}
         <QuantityField
           :model-value="tempOf(name)"
-          kind="temperature"
+          :of="limits.partC"
           :label="`Temperature of ${name}`"
-          :min="limits.partC.min"
-          :max="limits.partC.max"
           @update:model-value="(c) => setTemp(name, c)"
         />
       </li>

@@ -110,13 +110,10 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
       and split each cake into
       <QuantityField
         :model-value="tier.slicesPerCake"
-        kind="count"
+        :of="limits.slicesPerCake"
         label="Layers from each cake"
-        :min="limits.slicesPerCake.min"
-        :max="limits.slicesPerCake.max"
         @update:model-value="
           (n) =>
-            n !== null &&
             editTier('Layers from each cake', (t) => {
               t.slicesPerCake = n;
             })
@@ -126,11 +123,9 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
         Fold in
         <QuantityField
           :model-value="tier.inclusion.gPerKg"
-          kind="small"
+          :of="{ ...limits.inclusionGPerKg, min: 1 }"
           label="Grams of pieces for a kilogram of batter"
-          :min="1"
-          :max="limits.inclusionGPerKg.max"
-          @update:model-value="(n) => n !== null && setInclusion({ gPerKg: n })"
+          @update:model-value="(n) => setInclusion({ gPerKg: n })"
         />
         of
         <FoodPick
@@ -150,20 +145,16 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
         for each {{ settings.system.mass === 'g' ? 'kilogram' : '2 lb 3 oz' }} of batter,
         <QuantityField
           :model-value="tier.inclusion.tempC"
-          kind="temperature"
+          :of="limits.partC"
           label="How cold the pieces go in"
-          :min="limits.partC.min"
-          :max="limits.partC.max"
-          @update:model-value="(c) => c !== null && setInclusion({ tempC: c })"
+          @update:model-value="(c) => setInclusion({ tempC: c })"
         />
         cold and
         <QuantityField
           :model-value="tier.inclusion.waterShare"
-          kind="share"
+          :of="{ kind: 'share', min: 0, max: 1 }"
           label="Water in the pieces"
-          :min="0"
-          :max="1"
-          @update:model-value="(w) => w !== null && setInclusion({ waterShare: w })"
+          @update:model-value="(w) => setInclusion({ waterShare: w })"
         />
         water.
         <button type="button" class="key small" @click="setInclusion(null)">

@@ -140,19 +140,15 @@ const setLattice = (to: Partial<Lattice> | null): void =>
           >: lines at
           <QuantityField
             :model-value="lattice.angleDeg"
-            kind="count"
+            :of="limits.latticeDeg"
             label="Angle of the lines"
-            :min="limits.latticeDeg.min"
-            :max="limits.latticeDeg.max"
-            @update:model-value="(n) => n !== null && setLattice({ angleDeg: n })"
+            @update:model-value="(n) => setLattice({ angleDeg: n })"
           />° both ways,
           <QuantityField
             :model-value="lattice.spacingMm"
-            kind="thickness"
+            :of="limits.latticeMm"
             label="Between two lines"
-            :min="limits.latticeMm.min"
-            :max="limits.latticeMm.max"
-            @update:model-value="(mm) => mm !== null && setLattice({ spacingMm: mm })"
+            @update:model-value="(mm) => setLattice({ spacingMm: mm })"
           />
           apart: about {{ scored.cells }} diamonds,
           <label

@@ -38,12 +38,10 @@ function optionsOf(field: CutField) {
         <template v-else>
           <QuantityField
             :model-value="numberOf(field.key)"
-            :kind="kindOf(field)"
+            :of="{ ...field.range, kind: kindOf(field) }"
             :label="field.label"
             :nullable="field.nullable !== undefined"
             :auto="field.nullable ?? ''"
-            :min="field.range.min"
-            :max="field.range.max"
             @update:model-value="
               (n) => (n !== null || field.nullable) && emit('change', field.key, n)
             "

@@ -153,11 +153,9 @@ async function save(as: 'A4' | 'Letter' | 'svg' | 'stl' | '3mf'): Promise<void> 
         <template v-for="(mm, i) in chosenHeights" :key="i">
           <QuantityField
             :model-value="mm"
-            kind="span"
+            :of="limits.guideMm"
             :label="`Height of guide ${i + 1}`"
-            :min="limits.guideMm.min"
-            :max="limits.guideMm.max"
-            @update:model-value="(to) => to !== null && heights((list) => void (list[i] = to))"
+            @update:model-value="(to) => heights((list) => void (list[i] = to))"
           />
           <button
             type="button"

@@ -178,20 +178,16 @@ const text = (mm: number): string => showText(mm, 'span', settings.system);
         Point {{ chosen + 1 }}:
         <QuantityField
           :model-value="points[chosen]![0]"
-          kind="span"
+          :of="{ ...limits.carvePlace, min: half ? 0 : limits.carvePlace.min }"
           label="Out from the axis"
-          :min="half ? 0 : limits.carvePlace.min"
-          :max="limits.carvePlace.max"
-          @update:model-value="(mm) => mm !== null && replace(chosen!, [mm, points[chosen!]![1]])"
+          @update:model-value="(mm) => replace(chosen!, [mm, points[chosen!]![1]])"
         />
         out,
         <QuantityField
           :model-value="points[chosen]![1]"
-          kind="span"
+          :of="{ ...limits.carvePlace, min: 0 }"
           label="Up from the foot"
-          :min="0"
-          :max="limits.carvePlace.max"
-          @update:model-value="(mm) => mm !== null && replace(chosen!, [points[chosen!]![0], mm])"
+          @update:model-value="(mm) => replace(chosen!, [points[chosen!]![0], mm])"
         />
         up.
         <button type="button" class="key small" @click="add(chosen)">Point after it</button>
@@ -205,11 +201,9 @@ const text = (mm: number): string => showText(mm, 'span', settings.system);
           >Or a line from an SVG file, made
           <QuantityField
             :model-value="sizeMm"
-            kind="span"
+            :of="{ ...limits.carvePlace, min: 5 }"
             label="Height of the line from a file"
-            :min="5"
-            :max="limits.carvePlace.max"
-            @update:model-value="(mm) => mm !== null && (sizeMm = mm)"
+            @update:model-value="(mm) => (sizeMm = mm)"
           />
           high:
           <input

@@ -169,13 +169,10 @@ function setTogether(to: boolean): void {
       />; of each coat
       <QuantityField
         :model-value="build.reserveShare"
-        kind="share"
+        :of="limits.reserveShare"
         label="Kept for patching"
-        :min="0"
-        :max="limits.reserveShare.max"
         @update:model-value="
           (n) =>
-            n !== null &&
             store.edit('Kept for patching', (d) => {
               d.reserveShare = n;
             })

@@ -116,13 +116,10 @@ const layout = computed<Partial<Layout>>(() => {
       I accept to run short once in
       <QuantityField
         :model-value="accepted"
-        kind="count"
+        :of="{ kind: 'count', min: 2, max: Math.round(1 / limits.shortShare.min) }"
         label="Cakes to one that runs short"
-        :min="2"
-        :max="Math.round(1 / limits.shortShare.min)"
         @update:model-value="
           (n) =>
-            n !== null &&
             store.edit('Accepted chance of running short', (d) => {
               d.shortShare = 1 / n;
             })

@@ -87,19 +87,15 @@ const comb = computed(() => coat.value.comb ?? { peakMm: 7, depthMm: 3 });
       for the crumb coat and dams: a crumb coat of
       <QuantityField
         :model-value="now.crumbMm"
-        kind="thickness"
+        :of="limits.coatMm"
         label="Crumb coat"
-        :min="0"
-        :max="limits.coatMm.max"
         @update:model-value="(mm) => change('Crumb coat', { crumbMm: mm })"
       /><template v-if="style.cover < 1">
         that hides
         <QuantityField
           :model-value="now.cover"
-          kind="share"
+          :of="{ kind: 'share', min: limits.cover.min, max: 1 }"
           label="Share of the cake it hides"
-          :min="limits.cover.min"
-          :max="1"
           @update:model-value="(n) => change('Cover', { cover: n })"
         />
         of the cake</template
@@ -107,13 +103,10 @@ const comb = computed(() => coat.value.comb ?? { peakMm: 7, depthMm: 3 });
       <template v-if="coat.style === 'combed'">
         <QuantityField
           :model-value="comb.peakMm"
-          kind="thickness"
+          :of="limits.combPeakMm"
           label="Thickness at the ridges"
-          :min="limits.combPeakMm.min"
-          :max="limits.combPeakMm.max"
           @update:model-value="
             (mm) =>
-              mm !== null &&
               change('Comb', {
                 comb: { peakMm: mm, depthMm: Math.min(comb.depthMm, mm) },
                 sideMm: null,
@@ -123,40 +116,36 @@ const comb = computed(() => coat.value.comb ?? { peakMm: 7, depthMm: 3 });
         at the ridges, combed
         <QuantityField
           :model-value="comb.depthMm"
-          kind="thickness"
+          :of="{
+            kind: 'thickness',
+            min: limits.combDepthMm.min,
+            max: Math.min(comb.peakMm, limits.combDepthMm.max),
+          }"
           label="Depth of the comb"
-          :min="limits.combDepthMm.min"
-          :max="Math.min(comb.peakMm, limits.combDepthMm.max)"
           @update:model-value="
-            (mm) => mm !== null && change('Comb', { comb: { ...comb, depthMm: mm }, sideMm: null })
+            (mm) => change('Comb', { comb: { ...comb, depthMm: mm }, sideMm: null })
           "
         />
         deep, on average </template
       ><QuantityField
         :model-value="now.sideMm"
-        kind="thickness"
+        :of="limits.coatMm"
         label="Coat on the side"
-        :min="0"
-        :max="limits.coatMm.max"
         @update:model-value="(mm) => change('Coat on the side', { sideMm: mm })"
       />
       on the side and
       <QuantityField
         :model-value="now.topMm"
-        kind="thickness"
+        :of="limits.coatMm"
         label="Coat on top"
-        :min="0"
-        :max="limits.coatMm.max"
         @update:model-value="(mm) => change('Coat on top', { topMm: mm })"
       />
       on top, its rim rounded by
       <QuantityField
         :model-value="coat.rimMm"
-        kind="thickness"
+        :of="limits.rimRadiusMm"
         label="Radius of the rim"
-        :min="0"
-        :max="limits.rimRadiusMm.max"
-        @update:model-value="(mm) => mm !== null && change('Rim', { rimMm: mm })"
+        @update:model-value="(mm) => change('Rim', { rimMm: mm })"
       />.
     </p>
     <ColourBands :build="build" :plan="plan" />

@@ -84,13 +84,9 @@ const drop = (index: number): void =>
         <span>over</span>
         <QuantityField
           :model-value="band.share / all"
-          kind="share"
+          :of="{ kind: 'share', min: limits.bandShare.min, max: 1 }"
           :label="`Share of band ${i + 1} from below`"
-          :min="limits.bandShare.min"
-          :max="1"
-          @update:model-value="
-            (share) => share !== null && editTier('Band', (t) => setBandShare(t, i, share))
-          "
+          @update:model-value="(share) => editTier('Band', (t) => setBandShare(t, i, share))"
         />
         <span class="soft">{{ i === 0 ? 'at the foot' : 'of the height' }}</span>
         <button

@@ -46,10 +46,8 @@ const setRate = (value: number | null): void => {
         </template>
         <QuantityField
           :model-value="pantry.pantry.kitchen.hourlyRate"
-          kind="money"
+          :of="{ kind: 'money', min: 0, max: 10000 }"
           label="Price of an hour"
-          :min="0"
-          :max="10000"
           @update:model-value="setRate"
         />
         an hour, {{ money(price.labour) }}.

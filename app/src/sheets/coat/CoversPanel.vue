@@ -58,22 +58,16 @@ const mass = (g: number): string => showText(g, 'bowl', settings.system);
       on,
       <QuantityField
         :model-value="pressed.gPerCm2 * 100"
-        kind="small"
+        :of="{ kind: 'small', min: 1, max: 200 }"
         label="Grams to a hand’s breadth square"
-        :min="1"
-        :max="200"
-        @update:model-value="
-          (g) => g !== null && setPressed({ ...pressed!, gPerCm2: Math.max(0.01, g / 100) })
-        "
+        @update:model-value="(g) => setPressed({ ...pressed!, gPerCm2: Math.max(0.01, g / 100) })"
       />
       to {{ showText(10000, 'area', settings.system) }} where they lie, covering
       <QuantityField
         :model-value="pressed.cover"
-        kind="share"
+        :of="{ kind: 'share', min: limits.cover.min, max: 1 }"
         label="Share covered"
-        :min="limits.cover.min"
-        :max="1"
-        @update:model-value="(n) => n !== null && setPressed({ ...pressed!, cover: n })"
+        @update:model-value="(n) => setPressed({ ...pressed!, cover: n })"
       />
       of
       <ChoiceField
@@ -88,11 +82,9 @@ const mass = (g: number): string => showText(g, 'bowl', settings.system);
         >,
         <QuantityField
           :model-value="pressed.bandMm"
-          kind="thickness"
+          :of="limits.bandMm"
           label="Height of the band"
-          :min="limits.bandMm.min"
-          :max="limits.bandMm.max"
-          @update:model-value="(mm) => mm !== null && setPressed({ ...pressed!, bandMm: mm })"
+          @update:model-value="(mm) => setPressed({ ...pressed!, bandMm: mm })"
         />
         high</template
       >,
@@ -124,20 +116,16 @@ const mass = (g: number): string => showText(g, 'bowl', settings.system);
       Rolled
       <QuantityField
         :model-value="fondant.mm"
-        kind="fine"
+        :of="limits.fondantMm"
         label="Thickness of the fondant"
-        :min="limits.fondantMm.min"
-        :max="limits.fondantMm.max"
-        @update:model-value="(mm) => mm !== null && setFondant({ ...fondant!, mm })"
+        @update:model-value="(mm) => setFondant({ ...fondant!, mm })"
       />
       thick, with
       <QuantityField
         :model-value="fondant.allowanceMm"
-        kind="thickness"
+        :of="limits.allowanceMm"
         label="Allowance at the foot"
-        :min="0"
-        :max="limits.allowanceMm.max"
-        @update:model-value="(mm) => mm !== null && setFondant({ ...fondant!, allowanceMm: mm })"
+        @update:model-value="(mm) => setFondant({ ...fondant!, allowanceMm: mm })"
       />
       all round to trim<template v-if="sheet"
         >: {{ sheet.sheet.isDisc ? 'a disc' : 'a sheet' }} of
@@ -154,13 +142,10 @@ const mass = (g: number): string => showText(g, 'bowl', settings.system);
       Fondant on the board
       <QuantityField
         :model-value="build.boardCoverMm"
-        kind="fine"
+        :of="limits.boardCoverMm"
         label="Fondant on the board"
-        :min="0"
-        :max="limits.boardCoverMm.max"
         @update:model-value="
           (mm) =>
-            mm !== null &&
             store.edit('Fondant on the board', (d) => {
               d.boardCoverMm = mm;
             })

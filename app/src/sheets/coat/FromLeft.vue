@@ -25,11 +25,9 @@ const shown = computed(() => leftG.value ?? Math.round(props.bowl.makeG / 2));
     <p class="sentence">
       <QuantityField
         :model-value="shown"
-        kind="bowl"
+        :of="{ kind: 'bowl', min: 0, max: 30000 }"
         label="Left in the bowl"
-        :min="0"
-        :max="30000"
-        @update:model-value="(g) => g !== null && (leftG = g)"
+        @update:model-value="(g) => (leftG = g)"
       />
       of the {{ bowl.name.toLowerCase() }} are left, and
       <ChoiceField v-model="stage" label="What is coated" :options="stages" />.

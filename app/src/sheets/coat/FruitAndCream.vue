@@ -56,25 +56,32 @@ const mass = (g: number): string => showText(g, g < 20 ? 'fineMass' : 'small', s
   <section data-test="doses">
     <h2>Cream, fruit and starch</h2>
     <p class="sentence">
-      <QuantityField v-model="creamG" kind="bowl" label="Cream" :min="1" :max="20000" /> of cream
-      stand with <ChoiceField v-model="how" label="Stabiliser" :options="howChoices" />:
+      <QuantityField v-model="creamG" :of="{ kind: 'bowl', min: 1, max: 20000 }" label="Cream" /> of
+      cream stand with <ChoiceField v-model="how" label="Stabiliser" :options="howChoices" />:
       <b>{{ mass(dose.doseG) }}</b><template v-if="dose.waterG > 0"
         >, in {{ mass(dose.waterG) }} of water</template
       >, {{ dose.words }}.
     </p>
     <p class="sentence">
-      <QuantityField v-model="fruitG" kind="bowl" label="Fruit" :min="1" :max="20000" /> of
+      <QuantityField v-model="fruitG" :of="{ kind: 'bowl', min: 1, max: 20000 }" label="Fruit" /> of
       <ChoiceField v-model="fruitId" label="Which fruit" :options="fruits" /> under
-      <QuantityField v-model="sugarG" kind="bowl" label="Sugar over it" :min="0" :max="20000" /> of
-      sugar give <b>{{ mass(drawn.syrupG) }}</b> of syrup and leave
+      <QuantityField
+        v-model="sugarG"
+        :of="{ kind: 'bowl', min: 0, max: 20000 }"
+        label="Sugar over it"
+      />
+      of sugar give <b>{{ mass(drawn.syrupG) }}</b> of syrup and leave
       <b>{{ mass(drawn.drainedG) }}</b> of fruit; only drained,
       {{ mass(drained(fruitG, water, false)) }} fresh or
       {{ mass(drained(fruitG, water, true)) }} from the freezer.
     </p>
     <p class="sentence">
       Cooked down with all of it to
-      <QuantityField v-model="cookedG" kind="bowl" label="Cooked down to" :min="1" :max="20000" />,
-      a compote that
+      <QuantityField
+        v-model="cookedG"
+        :of="{ kind: 'bowl', min: 1, max: 20000 }"
+        label="Cooked down to"
+      />, a compote that
       <ChoiceField v-model="setting" label="How firm" :options="settingChoices" /> takes
       <b>{{ mass(starch.starchG) }}</b> of cornflour for its {{ mass(starch.waterG) }} of water.
     </p>

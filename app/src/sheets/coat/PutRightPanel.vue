@@ -57,10 +57,8 @@ const answer = computed(() => {
     <p class="sentence">
       <QuantityField
         :model-value="massG"
-        kind="bowl"
+        :of="{ kind: 'bowl', min: 1, max: 30000 }"
         label="In the bowl"
-        :min="1"
-        :max="30000"
         @update:model-value="(g) => (typedG = g)"
       />
       of
@@ -78,11 +76,9 @@ const answer = computed(() => {
       at
       <QuantityField
         :model-value="tempC"
-        kind="temperature"
+        :of="{ kind: 'temperature', min: -5, max: 60 }"
         label="Its temperature"
-        :min="-5"
-        :max="60"
-        @update:model-value="(c) => c !== null && (tempC = c)"
+        @update:model-value="(c) => (tempC = c)"
       />
       is <ChoiceField v-model="by" label="How much" :options="byChoices" />
       <ChoiceField v-model="fault" label="What is wrong" :options="faultChoices" />.

@@ -24,21 +24,17 @@ const set = (where: 'kitchenC' | 'venueC', value: number | null): void =>
     It is coated at
     <QuantityField
       :model-value="kitchenC"
-      kind="temperature"
+      :of="limits.roomC"
       label="Temperature of the kitchen"
-      :min="limits.roomC.min"
-      :max="limits.roomC.max"
       @update:model-value="(c) => set('kitchenC', c)"
     />
     and stands at
     <QuantityField
       :model-value="build.brief.venueC"
-      kind="temperature"
+      :of="limits.roomC"
       label="Temperature where it is served"
       nullable
       auto="the same"
-      :min="limits.roomC.min"
-      :max="limits.roomC.max"
       @update:model-value="(c) => set('venueC', c)"
     /><template v-if="spread"
       >: an upright side holds up to

@@ -80,30 +80,24 @@ async function saveTable(): Promise<void> {
     <p class="sentence">
       <QuantityField
         :model-value="build.day.people"
-        kind="count"
+        :of="limits.people"
         label="How many people work on it"
-        :min="limits.people.min"
-        :max="limits.people.max"
-        @update:model-value="(n) => n !== null && set({ people: Math.round(n) })"
+        @update:model-value="(n) => set({ people: Math.round(n) })"
       />
       {{ build.day.people === 1 ? 'person works' : 'people work' }} on it, with
       <QuantityField
         :model-value="build.day.fridgeMm"
-        kind="span"
+        :of="limits.fridgeMm"
         label="Height of the fridge’s shelves together"
-        :min="limits.fridgeMm.min"
-        :max="limits.fridgeMm.max"
-        @update:model-value="(mm) => mm !== null && set({ fridgeMm: mm })"
+        @update:model-value="(mm) => set({ fridgeMm: mm })"
       />
       of fridge to stand tiers in, a freezer of
       <QuantityField
         :model-value="build.day.freezerMm > 0 ? build.day.freezerMm : null"
-        kind="span"
+        :of="limits.freezerMm"
         nullable
         auto="none"
         label="Height of the freezer’s shelves together"
-        :min="limits.freezerMm.min"
-        :max="limits.freezerMm.max"
         @update:model-value="
           (mm) => set(mm ? { freezerMm: mm } : { freezerMm: 0, chillIn: 'fridge' })
         "
@@ -117,11 +111,9 @@ async function saveTable(): Promise<void> {
       >, and
       <QuantityField
         :model-value="build.day.spareMin"
-        kind="minutes"
+        :of="limits.spareMin"
         label="Minutes in hand before it is served"
-        :min="limits.spareMin.min"
-        :max="limits.spareMin.max"
-        @update:model-value="(n) => n !== null && set({ spareMin: n })"
+        @update:model-value="(n) => set({ spareMin: n })"
       />
       in hand before it is served.
     </p>

@@ -75,11 +75,9 @@ const choices = (not: string) => [
       <p class="sentence">
         <QuantityField
           :model-value="task.handsMin"
-          kind="minutes"
+          :of="limits.taskMin"
           label="Minutes of hands"
-          :min="0"
-          :max="limits.taskMin.max"
-          @update:model-value="(n) => n !== null && editOwn(task.id, { handsMin: n })"
+          @update:model-value="(n) => editOwn(task.id, { handsMin: n })"
         />
         of hands, after
         <ChoiceField
@@ -149,10 +147,8 @@ const choices = (not: string) => [
           <td class="end">
             <QuantityField
               :model-value="isOwn(task) ? task.handsMin : (own.get(task.id) ?? null)"
-              kind="minutes"
+              :of="limits.taskMin"
               :label="`Minutes of hands: ${task.title}`"
-              :min="0"
-              :max="limits.taskMin.max"
               nullable
               :auto="text(task.handsMin)"
               @update:model-value="(n) => setMinutes(task, n)"

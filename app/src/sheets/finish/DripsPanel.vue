@@ -186,13 +186,9 @@ const made = computed(() => {
           of
           <QuantityField
             :model-value="drip.lengthMm"
-            kind="span"
+            :of="limits.dripMm"
             label="Length of the drips"
-            :min="limits.dripMm.min"
-            :max="limits.dripMm.max"
-            @update:model-value="
-              (mm) => mm !== null && set({ lengthMm: mm }, 'Length of the drips')
-            "
+            @update:model-value="(mm) => set({ lengthMm: mm }, 'Length of the drips')"
           />
           (<button
             v-for="(each, i) in shares"
@@ -206,26 +202,18 @@ const made = computed(() => {
             >,
             <QuantityField
               :model-value="drip.spreadMm"
-              kind="span"
+              :of="limits.dripSpreadMm"
               label="More or less"
-              :min="0"
-              :max="limits.dripSpreadMm.max"
-              @update:model-value="
-                (mm) => mm !== null && set({ spreadMm: mm }, 'Spread of lengths')
-              "
+              @update:model-value="(mm) => set({ spreadMm: mm }, 'Spread of lengths')"
             />
             more or less</template
           > </template
         >, one every
         <QuantityField
           :model-value="drip.spacingMm"
-          kind="span"
+          :of="limits.spacingMm"
           label="Room from drip to drip"
-          :min="limits.spacingMm.min"
-          :max="limits.spacingMm.max"
-          @update:model-value="
-            (mm) => mm !== null && set({ spacingMm: mm }, 'Spacing of the drips')
-          "
+          @update:model-value="(mm) => set({ spacingMm: mm }, 'Spacing of the drips')"
         />.
         <button
           v-if="drip.pattern === 'random'"
@@ -303,23 +291,19 @@ const made = computed(() => {
           />, fed for
           <QuantityField
             :model-value="drip.feedS"
-            kind="factor"
+            :of="limits.feedS"
             label="Seconds to a drip"
-            :min="limits.feedS.min"
-            :max="limits.feedS.max"
-            @update:model-value="(s) => s !== null && set({ feedS: s })"
+            @update:model-value="(s) => set({ feedS: s })"
           />
           s each.
           <template v-if="drip.tool === 'bottle'">
             One squeeze, weighed:
             <QuantityField
               :model-value="drip.squeezeG"
-              kind="fineMass"
+              :of="limits.squeezeG"
               label="One squeeze weighs"
               auto="not yet"
               nullable
-              :min="limits.squeezeG.min"
-              :max="limits.squeezeG.max"
               @update:model-value="(g) => set({ squeezeG: g }, 'One squeeze')"
             /><template v-if="planned.squeezes"
               >, so about <b>{{ text(planned.squeezes, 'factor') }}</b> to a drip</template
@@ -331,20 +315,16 @@ const made = computed(() => {
           Over the top
           <QuantityField
             :model-value="drip.floodMm"
-            kind="fine"
+            :of="limits.floodMm"
             label="Flood on top"
-            :min="0"
-            :max="limits.floodMm.max"
-            @update:model-value="(mm) => mm !== null && set({ floodMm: mm }, 'Flood on top')"
+            @update:model-value="(mm) => set({ floodMm: mm }, 'Flood on top')"
           />
           of it, drips
           <QuantityField
             :model-value="drip.widthMm"
-            kind="thickness"
+            :of="limits.dripWidthMm"
             label="Width of a drip"
-            :min="limits.dripWidthMm.min"
-            :max="limits.dripWidthMm.max"
-            @update:model-value="(mm) => mm !== null && set({ widthMm: mm }, 'Width of the drips')"
+            @update:model-value="(mm) => set({ widthMm: mm }, 'Width of the drips')"
           />
           wide.
         </p>

@@ -210,38 +210,30 @@ const begin = (): void => {
         />,
         <QuantityField
           :model-value="ratio"
-          kind="factor"
+          :of="limits.ganacheRatio"
           label="Chocolate to one of cream"
-          :min="limits.ganacheRatio.min"
-          :max="limits.ganacheRatio.max"
-          @update:model-value="(n) => n !== null && setRatio(n)"
+          @update:model-value="(n) => setRatio(n)"
         />
         to 1 by weight, with
         <QuantityField
           :model-value="row.butterShare"
-          kind="share"
+          :of="{ kind: 'share', min: 0, max: 0.5 }"
           label="Butter"
-          :min="0"
-          :max="0.5"
-          @update:model-value="(n) => n !== null && save({ butterShare: n })"
+          @update:model-value="(n) => save({ butterShare: n })"
         />
         of butter,
         <QuantityField
           :model-value="row.syrupShare"
-          kind="share"
+          :of="{ kind: 'share', min: 0, max: 0.5 }"
           label="Syrup"
-          :min="0"
-          :max="0.5"
-          @update:model-value="(n) => n !== null && save({ syrupShare: n })"
+          @update:model-value="(n) => save({ syrupShare: n })"
         />
         of syrup and
         <QuantityField
           :model-value="row.sugarShare"
-          kind="share"
+          :of="{ kind: 'share', min: 0, max: 0.5 }"
           label="Sugar"
-          :min="0"
-          :max="0.5"
-          @update:model-value="(n) => n !== null && save({ sugarShare: n })"
+          @update:model-value="(n) => save({ sugarShare: n })"
         />
         of sugar to the chocolate.&nbsp;</template
       >
@@ -323,10 +315,8 @@ const begin = (): void => {
         For
         <QuantityField
           :model-value="massG"
-          kind="bowl"
+          :of="{ kind: 'bowl', min: 20, max: 20000 }"
           label="How much ganache"
-          :min="20"
-          :max="20000"
           @update:model-value="(g) => (typedG = g)"
         />
         <template v-if="typedG === null && asked > 0"> (what this cake asks for)</template>
@@ -363,11 +353,9 @@ const begin = (): void => {
         It is now at
         <QuantityField
           :model-value="nowC"
-          kind="temperature"
+          :of="{ kind: 'temperature', min: 0, max: 95 }"
           label="Temperature of the bowl now"
-          :min="0"
-          :max="95"
-          @update:model-value="(c) => c !== null && (nowC = c)"
+          @update:model-value="(c) => (nowC = c)"
         />
         and wanted between {{ text(workC[0], 'temperature') }} and
         {{ text(workC[1], 'temperature') }}:

@@ -86,11 +86,9 @@ const splitG = computed(() => (parts.value ? creamForSplit(parts.value) : 0));
     <p class="sentence">
       <QuantityField
         :model-value="massG"
-        kind="bowl"
+        :of="{ kind: 'bowl', min: 10, max: 20000 }"
         label="Ganache in the bowl"
-        :min="10"
-        :max="20000"
-        @update:model-value="(g) => g !== null && (massG = g)"
+        @update:model-value="(g) => (massG = g)"
       />
       of
       <ChoiceField
@@ -106,22 +104,18 @@ const splitG = computed(() => (parts.value ? creamForSplit(parts.value) : 0));
       />, made
       <QuantityField
         :model-value="ratio"
-        kind="factor"
+        :of="{ kind: 'factor', min: 0.2, max: 8 }"
         label="Ratio it was really made at"
         auto="as planned"
         nullable
-        :min="0.2"
-        :max="8"
         @update:model-value="(n) => (ratio = n)"
       />
       to 1, at
       <QuantityField
         :model-value="tempC"
-        kind="temperature"
+        :of="{ kind: 'temperature', min: 5, max: 60 }"
         label="Temperature it has"
-        :min="5"
-        :max="60"
-        @update:model-value="(c) => c !== null && (tempC = c)"
+        @update:model-value="(c) => (tempC = c)"
       />
       <ChoiceField v-model="fault" label="What is wrong with the ganache" :options="[...faults]" />.
     </p>
@@ -130,11 +124,9 @@ const splitG = computed(() => (parts.value ? creamForSplit(parts.value) : 0));
         It stands <b>{{ text(answer.nowMm, 'fine') }}</b> thick on an upright side, and should stand
         <QuantityField
           :model-value="wantedMm"
-          kind="fine"
+          :of="{ kind: 'fine', min: 0.2, max: 10 }"
           label="Film it should stand at"
-          :min="0.2"
-          :max="10"
-          @update:model-value="(mm) => mm !== null && (wantedMm = mm)"
+          @update:model-value="(mm) => (wantedMm = mm)"
         />: about 1 for drips, which thicken as they cool; 2 for a veil; 5 and more to spread.
       </p>
       <p v-if="answer.isRight" class="lead">It is right: use it now.</p>

@@ -131,29 +131,23 @@ function byWeight(): void {
       <template v-if="!piped">
         <QuantityField
           :model-value="job.massG"
-          kind="bowl"
+          :of="limits.pipingG"
           label="Amount for piping"
-          :min="0"
-          :max="limits.pipingG.max"
-          @update:model-value="(g) => g !== null && emit('change', { massG: g })"
+          @update:model-value="(g) => emit('change', { massG: g })"
         />
         in
         <QuantityField
           :model-value="job.pieces"
-          kind="count"
+          :of="limits.pipedPieces"
           label="Pieces piped"
-          :min="0"
-          :max="limits.pipedPieces.max"
-          @update:model-value="(n) => n !== null && emit('change', { pieces: n })"
+          @update:model-value="(n) => emit('change', { pieces: n })"
         />
         pieces and
         <QuantityField
           :model-value="job.lineMm"
-          kind="size"
+          :of="limits.pipedMm"
           label="Length piped"
-          :min="0"
-          :max="limits.pipedMm.max"
-          @update:model-value="(mm) => mm !== null && emit('change', { lineMm: mm })"
+          @update:model-value="(mm) => emit('change', { lineMm: mm })"
         />
         of line.
         <button type="button" class="key small" @click="fit">Fit it round instead</button>
@@ -175,11 +169,9 @@ function byWeight(): void {
           />” with letters
           <QuantityField
             :model-value="piped.letterMm"
-            kind="thickness"
+            :of="limits.letterMm"
             label="Height of the letters"
-            :min="limits.letterMm.min"
-            :max="limits.letterMm.max"
-            @update:model-value="(mm) => mm !== null && set({ letterMm: mm })"
+            @update:model-value="(mm) => set({ letterMm: mm })"
           />
           high,
         </template>
@@ -193,21 +185,21 @@ function byWeight(): void {
         nozzle,
         <QuantityField
           :model-value="piped.wideMm"
-          kind="thickness"
+          :of="limits.nozzleWideMm"
           label="Width of the nozzle"
-          :min="limits.nozzleWideMm.min"
-          :max="limits.nozzleWideMm.max"
-          @update:model-value="(mm) => mm !== null && set({ wideMm: mm })"
+          @update:model-value="(mm) => set({ wideMm: mm })"
         />
         wide<template v-if="piped.form === 'rosette'"
           >,
           <QuantityField
             :model-value="2 * piped.radiusMm"
-            kind="thickness"
+            :of="{
+              kind: 'thickness',
+              min: 2 * limits.rosetteMm.min,
+              max: 2 * limits.rosetteMm.max,
+            }"
             label="Across a rosette"
-            :min="2 * limits.rosetteMm.min"
-            :max="2 * limits.rosetteMm.max"
-            @update:model-value="(mm) => mm !== null && set({ radiusMm: mm / 2 })"
+            @update:model-value="(mm) => set({ radiusMm: mm / 2 })"
           />
           across</template
         >,
@@ -220,29 +212,23 @@ function byWeight(): void {
           >:
           <QuantityField
             :model-value="piped.lengthMm"
-            kind="size"
+            :of="limits.apartMm"
             label="Length piped apart"
-            :min="0"
-            :max="limits.apartMm.max"
-            @update:model-value="(mm) => mm !== null && set({ lengthMm: mm })" /></template
+            @update:model-value="(mm) => set({ lengthMm: mm })" /></template
         ><template v-if="piped.where === 'side'">
           at
           <QuantityField
             :model-value="piped.upMm"
-            kind="span"
+            :of="limits.upMm"
             label="Height of the line above the foot"
-            :min="0"
-            :max="limits.upMm.max"
-            @update:model-value="(mm) => mm !== null && set({ upMm: mm })" /></template
+            @update:model-value="(mm) => set({ upMm: mm })" /></template
         ><template v-if="piped.where === 'on top'"
           >,
           <QuantityField
             :model-value="piped.insetMm"
-            kind="thickness"
+            :of="limits.insetFromRimMm"
             label="In from the rim"
-            :min="0"
-            :max="limits.insetFromRimMm.max"
-            @update:model-value="(mm) => mm !== null && set({ insetMm: mm })"
+            @update:model-value="(mm) => set({ insetMm: mm })"
           />
           in</template
         ><template v-if="build.tiers.length > 1">
@@ -259,12 +245,10 @@ function byWeight(): void {
       <template v-if="!isLength">
         <QuantityField
           :model-value="piped.count"
-          kind="count"
+          :of="limits.pipedPieces"
           label="Pieces round it"
           :auto="`${planned.pieces}, as fit`"
           nullable
-          :min="0"
-          :max="limits.pipedPieces.max"
           @update:model-value="(n) => set({ count: n })"
         />
         pieces<label class="check">
@@ -277,12 +261,10 @@ function byWeight(): void {
       {{ isLength ? '10 cm piece' : 'piece' }} weighs
       <QuantityField
         :model-value="piped.weighedG"
-        kind="fineMass"
+        :of="limits.weighedG"
         :label="isLength ? 'Ten centimetres of it, weighed' : 'One piece, weighed'"
         :auto="isLength ? 'by the table' : `${text(planned.pieceG ?? 0, 'fineMass')} by the table`"
         nullable
-        :min="limits.weighedG.min"
-        :max="limits.weighedG.max"
         @update:model-value="(g) => set({ weighedG: g })"
       />; try the hand on a strip of {{ text(planned.practiceMm, 'span') }} first.
       <button type="button" class="key small quiet" @click="byWeight">by weight alone</button>

@@ -75,35 +75,23 @@ const stays = computed(() =>
             The side is studded over
             <QuantityField
               :model-value="pour.studded.cover"
-              kind="share"
+              :of="{ kind: 'share', min: limits.cover.min, max: 1 }"
               label="Share of the side that is studded"
-              :min="limits.cover.min"
-              :max="1"
-              @update:model-value="
-                (n) => n !== null && set({ studded: { ...pour!.studded!, cover: n } })
-              "
+              @update:model-value="(n) => set({ studded: { ...pour!.studded!, cover: n } })"
             />
             with pieces
             <QuantityField
               :model-value="pour.studded.highMm"
-              kind="thickness"
+              :of="limits.studMm"
               label="How far the pieces stand out"
-              :min="limits.studMm.min"
-              :max="limits.studMm.max"
-              @update:model-value="
-                (mm) => mm !== null && set({ studded: { ...pour!.studded!, highMm: mm } })
-              "
+              @update:model-value="(mm) => set({ studded: { ...pour!.studded!, highMm: mm } })"
             />
             high and
             <QuantityField
               :model-value="pour.studded.acrossMm"
-              kind="thickness"
+              :of="limits.studMm"
               label="Across the pieces"
-              :min="limits.studMm.min"
-              :max="limits.studMm.max"
-              @update:model-value="
-                (mm) => mm !== null && set({ studded: { ...pour!.studded!, acrossMm: mm } })
-              "
+              @update:model-value="(mm) => set({ studded: { ...pour!.studded!, acrossMm: mm } })"
             />
             across: a veil over it takes {{ text(planned.sideFactor, 'factor') }} times as much.
             <button type="button" class="key small quiet" @click="set({ studded: null })">

@@ -25,24 +25,16 @@ const ganaches = computed(() =>
     at
     <QuantityField
       :model-value="poured.fluidC"
-      kind="temperature"
+      :of="limits.fluidC"
       label="Temperature of the ganache"
-      :min="limits.fluidC.min"
-      :max="limits.fluidC.max"
-      @update:model-value="
-        (c) => c !== null && emit('change', { fluidC: c }, 'Temperature of the ganache')
-      "
+      @update:model-value="(c) => emit('change', { fluidC: c }, 'Temperature of the ganache')"
     />
     over a coat of
     <QuantityField
       :model-value="poured.coatC"
-      kind="temperature"
+      :of="limits.coatC"
       label="Temperature of the coat"
-      :min="limits.coatC.min"
-      :max="limits.coatC.max"
-      @update:model-value="
-        (c) => c !== null && emit('change', { coatC: c }, 'Temperature of the coat')
-      "
+      @update:model-value="(c) => emit('change', { coatC: c }, 'Temperature of the coat')"
     />
   </span>
 </template>

@@ -76,49 +76,39 @@ const drop = (i: number): Promise<void> => keep(row.value.tests.filter((_, k) =>
       A drip of
       <QuantityField
         :model-value="massG ?? meanG"
-        kind="fineMass"
+        :of="pantryLimits.testG"
         label="The test drip weighed"
-        :min="pantryLimits.testG.min"
-        :max="pantryLimits.testG.max"
         @update:model-value="(g) => (massG = g)"
       />
       at
       <QuantityField
         :model-value="fluidC ?? asked.fluidC"
-        kind="temperature"
+        :of="limits.fluidC"
         label="The test drip’s temperature"
-        :min="limits.fluidC.min"
-        :max="limits.fluidC.max"
         @update:model-value="(c) => (fluidC = c)"
       />
       over
       <QuantityField
         :model-value="coatC ?? asked.coatC"
-        kind="temperature"
+        :of="limits.coatC"
         label="The coat under the test drip"
-        :min="limits.coatC.min"
-        :max="limits.coatC.max"
         @update:model-value="(c) => (coatC = c)"
       />
       was
       <QuantityField
         :model-value="lengthMm"
-        kind="span"
+        :of="pantryLimits.testMm"
         label="Length of the test drip"
         auto="so long"
         nullable
-        :min="0"
-        :max="pantryLimits.testMm.max"
         @update:model-value="(mm) => (lengthMm = mm)"
       />
       long after
       <QuantityField
         :model-value="afterS"
-        kind="count"
+        :of="pantryLimits.testS"
         label="Seconds until it was measured"
-        :min="pantryLimits.testS.min"
-        :max="pantryLimits.testS.max"
-        @update:model-value="(s) => s !== null && (afterS = s)"
+        @update:model-value="(s) => (afterS = s)"
       />
       s.
       <button type="button" class="key small" data-test="note-test" @click="note">

@@ -36,13 +36,9 @@ const onFrom = computed(() => {
       for about <b>{{ text((plan.crispH ?? 0) * 60, 'minutes') }}</b> at
       <QuantityField
         :model-value="topping.crisp.thickMm"
-        kind="thickness"
+        :of="limits.crispMm"
         label="Thickness of the crisp piece"
-        :min="limits.crispMm.min"
-        :max="limits.crispMm.max"
-        @update:model-value="
-          (mm) => mm !== null && set({ crisp: { ...topping.crisp!, thickMm: mm } })
-        "
+        @update:model-value="(mm) => set({ crisp: { ...topping.crisp!, thickMm: mm } })"
       />,
       <label class="check">
         <input

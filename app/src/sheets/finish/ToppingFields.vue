@@ -89,38 +89,30 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
         <QuantityField
           v-else
           :model-value="topping.pieceG"
-          kind="fineMass"
+          :of="limits.pieceG"
           label="One piece weighs"
-          :min="limits.pieceG.min"
-          :max="limits.pieceG.max"
-          @update:model-value="(g) => g !== null && set({ pieceG: g })"
+          @update:model-value="(g) => set({ pieceG: g })"
         />,
         <QuantityField
           :model-value="topping.acrossMm"
-          kind="thickness"
+          :of="limits.pieceMm"
           label="Across a piece"
-          :min="limits.pieceMm.min"
-          :max="limits.pieceMm.max"
-          @update:model-value="(mm) => mm !== null && set({ acrossMm: mm })"
+          @update:model-value="(mm) => set({ acrossMm: mm })"
         />
         across and
         <QuantityField
           :model-value="topping.highMm"
-          kind="thickness"
+          :of="limits.pieceMm"
           label="Height of a piece"
-          :min="limits.pieceMm.min"
-          :max="limits.pieceMm.max"
-          @update:model-value="(mm) => mm !== null && set({ highMm: mm })"
+          @update:model-value="(mm) => set({ highMm: mm })"
         />
         high:
         <template v-if="topping.linkedTo === null">
           <QuantityField
             :model-value="topping.count"
-            kind="count"
+            :of="limits.toppingCount"
             label="How many pieces"
-            :min="0"
-            :max="limits.toppingCount.max"
-            @update:model-value="(n) => n !== null && set({ count: n })"
+            @update:model-value="(n) => set({ count: n })"
           />
           <label class="check">
             <input type="checkbox" :checked="topping.odd" @change="set({ odd: !topping.odd })" />
@@ -131,11 +123,9 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
           {{ plan.count }}, one for every
           <QuantityField
             :model-value="topping.every"
-            kind="count"
+            :of="limits.every"
             label="One for every"
-            :min="1"
-            :max="limits.every.max"
-            @update:model-value="(n) => n !== null && set({ every: n })"
+            @update:model-value="(n) => set({ every: n })"
           />
           of
         </template>
@@ -154,42 +144,34 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
           of
           <QuantityField
             :model-value="topping.clusterOf"
-            kind="count"
+            :of="limits.clusterOf"
             label="Pieces to a cluster"
-            :min="1"
-            :max="limits.clusterOf.max"
-            @update:model-value="(n) => n !== null && set({ clusterOf: n })" /></template
+            @update:model-value="(n) => set({ clusterOf: n })" /></template
         ><template v-if="topping.arrangement === 'crescent'">
           along
           <QuantityField
             :model-value="topping.share"
-            kind="share"
+            :of="{ kind: 'share', min: limits.crescent.min, max: 1 }"
             label="Share of the rim"
-            :min="limits.crescent.min"
-            :max="1"
-            @update:model-value="(n) => n !== null && set({ share: n })"
+            @update:model-value="(n) => set({ share: n })"
           />
           of the rim</template
         ><template v-if="topping.arrangement !== 'free'"
           >,
           <QuantityField
             :model-value="topping.insetMm"
-            kind="thickness"
+            :of="limits.insetFromRimMm"
             label="In from the rim"
-            :min="0"
-            :max="limits.insetFromRimMm.max"
-            @update:model-value="(mm) => mm !== null && set({ insetMm: mm })"
+            @update:model-value="(mm) => set({ insetMm: mm })"
           />
           in</template
         ><template v-if="topping.arrangement === 'round' || topping.arrangement === 'crescent'"
           >, turned by
           <QuantityField
             :model-value="topping.shift"
-            kind="share"
+            :of="{ kind: 'share', min: 0, max: 1 }"
             label="Turned by a share of the room between two"
-            :min="0"
-            :max="1"
-            @update:model-value="(n) => n !== null && set({ shift: n })"
+            @update:model-value="(n) => set({ shift: n })"
           />
           of the room between two</template
         >
@@ -218,20 +200,16 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
         />,
         <QuantityField
           :model-value="topping.lengthMm"
-          kind="size"
+          :of="limits.apartMm"
           label="Length of the drizzle"
-          :min="0"
-          :max="limits.apartMm.max"
-          @update:model-value="(mm) => mm !== null && set({ lengthMm: mm })"
+          @update:model-value="(mm) => set({ lengthMm: mm })"
         />
         in a bead
         <QuantityField
           :model-value="topping.acrossMm"
-          kind="thickness"
+          :of="{ kind: 'thickness', min: limits.pieceMm.min, max: 20 }"
           label="Width of the bead"
-          :min="limits.pieceMm.min"
-          :max="20"
-          @update:model-value="(mm) => mm !== null && set({ acrossMm: mm })"
+          @update:model-value="(mm) => set({ acrossMm: mm })"
         />
         wide.
       </template>

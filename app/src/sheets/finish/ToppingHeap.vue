@@ -18,21 +18,17 @@ const heapDegrees = computed(() =>
     {{ topping.kind === 'heap' ? 'heaped' : 'in a roll along the rim' }}
     <QuantityField
       :model-value="topping.acrossMm"
-      kind="span"
+      :of="{ ...limits.pieceMm, kind: 'span' }"
       :label="topping.kind === 'heap' ? 'Across the heap' : 'Width of the roll'"
-      :min="limits.pieceMm.min"
-      :max="limits.pieceMm.max"
-      @update:model-value="(mm) => mm !== null && set({ acrossMm: mm })"
+      @update:model-value="(mm) => set({ acrossMm: mm })"
     />
     wide<template v-if="topping.kind === 'heap'">
       and
       <QuantityField
         :model-value="topping.highMm"
-        kind="span"
+        :of="{ ...limits.pieceMm, kind: 'span' }"
         label="Height of the heap"
-        :min="limits.pieceMm.min"
-        :max="limits.pieceMm.max"
-        @update:model-value="(mm) => mm !== null && set({ highMm: mm })"
+        @update:model-value="(mm) => set({ highMm: mm })"
       />
       high</template
     >,
@@ -40,28 +36,22 @@ const heapDegrees = computed(() =>
       >piled at
       <QuantityField
         :model-value="heapDegrees"
-        kind="factor"
+        :of="{ kind: 'factor', min: 10, max: reposeDeg.max }"
         label="Angle of the heap in degrees"
-        :min="10"
-        :max="reposeDeg.max"
-        @update:model-value="(n) => n !== null && set({ highMm: heapHighMm(topping.acrossMm, n) })"
+        @update:model-value="(n) => set({ highMm: heapHighMm(topping.acrossMm, n) })"
       />°, </template
     ><QuantityField
       :model-value="topping.packing"
-      kind="share"
+      :of="limits.packing"
       label="Share of it that is not air"
-      :min="limits.packing.min"
-      :max="limits.packing.max"
-      @update:model-value="(n) => n !== null && set({ packing: n })"
+      @update:model-value="(n) => set({ packing: n })"
     />
     of it no air, at
     <QuantityField
       :model-value="topping.densityGPerMl"
-      kind="density"
+      :of="limits.inclusionDensity"
       label="Density of the pieces"
-      :min="limits.inclusionDensity.min"
-      :max="limits.inclusionDensity.max"
-      @update:model-value="(n) => n !== null && set({ densityGPerMl: n })"
+      @update:model-value="(n) => set({ densityGPerMl: n })"
     />.
   </span>
 </template>

@@ -27,33 +27,23 @@ const set = (to: Partial<Topping>): void => emit('change', to);
     <template v-if="topping.tray && plan.tray">
       <QuantityField
         :model-value="topping.tray.thickMm"
-        kind="fine"
+        :of="limits.slabMm"
         label="Thickness of the slab"
-        :min="limits.slabMm.min"
-        :max="limits.slabMm.max"
-        @update:model-value="
-          (mm) => mm !== null && set({ tray: { ...topping.tray!, thickMm: mm } })
-        "
+        @update:model-value="(mm) => set({ tray: { ...topping.tray!, thickMm: mm } })"
       />
       thick, of which
       <QuantityField
         :model-value="topping.tray.wholeShare"
-        kind="share"
+        :of="{ kind: 'share', min: limits.wholeShare.min, max: 1 }"
         label="Share that breaks whole"
-        :min="limits.wholeShare.min"
-        :max="1"
-        @update:model-value="
-          (n) => n !== null && set({ tray: { ...topping.tray!, wholeShare: n } })
-        "
+        @update:model-value="(n) => set({ tray: { ...topping.tray!, wholeShare: n } })"
       />
       breaks whole and that spreads in the oven by
       <QuantityField
         :model-value="topping.tray.spreads"
-        kind="factor"
+        :of="limits.slabSpreads"
         label="Area after over before"
-        :min="limits.slabSpreads.min"
-        :max="limits.slabSpreads.max"
-        @update:model-value="(n) => n !== null && set({ tray: { ...topping.tray!, spreads: n } })"
+        @update:model-value="(n) => set({ tray: { ...topping.tray!, spreads: n } })"
       />: <b>{{ text(plan.tray.massG, 'small') }}</b> on
       {{ text(plan.tray.sideMm, 'size') }} square, {{ text(plan.tray.crushedG, 'small') }} of it
       crushed.

@@ -112,20 +112,16 @@ const setPieces = (change: Partial<LoosePieces>): void =>
         A core is cut through layer
         <QuantityField
           :model-value="tier.centre.fromLayer + 1"
-          kind="count"
+          :of="{ kind: 'count', min: 1, max: tier.centre.toLayer + 1 }"
           label="Lowest layer of the core"
-          :min="1"
-          :max="tier.centre.toLayer + 1"
-          @update:model-value="(n) => n !== null && setCentre({ fromLayer: n - 1 })"
+          @update:model-value="(n) => setCentre({ fromLayer: n - 1 })"
         />
         to
         <QuantityField
           :model-value="tier.centre.toLayer + 1"
-          kind="count"
+          :of="{ kind: 'count', min: tier.centre.fromLayer + 1, max: tier.layers.length }"
           label="Uppermost layer of the core"
-          :min="tier.centre.fromLayer + 1"
-          :max="tier.layers.length"
-          @update:model-value="(n) => n !== null && setCentre({ toLayer: n - 1 })"
+          @update:model-value="(n) => setCentre({ toLayer: n - 1 })"
         />.
         <OutlineFields
           :outline="tier.centre.outline"
@@ -149,20 +145,16 @@ const setPieces = (change: Partial<LoosePieces>): void =>
           />, poured in, so that
           <QuantityField
             :model-value="tier.centre.pieces.share"
-            kind="share"
+            :of="limits.packing"
             label="Share of the core that is pieces"
-            :min="limits.packing.min"
-            :max="limits.packing.max"
-            @update:model-value="(share) => share !== null && setPieces({ share })"
+            @update:model-value="(share) => setPieces({ share })"
           />
           of the room is pieces of
           <QuantityField
             :model-value="tier.centre.pieces.densityGPerMl"
-            kind="density"
+            :of="limits.inclusionDensity"
             label="Density of one piece in the core"
-            :min="limits.inclusionDensity.min"
-            :max="limits.inclusionDensity.max"
-            @update:model-value="(d) => d !== null && setPieces({ densityGPerMl: d })"
+            @update:model-value="(d) => setPieces({ densityGPerMl: d })"
           />
           and the rest is air</template
         >.

@@ -77,13 +77,9 @@ const summary = computed(() => {
       and rests under
       <QuantityField
         :model-value="tier.restG"
-        kind="bowl"
+        :of="limits.restG"
         label="Weight it rests under"
-        :min="limits.restG.min"
-        :max="limits.restG.max"
-        @update:model-value="
-          (g) => g !== null && editTier('Weight it rests under', (t) => void (t.restG = g))
-        "
+        @update:model-value="(g) => editTier('Weight it rests under', (t) => void (t.restG = g))"
       />
       of weight.
     </p>
@@ -120,11 +116,13 @@ const summary = computed(() => {
           Kept
           <QuantityField
             :model-value="gap.setbackMm"
-            kind="thickness"
+            :of="{
+              kind: 'thickness',
+              min: limits.setbackMm.min,
+              max: Math.max(gap.setbackMm, Math.min(limits.setbackMm.max, roomMm - gap.damMm)),
+            }"
             :label="`Filling ${index + 1} short of the edge by`"
-            :min="limits.setbackMm.min"
-            :max="Math.max(gap.setbackMm, Math.min(limits.setbackMm.max, roomMm - gap.damMm))"
-            @update:model-value="(mm) => mm !== null && change(index, 'Setback', { setbackMm: mm })"
+            @update:model-value="(mm) => change(index, 'Setback', { setbackMm: mm })"
           />
           short of the edge
           <button
@@ -154,20 +152,16 @@ const summary = computed(() => {
             <QuantityField
               v-if="gap.pieces.how === 'packed'"
               :model-value="gap.pieces.share"
-              kind="share"
+              :of="limits.packing"
               :label="`Share of filling ${index + 1} that is pieces`"
-              :min="limits.packing.min"
-              :max="limits.packing.max"
-              @update:model-value="(share) => share !== null && setPieces(index, { share })"
+              @update:model-value="(share) => setPieces(index, { share })"
             />
             <template v-else>
               <QuantityField
                 :model-value="gap.pieces.gPerCm2"
-                kind="factor"
+                :of="limits.gPerCm2"
                 :label="`Grams of pieces to the square centimetre on layer ${index + 1}`"
-                :min="limits.gPerCm2.min"
-                :max="limits.gPerCm2.max"
-                @update:model-value="(gPerCm2) => gPerCm2 !== null && setPieces(index, { gPerCm2 })"
+                @update:model-value="(gPerCm2) => setPieces(index, { gPerCm2 })"
               />
               g/cm²
             </template>
@@ -189,13 +183,10 @@ const summary = computed(() => {
             and
             <QuantityField
               :model-value="gap.drizzle.gPerCm2"
-              kind="factor"
+              :of="limits.gPerCm2"
               :label="`Grams of sauce to the square centimetre on layer ${index + 1}`"
-              :min="limits.gPerCm2.min"
-              :max="limits.gPerCm2.max"
               @update:model-value="
-                (g) =>
-                  g !== null && change(index, 'Sauce', { drizzle: { ...gap.drizzle!, gPerCm2: g } })
+                (g) => change(index, 'Sauce', { drizzle: { ...gap.drizzle!, gPerCm2: g } })
               "
             />
             g/cm² of

@@ -186,55 +186,43 @@ const choose = (what: unknown): void => {
       Make this tier
       <QuantityField
         :model-value="wanted"
-        kind="span"
+        :of="{ kind: 'span', min: 20, max: 900 }"
         label="Wanted finished height"
-        :min="20"
-        :max="900"
-        @update:model-value="(mm) => mm !== null && (wanted = mm)"
+        @update:model-value="(mm) => (wanted = mm)"
       />
       high, coat included<template v-if="tierPlan.carve">, before it is carved</template>, from
       <ChoiceField v-model="tins" label="Which tins" :options="tinChoices" />, with layers of
       <QuantityField
         :model-value="layerMm[0]"
-        kind="thickness"
+        :of="{ kind: 'thickness', min: 5, max: 100 }"
         label="Thinnest layer"
-        :min="5"
-        :max="100"
         @update:model-value="(mm) => set('layer', 0, mm)"
       />
       to
       <QuantityField
         :model-value="layerMm[1]"
-        kind="thickness"
+        :of="{ kind: 'thickness', min: 5, max: 100 }"
         label="Thickest layer"
-        :min="5"
-        :max="100"
         @update:model-value="(mm) => set('layer', 1, mm)"
       />, fillings of
       <QuantityField
         :model-value="gapMm[0]"
-        kind="thickness"
+        :of="{ kind: 'thickness', min: 1, max: 60 }"
         label="Thinnest filling"
-        :min="1"
-        :max="60"
         @update:model-value="(mm) => set('gap', 0, mm)"
       />
       to
       <QuantityField
         :model-value="gapMm[1]"
-        kind="thickness"
+        :of="{ kind: 'thickness', min: 1, max: 60 }"
         label="Thickest filling"
-        :min="1"
-        :max="60"
         @update:model-value="(mm) => set('gap', 1, mm)"
       />, about
       <QuantityField
         :model-value="share"
-        kind="share"
+        :of="{ kind: 'share', min: 0.02, max: 0.6 }"
         label="Wished share of filling"
-        :min="0.02"
-        :max="0.6"
-        @update:model-value="(s) => s !== null && (share = s)"
+        @update:model-value="(s) => (share = s)"
       />
       of it filling.
     </p>

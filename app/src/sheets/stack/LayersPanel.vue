@@ -120,13 +120,9 @@ function setOutline(outline: Outline): void {
       Stack
       <QuantityField
         :model-value="tier.layers.length"
-        kind="count"
+        :of="limits.layers"
         label="Number of layers"
-        :min="limits.layers.min"
-        :max="limits.layers.max"
-        @update:model-value="
-          (n) => n !== null && editTier('Number of layers', (t) => setLayerCount(t, n))
-        "
+        @update:model-value="(n) => editTier('Number of layers', (t) => setLayerCount(t, n))"
       />
       layers of
       <ChoiceField
@@ -143,10 +139,8 @@ function setOutline(outline: Outline): void {
       <QuantityField
         :model-value="layerMm"
         auto="as listed"
-        kind="thickness"
+        :of="limits.layerMm"
         label="Thickness of every layer"
-        :min="limits.layerMm.min"
-        :max="limits.layerMm.max"
         @update:model-value="
           (mm) =>
             mm !== null && editTier('All layers thickness', (t) => setLayerHeight(t, null, mm))
@@ -157,10 +151,8 @@ function setOutline(outline: Outline): void {
         <QuantityField
           :model-value="gapMm"
           auto="as listed"
-          kind="thickness"
+          :of="limits.gapMm"
           label="Thickness of every filling"
-          :min="limits.gapMm.min"
-          :max="limits.gapMm.max"
           @update:model-value="
             (mm) =>
               mm !== null && editTier('All fillings thickness', (t) => setGapHeight(t, null, mm))
@@ -177,10 +169,8 @@ function setOutline(outline: Outline): void {
         <QuantityField
           :model-value="damMm"
           auto="as listed"
-          kind="thickness"
+          :of="limits.damMm"
           label="Width of every dam"
-          :min="limits.damMm.min"
-          :max="limits.damMm.max"
           @update:model-value="
             (mm) => mm !== null && editTier('Dams', (t) => setGap(t, null, { damMm: mm }))
           " /></template
@@ -235,10 +225,8 @@ function setOutline(outline: Outline): void {
           <td>
             <QuantityField
               :model-value="thicknessOfPart(build, row.id)"
-              kind="thickness"
+              :of="row.kind === 'layer' ? limits.layerMm : limits.gapMm"
               :label="`Thickness of ${row.kind === 'layer' ? 'layer' : 'filling'} ${row.index + 1}`"
-              :min="row.kind === 'layer' ? limits.layerMm.min : limits.gapMm.min"
-              :max="row.kind === 'layer' ? limits.layerMm.max : limits.gapMm.max"
               @update:model-value="(mm) => mm !== null && setThickness(row.id, mm, false)"
             />
           </td>
@@ -258,13 +246,10 @@ function setOutline(outline: Outline): void {
               {{ ' ' }}{{ otherOf(row.index)!.count }} of them,
               <QuantityField
                 :model-value="tier.layers[row.index]!.between!.heightMm"
-                kind="fine"
+                :of="limits.betweenMm"
                 :label="`Filling between the pieces of layer ${row.index + 1}`"
-                :min="limits.betweenMm.min"
-                :max="limits.betweenMm.max"
                 @update:model-value="
                   (mm) =>
-                    mm !== null &&
                     setLayer(row.index, {
                       between: { ...tier.layers[row.index]!.between!, heightMm: mm },
                     })
@@ -279,13 +264,10 @@ function setOutline(outline: Outline): void {
               round a sponge disc
               <QuantityField
                 :model-value="tier.layers[row.index]!.inset!.heightMm"
-                kind="thickness"
+                :of="limits.insetMm"
                 :label="`Thickness of the sponge inside layer ${row.index + 1}`"
-                :min="limits.insetMm.min"
-                :max="limits.insetMm.max"
                 @update:model-value="
                   (mm) =>
-                    mm !== null &&
                     setLayer(row.index, {
                       inset: { ...tier.layers[row.index]!.inset!, heightMm: mm },
                     })
@@ -308,12 +290,10 @@ function setOutline(outline: Outline): void {
               dam
               <QuantityField
                 :model-value="tier.gaps[row.index]!.damMm"
-                kind="thickness"
+                :of="limits.damMm"
                 :label="`Dam of filling ${row.index + 1}`"
-                :min="limits.damMm.min"
-                :max="limits.damMm.max"
                 @update:model-value="
-                  (mm) => mm !== null && editTier('Dam', (t) => setGap(t, row.index, { damMm: mm }))
+                  (mm) => editTier('Dam', (t) => setGap(t, row.index, { damMm: mm }))
                 "
               />
             </td>

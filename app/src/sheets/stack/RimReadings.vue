@@ -34,12 +34,10 @@ defineExpose({ spread });
       <small>{{ clockText(i - 1, places).replace(' o’clock', '') }}</small>
       <QuantityField
         :model-value="layer.rimMm[i - 1] ?? null"
-        kind="thickness"
+        :of="limits.rimMm"
         nullable
         auto="–"
         :label="`Layer ${number} at ${clockText(i - 1, places)}`"
-        :min="limits.rimMm.min"
-        :max="limits.rimMm.max"
         @update:model-value="(mm) => set(i - 1, mm)"
       />
       <button

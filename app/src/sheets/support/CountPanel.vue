@@ -60,10 +60,8 @@ const stateOf = (item: NonFood): string => {
             <td class="end">
               <QuantityField
                 :model-value="item.countedIn"
-                kind="count"
+                :of="{ kind: 'count', min: 0, max: 999 }"
                 :label="`Counted in: ${item.name}, ${item.where}`"
-                :min="0"
-                :max="999"
                 nullable
                 auto="–"
                 @update:model-value="(n) => note(item, item.inKey, n)"
@@ -72,10 +70,8 @@ const stateOf = (item: NonFood): string => {
             <td class="end">
               <QuantityField
                 :model-value="item.countedOut"
-                kind="count"
+                :of="{ kind: 'count', min: 0, max: 999 }"
                 :label="`Counted out: ${item.name}, ${item.where}`"
-                :min="0"
-                :max="999"
                 nullable
                 auto="–"
                 @update:model-value="(n) => note(item, item.outKey, n)"

@@ -131,10 +131,8 @@ const setTested = (row: Dowel, mm: number | null): void => {
         <p class="sentence">
           <QuantityField
             :model-value="lift.dowels.spots.length > 0 ? lift.placed.length : lift.dowels.count"
-            kind="count"
+            :of="{ kind: 'count', min: 1, max: mostDowels }"
             label="How many"
-            :min="1"
-            :max="mostDowels"
             nullable
             :auto="`${lift.placed.length}, as many as it takes`"
             @update:model-value="(n) => setCount(lift, n)"
@@ -264,20 +262,16 @@ const setTested = (row: Dowel, mm: number | null): void => {
           }}
           <QuantityField
             v-model="reading"
-            kind="weight"
+            :of="pantryLimits.pressG"
             :label="`Reading at which a piece of ${lift.row.name} gave`"
-            :min="pantryLimits.pressG.min"
-            :max="pantryLimits.pressG.max"
             nullable
             auto="reading"
           />
           with a piece of
           <QuantityField
             :model-value="lift.row.testedMm"
-            kind="span"
+            :of="pantryLimits.stickMm"
             label="Length of the piece that was pressed"
-            :min="pantryLimits.stickMm.min"
-            :max="pantryLimits.stickMm.max"
             @update:model-value="(mm) => setTested(lift.row!, mm)"
           />.
           <button

@@ -72,19 +72,15 @@ const advice = computed(() => {
         for
         <QuantityField
           :model-value="journey.minutes"
-          kind="minutes"
+          :of="limits.roadMin"
           label="Minutes on the road"
-          :min="limits.roadMin.min"
-          :max="limits.roadMin.max"
-          @update:model-value="(n) => n !== null && set({ minutes: n })" />
+          @update:model-value="(n) => set({ minutes: n })" />
         in a car at
         <QuantityField
           :model-value="journey.carC"
-          kind="temperature"
+          :of="limits.carC"
           label="How warm the car is"
-          :min="limits.carC.min"
-          :max="limits.carC.max"
-          @update:model-value="(n) => n !== null && set({ carC: n })" />,
+          @update:model-value="(n) => set({ carC: n })" />,
         <ChoiceField
           :model-value="flag(journey.chilled)"
           label="Chilled before"
@@ -116,11 +112,9 @@ const advice = computed(() => {
       Baked
       <QuantityField
         :model-value="journey.days"
-        kind="count"
+        :of="limits.days"
         label="Days from baking to serving"
-        :min="limits.days.min"
-        :max="limits.days.max"
-        @update:model-value="(n) => n !== null && set({ days: n })"
+        @update:model-value="(n) => set({ days: n })"
       />
       days before it is served.
     </p>
@@ -229,26 +223,20 @@ const advice = computed(() => {
             , <b>{{ text(support.rod.lengthMm, 'span') }}</b> long from the underside of the board,
             <QuantityField
               :model-value="support.rod.at.x"
-              kind="span"
+              :of="limits.dowelPlace"
               label="Rod to the right of the lowest tier’s middle"
-              :min="limits.dowelPlace.min"
-              :max="limits.dowelPlace.max"
               @update:model-value="
                 (mm) =>
-                  mm !== null &&
                   store.edit('Rod', (draft) => void (draft.rod!.at = [mm, support!.rod!.at.y]))
               "
             />
             to the right and
             <QuantityField
               :model-value="support.rod.at.y"
-              kind="span"
+              :of="limits.dowelPlace"
               label="Rod to the back of the lowest tier’s middle"
-              :min="limits.dowelPlace.min"
-              :max="limits.dowelPlace.max"
               @update:model-value="
                 (mm) =>
-                  mm !== null &&
                   store.edit('Rod', (draft) => void (draft.rod!.at = [support!.rod!.at.x, mm]))
               "
             />

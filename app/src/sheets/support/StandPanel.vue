@@ -128,13 +128,9 @@ const why = computed(() => {
           of
           <QuantityField
             :model-value="tier.stand.card.thicknessMm"
-            kind="thickness"
+            :of="limits.cardMm"
             label="Thickness of the board"
-            :min="limits.cardMm.min"
-            :max="limits.cardMm.max"
-            @update:model-value="
-              (mm) => mm !== null && setCard({ ...tier.stand.card!, thicknessMm: mm })
-            "
+            @update:model-value="(mm) => setCard({ ...tier.stand.card!, thicknessMm: mm })"
           />, cut to {{ text(widthMm(tier.outline), 'size') }}: it ends under the coat.
           <button type="button" class="key small quiet" @click="setCard(null)">no board</button>
         </template>
@@ -152,31 +148,23 @@ const why = computed(() => {
         Its middle is
         <QuantityField
           :model-value="tier.stand.offsetMm[0]"
-          kind="span"
+          :of="limits.offsetMm"
           label="To the right of the tier below"
-          :min="limits.offsetMm.min"
-          :max="limits.offsetMm.max"
           @update:model-value="(mm) => setOffset(0, mm)"
         />
         to the right and
         <QuantityField
           :model-value="tier.stand.offsetMm[1]"
-          kind="span"
+          :of="limits.offsetMm"
           label="To the back of the tier below"
-          :min="limits.offsetMm.min"
-          :max="limits.offsetMm.max"
           @update:model-value="(mm) => setOffset(1, mm)"
         />
         to the back of {{ below.name }}’s,
         <QuantityField
           :model-value="tier.stand.postMm"
-          kind="span"
+          :of="limits.postMm"
           label="Room between the tiers, on posts"
-          :min="limits.postMm.min"
-          :max="limits.postMm.max"
-          @update:model-value="
-            (mm) => mm !== null && editTier('Posts', (t) => void (t.stand.postMm = mm))
-          "
+          @update:model-value="(mm) => editTier('Posts', (t) => void (t.stand.postMm = mm))"
         />
         above it<template v-if="tier.stand.postMm > 0"
           >, on posts that go down to the board</template
@@ -234,13 +222,10 @@ const why = computed(() => {
       />,
       <QuantityField
         :model-value="deck.card.thicknessMm"
-        kind="thickness"
+        :of="limits.cardMm"
         :label="`Thickness of board ${k + 1}`"
-        :min="limits.cardMm.min"
-        :max="limits.cardMm.max"
         @update:model-value="
           (mm) =>
-            mm !== null &&
             editTier('Board half-way up', (t) => void (t.stand.decks[k]!.card.thicknessMm = mm))
         "
       />

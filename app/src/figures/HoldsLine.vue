@@ -10,7 +10,7 @@ const label = computed<Label>(() => labelOf(props.held));
 <template>
   <span data-test="holds">
     <b>{{ label.holds }}.</b>
-    <template v-if="label.traces"> {{ label.traces }}.</template>
+    <template v-if="label.traces">{{ ` ${label.traces}.` }}</template>
     <b v-if="label.unknown" class="unknown">{{ ` ${label.unknown}.` }}</b>
   </span>
 </template>

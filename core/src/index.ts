@@ -11,6 +11,7 @@ export type * from './plan/plan-types.ts';
 export type * from './plan/shape-plan.ts';
 export type * from './plan/tier-plan.ts';
 
+export * from './units/gravity.ts';
 export * from './units/kinds.ts';
 export * from './units/parse.ts';
 export * from './units/format.ts';

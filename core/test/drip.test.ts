@@ -284,7 +284,7 @@ describe('a poured cover', () => {
     const ml = (Math.PI * 200 * 100 * 1 + Math.PI * 100 ** 2 * 2) / 1000;
     expect(plan.staysG).toBeCloseTo(ml * 1.15, 6);
     expect(pourAmounts(round, 100, 1, 1.15, 2).staysG).toBeGreaterThan(1.4 * plan.staysG);
-    // model section 7: a veil of 1.5 to 2.5 mm wants 25 to 28 C
+    // docs/model.md#ganache-and-drips: a veil of 1.5 to 2.5 mm wants 25 to 28 C
     expect(tempForVeil(fluid, 1.5)).toBeCloseTo(28, -0.5);
     expect(tempForVeil(fluid, 2.5)).toBeCloseTo(25, -0.5);
     expect(plan.pourG).toBeCloseTo(plan.staysG + plan.trayG, 9);

@@ -59,7 +59,7 @@ describe('a ganache', () => {
     expect(equal.fat).toBeCloseTo((0.34 + 0.35) / 2, 9);
     expect(equal.water).toBeCloseTo(0.295, 9);
     expect(equal.fat + equal.water + equal.solids).toBeCloseTo(1, 9);
-    // milk about 2:1 and white about 3:1 come to the same (model section 7)
+    // milk about 2:1 and white about 3:1 come to the same (docs/model.md#ganache-and-drips)
     for (const [id, ratio] of [
       ['milk-chocolate', 2],
       ['white-chocolate', 3],
@@ -68,7 +68,7 @@ describe('a ganache', () => {
       expect(firmness).toBeGreaterThan(1.4);
       expect(firmness).toBeLessThan(1.8);
     }
-    // model section 3: heat capacity of 1:1 about 2.6, of 3:1 about 2.15
+    // docs/model.md#heat-and-cold: heat capacity of 1:1 about 2.6, of 3:1 about 2.15
     expect(capacityOfGanache(equal)).toBeCloseTo(2.6, 0);
     expect(capacityOfGanache(composeGanache(made(750, 250)))).toBeLessThan(2.3);
   });

@@ -95,4 +95,21 @@ describe('the files of the program', () => {
       namedBy((file) => stages.includes(roomOf(file))).filter((way) => callers.test(way)),
     ).toEqual([]);
   });
+  it('name in their comments only places of the model that are there', () => {
+    const root = fileURLToPath(new URL('../src/', import.meta.url));
+    const model = readFileSync(join(root, '../../docs/model.md'), 'utf8');
+    const places = [...model.matchAll(/^## (.+)$/gm)].map(([, heading]) =>
+      heading!
+        .toLowerCase()
+        .replace(/[^a-z0-9 -]/g, '')
+        .replaceAll(' ', '-'),
+    );
+    const named = [...core.keys()].flatMap((file) =>
+      [...readFileSync(join(root, file), 'utf8').matchAll(/docs\/model\.md#([a-z-]+)/g)].map(
+        ([, place]) => ({ file, place: place! }),
+      ),
+    );
+    expect(named.length).toBeGreaterThan(50);
+    expect(named.filter(({ place }) => !places.includes(place))).toEqual([]);
+  });
 });

@@ -26,7 +26,7 @@ export interface Batch {
   parts: ScaledRecipe[];
 }
 
-/** Liquid that a whisk still reaches, over the mixer's bowl (data appendix). */
+/** Liquid that a whisk still reaches, over the mixer's bowl (docs/model.md#bowls). */
 const smallestShare = 0.08;
 
 /** Most of a spread that mixer or pan gives at once, g. */

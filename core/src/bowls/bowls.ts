@@ -101,7 +101,7 @@ export const chancePartsOf = (bowl: Pick<Bowl, 'uses' | 'losses'>): ChancePart[]
 ];
 
 /**
- * Every bowl of the build and the batches they are made in (model section 6): what each bowl is
+ * Every bowl of the build and the batches they are made in (docs/model.md#bowls): what each bowl is
  * shared out to, what is lost, how much is enough at the accepted chance of running short; bowls of
  * one recipe made as one batch and divided, unless they are mixed apart.
  */

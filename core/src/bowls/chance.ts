@@ -2,7 +2,7 @@ import { randomFrom } from '../working/random.ts';
 import type { UseKind, LossKind } from './uses.ts';
 
 /**
- * Coefficients of variation at first, by kind (model section 6), and the share of the variance that
+ * Coefficients of variation at first, by kind (docs/model.md#chance), and the share of the variance that
  * is the hand's, common to all of that kind on one cake. Losses are an estimate.
  */
 export const spreadOfKind: Record<UseKind | LossKind, { cv: number; hand: number }> = {
@@ -208,7 +208,7 @@ const binCount = 40;
 
 /**
  * Simulates so many cakes: in each one hand draws all coats of every bowl, and every use draws its
- * own besides (model section 6). The same seed gives the same answer.
+ * own besides (docs/model.md#chance). The same seed gives the same answer.
  */
 export function drawChance(question: ChanceQuestion): BowlChance[] {
   const { bowls, draws, seed, short } = question;

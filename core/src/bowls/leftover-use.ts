@@ -1,7 +1,7 @@
 import type { KeepingClass, Spread } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 
-/** Usual keeping in the fridge and the freezer, in days; null where it is not frozen (data appendix). */
+/** Usual keeping in the fridge and the freezer, in days; null where it is not frozen (docs/model.md#putting-right). */
 export const keepingDays: Record<KeepingClass, { fridge: number; freezer: number | null }> = {
   'sugar buttercream, fudge, firm ganache, caramel': { fridge: 14, freezer: 90 },
   'soft ganache': { fridge: 7, freezer: 90 },

@@ -1,6 +1,6 @@
 import type { Kitchen } from '../pantry/types.ts';
 
-/** Opening of a round nozzle, mm2 (data appendix), and how much the rope swells. */
+/** Opening of a round nozzle, mm2 (docs/model.md#bowls), and how much the rope swells. */
 const roundSwell = 1.05;
 const openingMm2 = (mm: number): number => (Math.PI * mm * mm) / 4;
 

@@ -34,7 +34,7 @@ export interface CoatPlan extends CoatThickness {
 }
 
 /**
- * The crumb coat and the coat of one tier (model section 6): the crumb coat as a shell on the
+ * The crumb coat and the coat of one tier (docs/model.md#coat): the crumb coat as a shell on the
  * stack, thinned by its cover, with what uneven sides and open grooves swallow; the coat as a shell
  * on that, its side shared out by height to the bands of colour, its top apart. A rounded rim takes
  * its corner off the top.

@@ -24,7 +24,7 @@ interface Known extends Larder {
 }
 const known = new WeakMap<Spread, Known>();
 
-/** What a spread is when it is warm, by the composition of its recipe (model section 7). */
+/** What a spread is when it is warm, by the composition of its recipe (docs/model.md#ganache-and-drips). */
 export function meltsAs(spread: Spread, larder: Larder): Melts {
   const before = known.get(spread);
   if (before?.recipes === larder.recipes && before.foods === larder.foods) return before.melts;

@@ -2,7 +2,7 @@ import { areaMm2, grownAreaMm2, grow, perimeterMm, type Outline } from '../outli
 
 /**
  * Volume of a coat on an upright prism, mL, exact: (A(t) - A)·H on the side and A(t)·tt on top, with
- * A(t) the area of the outline moved outward by t with round joins (model section 1). The rim is
+ * A(t) the area of the outline moved outward by t with round joins (docs/model.md#coat). The rim is
  * square, as a scraper leaves it.
  *
  * @param heightMm height of what is coated; @param sideMm, topMm thickness of the coat
@@ -12,7 +12,7 @@ export function shellMl(outline: Outline, heightMm: number, sideMm: number, topM
   return ((outer - areaMm2(outline)) * heightMm + outer * topMm) / 1000;
 }
 
-/** What a rounded rim takes off a sharp one, mL: (1 - pi/4)·r² along the rim (model section 1). */
+/** What a rounded rim takes off a sharp one, mL: (1 - pi/4)·r² along the rim (docs/model.md#coat). */
 export const rimCutMl = (finished: Outline, radiusMm: number): number =>
   ((1 - Math.PI / 4) * radiusMm ** 2 * perimeterMm(finished)) / 1000;
 

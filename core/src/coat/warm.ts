@@ -2,18 +2,18 @@ import type { Build } from '../document/types.ts';
 import type { Larder } from '../recipes/parts.ts';
 import { spreadStressPa } from './melting.ts';
 import type { Pantry, Spread } from '../pantry/types.ts';
+import { gravity } from '../units/gravity.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
 import { thicknessOf } from './thickness.ts';
 
-const gravity = 9.81;
 /** Less than this over what a side holds is within what a hand spreads. */
 const worthMm = 0.5;
 const worthShare = 0.05;
 
 /**
  * Thickest coat that stays on an upright side at a temperature, mm: its yield stress there over rho·g
- * (model section 15).
+ * (docs/model.md#coat).
  */
 export const holdsOnSideMm = (spread: Spread, tempC: number, larder: Larder): number =>
   spreadStressPa(spread, tempC, larder) / (spread.densityGPerMl * gravity);

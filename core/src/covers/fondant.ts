@@ -9,7 +9,7 @@ import {
   type Outline,
 } from '../outline/outline.ts';
 
-/** Rolled fondant, g/mL (data appendix). */
+/** Rolled fondant, g/mL (docs/model.md#covers). */
 export const fondantGPerMl = 1.4;
 
 /** A sheet of fondant for one tier. Lengths in mm, masses in g. */
@@ -29,7 +29,7 @@ const roundWidthMm = (outline: Outline): number =>
   2 * Math.max(...polygon(outline, 48).map(({ x, y }) => Math.hypot(x, y)));
 
 /**
- * The sheet that covers a tier (model section 6): as wide as the cake, its height twice and the
+ * The sheet that covers a tier (docs/model.md#covers): as wide as the cake, its height twice and the
  * allowance on each side. Boxes get a sheet of their own proportions, everything else a disc.
  *
  * @param outline of the coated cake; @param heightMm its height under the fondant

@@ -16,7 +16,7 @@ export interface PressedPlan {
   atHandG: number;
 }
 
-/** Nuts, sprinkles or shavings by area, cover and band (model section 6). */
+/** Nuts, sprinkles or shavings by area, cover and band (docs/model.md#covers). */
 export function planPressed(tier: Tier, outline: Outline, heightMm: number): PressedPlan | null {
   if (!tier.pressed) return null;
   const { name, gPerCm2, cover, bandMm, onTop } = tier.pressed;
@@ -26,7 +26,7 @@ export function planPressed(tier: Tier, outline: Outline, heightMm: number): Pre
   return { name, sideMm2, topMm2, massG, atHandG: massG * (1 + fallsShare) };
 }
 
-/** Coat that pieces need to be pressed into, mm (model section 6). */
+/** Coat that pieces need to be pressed into, mm (docs/model.md#covers). */
 const holdsPiecesMm = 5;
 
 /** Pieces on a coat too thin to hold them, or on one that is covered. */

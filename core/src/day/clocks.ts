@@ -49,7 +49,7 @@ const outMinOf = (task: DayTask): number => {
 };
 
 /**
- * Time out of the cold (model section 11): from when a tier is filled, every minute of hands on it and
+ * Time out of the cold (docs/model.md#the-day): from when a tier is filled, every minute of hands on it and
  * every wait outside the fridge adds up; between tasks it is taken to stand in the cold. For what keeps
  * two hours at room temperature; half of that above 32 C. It does not depend on which days it is done.
  *

@@ -3,7 +3,7 @@ import type { KeepingClass } from '../pantry/types.ts';
 const hour = 60;
 const day = 24 * hour;
 
-/** How long it keeps in the fridge, and out of the cold at up to 21 C, minutes: the shorter end of usual guidance (data appendix). */
+/** How long it keeps in the fridge, and out of the cold at up to 21 C, minutes: the shorter end of usual guidance (docs/model.md#the-day). */
 export const keepingRows: Record<KeepingClass, { fridgeMin: number; roomMin: number }> = {
   'sugar buttercream, fudge, firm ganache, caramel': { fridgeMin: 7 * day, roomMin: 2 * day },
   'soft ganache': { fridgeMin: 7 * day, roomMin: day },

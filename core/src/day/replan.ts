@@ -52,7 +52,7 @@ const quicker = (task: DayTask, share: number): DayTask =>
     : task;
 
 /**
- * Plans what is left from now on (model section 11). Where it cannot be done in time, it is planned
+ * Plans what is left from now on (docs/model.md#the-day). Where it cannot be done in time, it is planned
  * without the limit of now, which tells how many minutes of work are missing; then with each thing that
  * would help, which tells what that gains.
  *

@@ -143,7 +143,7 @@ function lateOf(tasks: readonly DayTask[], starts: ReadonlyMap<string, number>):
 const spanOf = (starts: ReadonlyMap<string, number>): number => -Math.min(0, ...starts.values());
 
 /**
- * Plans backward from the deadline (model section 11): every task as late as what follows it, the
+ * Plans backward from the deadline (docs/model.md#the-day): every task as late as what follows it, the
  * hours of work and what there is of each resource let it, so that everything is as fresh as it can
  * be. Which of several ready tasks is placed first decides how good that gets: it begins with the
  * one that has most before it, then tries changed orders, keeping what is better, for so many rounds.

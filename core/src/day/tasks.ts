@@ -43,7 +43,7 @@ const isCooling = (step: Step): boolean => step.key.endsWith('/cool');
 const isAtTable = (step: Step): boolean => step.key.startsWith('out/') || step.key === 'serve';
 
 /**
- * The tasks of a build, from its run sheet (model section 11): steps one after the other with one pair
+ * The tasks of a build, from its run sheet (docs/model.md#the-day): steps one after the other with one pair
  * of hands become one task, up to the next wait. Bowls are made before what uses them; a tier's own
  * tasks follow each other; the end of the sheet is one chain after all tiers. Hands-on minutes by the
  * user's own clock stand in place of the plan's.

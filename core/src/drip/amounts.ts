@@ -54,7 +54,7 @@ const pourOver = 1.6;
 
 /**
  * Pouring over a whole cake: the side keeps a film, the top twice that up to 3 mm; the rest runs
- * off (model section 7).
+ * off (docs/model.md#ganache-and-drips).
  *
  * @param veilMm film that stays on the side; @param sideFactor its area over a smooth one's
  */

@@ -1,4 +1,5 @@
-import { filmTempC, gravity, standsAtMm, type DripFluid } from './fluid.ts';
+import { gravity } from '../units/gravity.ts';
+import { filmTempC, standsAtMm, type DripFluid } from './fluid.ts';
 
 /** How a drip is set going. Lengths in mm, temperatures in C. */
 export interface DripSetting {
@@ -59,7 +60,7 @@ export function cellFor(massG: number, { beadG, widthMm }: DripSetting): number 
 }
 
 /**
- * Runs one drip down a side (model section 7): conservation of volume along it in finite volumes,
+ * Runs one drip down a side (docs/model.md#ganache-and-drips): conservation of volume along it in finite volumes,
  * each passing on the flux of its own thickness and warmth,
  * q = (rho·g·d³/(3·eta))·(1 - 1.5·(dy/d) + 0.5·(dy/d)³) above dy = tau/(rho·g), fed at the rim for
  * so long. Cooling travels with the film. Explicit steps of four fifths of what the fastest wave allows.

@@ -1,3 +1,4 @@
+import { gravity } from '../units/gravity.ts';
 /**
  * What runs down a side: a fluid that moves only above a yield stress. Both laws are of its own
  * temperature, C; stress in Pa, viscosity in Pa·s.
@@ -13,7 +14,7 @@ export interface DripFluid {
   viscosityPaS: (tempC: number) => number;
 }
 
-/** What a law is at 32 C for a firmness index of 1.6 (model section 7, estimates). */
+/** What a law is at 32 C for a firmness index of 1.6 (docs/model.md#ganache-and-drips, estimates). */
 const stress32 = 8;
 const viscosity32 = 3;
 const refC = 32;
@@ -72,8 +73,6 @@ export const fluidFrom = ({ kind, firmness, stiffer, coatEffusivity }: FluidSpec
   kind === 'ganache'
     ? ganacheFluid(firmness, stiffer, coatEffusivity)
     : otherFluid(kind, stiffer, coatEffusivity);
-
-export const gravity = 9.81;
 
 /** Thickness at which a film of it stands on an upright side, mm: tau over rho·g. */
 export const standsAtMm = (fluid: DripFluid, tempC: number): number =>

@@ -58,7 +58,7 @@ function factorFor(test: TestDrip, setting: DripSetting, lengthMm: number): numb
 }
 
 /**
- * Fits the yield stress to a test drip by running the flow for as long as it ran (model section 7).
+ * Fits the yield stress to a test drip by running the flow for as long as it ran (docs/model.md#ganache-and-drips).
  * A length that no stress gives is said, with the nearest that does.
  */
 export function fitTestDrip(test: TestDrip, setting: DripSetting): TestFit {

@@ -48,7 +48,7 @@ export const edgeRoomMm = (tier: Tier): number =>
   Math.max(0, equivalentRadiusMm(tier.outline) - leastFillMm);
 
 /**
- * Filling, dam, pieces and sauce of each gap (model section 5): the area inside setback and dam
+ * Filling, dam, pieces and sauce of each gap (docs/model.md#fillings-under-load): the area inside setback and dam
  * times the thickness as spread; pieces and sauce displace filling; domes left on are filled round.
  *
  * @param domeMl volume to fill round uncut domes in each gap

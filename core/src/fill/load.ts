@@ -1,3 +1,4 @@
+import { nPerG } from '../units/gravity.ts';
 import { innerSpreadId } from '../document/edit.ts';
 import type { Gap, Tier } from '../document/types.ts';
 import { equivalentRadiusMm, grow } from '../outline/outline.ts';
@@ -19,8 +20,6 @@ export interface GapLoad {
 }
 
 export const stackC = { room: 21, cold: 4 } as const;
-/** Newtons to the gram. */
-export const nPerG = 0.00981;
 /** Packed pieces bear on each other and keep the gap open from this share on. */
 const bearingShare = 0.5;
 

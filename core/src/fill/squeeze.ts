@@ -7,7 +7,7 @@ export function stressAt(stress21Pa: number, stress4Pa: number, tempC: number): 
 
 /**
  * Load that a filling holds without creeping out, N: 2·pi·tau·r³/(3·t), squeezed between two layers
- * (model section 5). Lengths in mm, stress in Pa.
+ * (docs/model.md#fillings-under-load). Lengths in mm, stress in Pa.
  */
 export function holdsN(stressPa: number, radiusMm: number, thickMm: number): number {
   const [r, t] = [radiusMm / 1000, thickMm / 1000];
@@ -46,7 +46,7 @@ export interface Settled {
 
 /**
  * How a filling spread to radius r0 at thickness t0 comes to rest under a load, its volume constant
- * (model section 5): t1 = (2·pi·tau·r0³·t0^1.5/(3F))^0.4 while it stays inside the layer, and
+ * (docs/model.md#fillings-under-load): t1 = (2·pi·tau·r0³·t0^1.5/(3F))^0.4 while it stays inside the layer, and
  * 2·pi·tau·R³/(3F) once it is past the edge, where only the part under the layer bears.
  *
  * @param stressPa yield stress; @param spreadMm r0; @param edgeMm R; @param thickMm t0; @param loadN F

@@ -102,7 +102,7 @@ const sharesOf = (ganache: ComposedGanache | null, massG: number): GanacheShares
 };
 
 /**
- * Plans the drips round a rim (model section 7): from lengths to grams, count and total.
+ * Plans the drips round a rim (docs/model.md#ganache-and-drips): from lengths to grams, count and total.
  *
  * @param runs how much further than the model drips run in this hand; a test drip of the cake's own says more
  */

@@ -66,7 +66,7 @@ const footOf = (piped: Piped, on: PipedOn): number => {
   return piped.where === 'side' ? Math.min(piped.upMm, on.heightMm) : on.heightMm;
 };
 
-/** One job as it is piped: fitted round its line, with grams from pieces or length (model section 8). */
+/** One job as it is piped: fitted round its line, with grams from pieces or length (docs/model.md#piping-and-toppings). */
 export function planPiping(
   job: PipingJob,
   spread: string,

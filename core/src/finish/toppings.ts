@@ -84,7 +84,7 @@ const massOf = (topping: Topping, count: number, line: Outline | null): number =
   }
 };
 
-/** Every topping of a tier (model section 8). */
+/** Every topping of a tier (docs/model.md#piping-and-toppings). */
 export function planToppings(
   toppings: readonly Topping[],
   top: Top,

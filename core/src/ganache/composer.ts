@@ -58,7 +58,7 @@ export interface GanacheMade {
 /** Water in glucose or sugar syrup. */
 const syrupWater = 0.2;
 
-/** Composition and firmness of a ganache (model section 7). */
+/** Composition and firmness of a ganache (docs/model.md#ganache-and-drips). */
 export function composeGanache(parts: GanacheParts): GanacheMade {
   const { chocolate: c, chocolateG, cream, creamG, butterG, syrupG, sugarG } = parts;
   const massG = chocolateG + creamG + butterG + syrupG + sugarG;

@@ -1,6 +1,6 @@
 import { temperingOf, type Chocolate } from './chocolates.ts';
 
-/** Heat capacity of chocolate, kJ/kgK, and its heat of melting, kJ/kg (model section 15). */
+/** Heat capacity of chocolate, kJ/kgK, and its heat of melting, kJ/kg (docs/model.md#ganache-and-drips). */
 const c = 1.6;
 const latent = 50;
 
@@ -31,7 +31,7 @@ export function seedFor(
 
 /**
  * Hours a crisp piece stays crisp against something moist: a reference time by the square of its
- * thickness, three times as long under a film of fat or chocolate (model section 15, estimate).
+ * thickness, three times as long under a film of fat or chocolate (docs/model.md#ganache-and-drips, estimate).
  */
 export const crispHours = (thickMm: number, filmed: boolean): number =>
   4 * (thickMm / 5) ** 2 * (filmed ? 3 : 1);

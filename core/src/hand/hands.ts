@@ -11,7 +11,7 @@ export function buildsAgo(records: readonly KeptRecord[]): Map<string, number> {
   return new Map(order.map(([id], i) => [id, i]));
 }
 
-/** What is known of every kind of figure, from all records that count (model section 12). */
+/** What is known of every kind of figure, from all records that count (docs/model.md#the-hand). */
 export function handsOfAll(records: readonly KeptRecord[]): Map<HandKind, Hand> {
   const counted = records.filter(({ excluded }) => excluded === null);
   const ago = buildsAgo(counted);

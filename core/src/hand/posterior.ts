@@ -1,6 +1,6 @@
 import { studentQuantile } from './student.ts';
 
-/** Before anything is known: no bias, the weight of two records, three of spread (model section 12). */
+/** Before anything is known: no bias, the weight of two records, three of spread (docs/model.md#the-hand). */
 const prior = { mean: 0, kappa: 2, alpha: 3 } as const;
 /** A record counts half after so many builds. */
 export const halfLifeBuilds = 20;
@@ -23,7 +23,7 @@ export interface Hand {
 }
 
 /**
- * The posterior of one kind of figure from its records (model section 12): each weighs half as much
+ * The posterior of one kind of figure from its records (docs/model.md#the-hand): each weighs half as much
  * for every twenty builds since; what is assumed before does not age.
  *
  * @param cv spread that the plan assumes for this kind without records, as a share

@@ -2,7 +2,7 @@ import type { HandKind } from './kinds.ts';
 
 export interface HandRow {
   title: string;
-  /** Coefficient of variation before anything is known (model section 6; losses and waits are estimates). */
+  /** Coefficient of variation before anything is known (docs/model.md#chance; losses and waits are estimates). */
   cv: number;
   /** What the plan does with it. */
   moves: string;

@@ -94,7 +94,7 @@ export interface BakeWindow {
 }
 
 /**
- * When a cake is likely done (model section 3): the centre at 97 C, calibrated by the recipe's own
+ * When a cake is likely done (docs/model.md#heat-and-cold): the centre at 97 C, calibrated by the recipe's own
  * tin and time. Right to about a quarter, so the window runs from 0.85 to 1.25 of it.
  *
  * @param slower how much more heat the filling of the tin takes than plain batter, 1 and above

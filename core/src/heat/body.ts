@@ -24,7 +24,7 @@ interface Axis {
   whole: number[];
 }
 
-/** A cake as the product of its directions (model section 3). */
+/** A cake as the product of its directions (docs/model.md#heat-and-cold). */
 export interface Body {
   up: Axis;
   across: Axis[];

@@ -3,7 +3,7 @@ import type { PipingJob } from '../document/types.ts';
 import type { Kitchen } from '../pantry/types.ts';
 import type { CoatStyle } from '../pantry/styles.ts';
 
-/** Hands-on minutes for a 20 cm tier, 100 mm high (data appendix, estimates). */
+/** Hands-on minutes for a 20 cm tier, 100 mm high (docs/model.md#hands-on-time, estimates). */
 export const handsOn = {
   weigh: 10,
   lineTins: 6,

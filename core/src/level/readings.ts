@@ -19,7 +19,7 @@ export interface RimFit {
 export const angleOf = (i: number, n: number): number => (2 * Math.PI * i) / n;
 
 /**
- * Least squares of mean height and tilt through the readings of one rim (model section 4). Readings
+ * Least squares of mean height and tilt through the readings of one rim (docs/model.md#standing-level). Readings
  * that are missing are left out.
  *
  * @param rim heights from 12 o'clock on, evenly spaced

@@ -28,7 +28,7 @@ export interface StyleRow {
   words: string;
 }
 
-/** Customary coats: model section 6. "Smooth 5" is the final coat on top of the crumb coat. */
+/** Customary coats: docs/model.md#coat. "Smooth 5" is the final coat on top of the crumb coat. */
 export const styleRows: Record<CoatStyle, StyleRow> = {
   naked: row('naked', 'Naked', 0, 0, 0, [0, 0], 'no coat: the layers show'),
   'semi-naked': row(

@@ -11,7 +11,7 @@ export const nozzleForms = [
 ] as const;
 export type NozzleForm = (typeof nozzleForms)[number];
 
-/** Opening by the square of the width, and how much the rope swells (data appendix). */
+/** Opening by the square of the width, and how much the rope swells (docs/model.md#piping-and-toppings). */
 const openings: Record<NozzleForm, { perW2: number; swell: number; source: Source }> = {
   round: { perW2: Math.PI / 4, swell: 1.05, source: 'trade custom' },
   'open star': { perW2: 0.47, swell: 1.15, source: 'estimate' },

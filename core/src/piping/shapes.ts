@@ -19,7 +19,7 @@ export type PipedForm = (typeof pipedForms)[number];
 /** Forms that are piped as one length and not by the piece. */
 export const lengthForms: readonly PipedForm[] = ['rope', 'line', 'vine', 'writing'];
 
-/** Volume of a piece at a nozzle of 10 mm, mL, and its pitch by the nozzle's width (data appendix). */
+/** Volume of a piece at a nozzle of 10 mm, mL, and its pitch by the nozzle's width (docs/model.md#piping-and-toppings). */
 const pieces: Partial<Record<PipedForm, { ml10: number; pitch: number }>> = {
   shell: { ml10: 3, pitch: 1.7 },
   star: { ml10: 1.5, pitch: 1.6 },
@@ -54,7 +54,7 @@ export interface PipedPiece {
 
 /**
  * One piece of a form. Shells, stars and the like go by the cube of the nozzle's width; a rosette by
- * the body of its swirl (model section 8).
+ * the body of its swirl (docs/model.md#piping-and-toppings).
  *
  * @param radiusMm outer radius of a rosette
  */

@@ -5,7 +5,7 @@ export interface BowlSurroundings {
 }
 
 /**
- * Time constant of a stirred bowl, min: m·c over h·A (model section 3). The bowl is taken as half a
+ * Time constant of a stirred bowl, min: m·c over h·A (docs/model.md#heat-and-cold). The bowl is taken as half a
  * ball filled to its rim, its surface as that of the ball's half and the open top.
  *
  * @param capacityKJ heat capacity, kJ/kgK; @param densityGPerMl of what is in it

@@ -12,7 +12,7 @@ export interface Block {
   deepMm: number;
 }
 
-/** Least share of a block that has to be cake for it to be a serving (model section 13). */
+/** Least share of a block that has to be cake for it to be a serving (docs/model.md#servings). */
 export const leastShare = 0.75;
 
 const strips = 24;

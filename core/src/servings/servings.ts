@@ -4,7 +4,7 @@ import { remember } from '../working/remember.ts';
 import { bestGrid, blockPieces, countBlocks, type Block, type Piece } from './blocks.ts';
 import { countRings, countWedges, ringPieces, wedgePieces } from './wedges.ts';
 
-/** Footprints of the customary portions, for a cake about 100 mm high (model section 13). */
+/** Footprints of the customary portions, for a cake about 100 mm high (docs/model.md#servings). */
 export const portionBlocks: Record<Portion, Block & { heightMm: number }> = {
   dessert: { wideMm: 25, deepMm: 50, heightMm: 100 },
   small: { wideMm: 25, deepMm: 25, heightMm: 100 },
@@ -13,7 +13,7 @@ export const portionBlocks: Record<Portion, Block & { heightMm: number }> = {
 /** From this height on a tier can be cut across and each half portioned. */
 export const halvesFromMm = 150;
 
-/** What a portion usually weighs, g (data appendix). */
+/** What a portion usually weighs, g (docs/model.md#servings). */
 export const portionMassG: Record<Portion, [low: number, high: number]> = {
   dessert: [90, 120],
   small: [50, 60],

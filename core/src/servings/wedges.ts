@@ -8,7 +8,7 @@ import {
 } from '../outline/outline.ts';
 import type { Block, Piece } from './blocks.ts';
 
-/** Customary wedges from a round of this diameter in cm (data appendix, trade custom). */
+/** Customary wedges from a round of this diameter in cm (docs/model.md#servings, trade custom). */
 const customary: [cm: number, wedges: number][] = [
   [15, 8],
   [20, 12],

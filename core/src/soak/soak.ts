@@ -1,7 +1,7 @@
 import type { Layer, SoakStyle, Tier } from '../document/types.ts';
 import type { Source } from '../pantry/types.ts';
 
-/** Syrup by style: mL to the cm3 of sponge, and what is left of its strength (model section 5). */
+/** Syrup by style: mL to the cm3 of sponge, and what is left of its strength (docs/model.md#soak-hidden-centre-other-layers). */
 export const soakRows: Record<
   SoakStyle,
   { title: string; mlPerMl: number; strength: number; source: Source }

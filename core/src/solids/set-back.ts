@@ -1,5 +1,6 @@
 import type { Vec3 } from '../carve/result.ts';
 import type { SetPiece } from '../carve/types.ts';
+import { nPerG } from '../units/gravity.ts';
 import { phrase } from '../units/phrase.ts';
 import { movedPiece, pieceShares, weigh, wholeOf, type Body, type Piece } from './body.ts';
 import { after, bearing, moved, turned, type Frame } from './frame.ts';
@@ -51,7 +52,7 @@ export function setPiece(cut: SetPiece, piece: Piece, body: Body, ctx: Making): 
   const shares = lost.flatMap((solid) => sharesOf(surfaceOf(solid), placed.frame, placed.bands));
   const set: Piece = { ...placed, solid: own.hold(main.translate(0, 0, 0)) };
   const massG = weigh(pieceShares(set)).massG;
-  const alongN = 0.00981 * massG * Math.sin((contact.slopeDeg * Math.PI) / 180);
+  const alongN = nPerG * massG * Math.sin((contact.slopeDeg * Math.PI) / 180);
   return {
     body: [...body, set],
     crumbs: [],

@@ -1,7 +1,8 @@
 import { thicknessOf } from '../coat/thickness.ts';
 import type { Tier } from '../document/types.ts';
 import { settle, stressAt } from '../fill/squeeze.ts';
-import { nPerG, stackC } from '../fill/load.ts';
+import { stackC } from '../fill/load.ts';
+import { nPerG } from '../units/gravity.ts';
 import { areaMm2, equivalentRadiusMm, fitsInside, grow, type Outline } from '../outline/outline.ts';
 import { fitAtOnce } from '../oven/loads.ts';
 import type { Kitchen, Spread, Sponge, Tin } from '../pantry/types.ts';
@@ -184,7 +185,7 @@ function tinsFor(q: HeightQuestion): Tin[] {
 }
 
 /**
- * Every workable way to a finished height from the tins (model section 4): for each tin, number of
+ * Every workable way to a finished height from the tins (docs/model.md#reaching-a-height): for each tin, number of
  * cakes and of slices, the layer thickness whose share of filling comes nearest to the wished one,
  * and the filling that then meets the height, with its squeeze, the dab and the coat counted.
  * Deterministic; ways are ordered by how far they miss, then by share of filling.

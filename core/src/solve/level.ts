@@ -204,7 +204,7 @@ class Sector {
 }
 
 /**
- * The turns, in steps of 15 degrees, that leave the least tilt (model section 4): the exact optimum
+ * The turns, in steps of 15 degrees, that leave the least tilt (docs/model.md#standing-level): the exact optimum
  * of up to 8 layers. The sums of two halves are listed and the pair nearest to cancelling is looked
  * up. The longest tilt is in the half that asks and stays where it is, since turning all alike
  * changes nothing; so a place too far out for the other half is told at once.

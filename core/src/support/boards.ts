@@ -3,7 +3,7 @@ import { areaMm2, type Outline } from '../outline/outline.ts';
 import type { BoardMaterial, Source } from '../pantry/types.ts';
 import type { Card } from './types.ts';
 
-/** Stiffness, what the gross end of a dowel may press on, and density of boards (model section 10). */
+/** Stiffness, what the gross end of a dowel may press on, and density of boards (docs/model.md#support). */
 export const boardMaterialRows: Record<
   BoardMaterial,
   { modulusGPa: number; bearsMPa: number; densityGPerMl: number; source: Source }

@@ -2,7 +2,7 @@ import type { Point } from '../outline/point.ts';
 import { dowelsAt, plateOf, type Plate } from './statics.ts';
 import type { Journey } from './types.ts';
 
-/** The hard stop that everything is measured by, in g (model section 10). */
+/** The hard stop that everything is measured by, in g (docs/model.md#support). */
 export const hardStopG = 0.5;
 /** Directions in which a load is tried. */
 const directions = 24;
@@ -61,7 +61,7 @@ export interface Carried {
   tips: CaseName[];
 }
 
-/** Shares at rest, and the most in each dowel in any case and direction (model section 10). */
+/** Shares at rest, and the most in each dowel in any case and direction (docs/model.md#support). */
 export function carriedBy(
   places: readonly Point[],
   load: Load,

@@ -51,7 +51,7 @@ export function noteCount(
       : [...others, { ...note, stepKey, kind: 'count', value: Math.round(value), planned: null }];
 }
 
-/** Everything on and in the cake that must not be eaten, counted in and out (model section 10). */
+/** Everything on and in the cake that must not be eaten, counted in and out (docs/model.md#support). */
 export function nonFoodList(shape: ShapePlan, support: SupportPlan | null, work: Work): NonFood[] {
   const { build } = work;
   const list: NonFood[] = [];

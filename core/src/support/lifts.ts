@@ -1,4 +1,4 @@
-import { nPerG } from '../fill/load.ts';
+import { nPerG } from '../units/gravity.ts';
 import { fitRim } from '../level/readings.ts';
 import { areaMm2, depthMm, equivalentRadiusMm, widthMm, type Outline } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';
@@ -104,7 +104,7 @@ export function unevenOf({ outline, layers }: Tier): (at: Point) => number {
 }
 const mostUnevenMm = 15;
 
-/** Places, shares and strength of the dowels under one board (model section 10). */
+/** Places, shares and strength of the dowels under one board (docs/model.md#support). */
 export function planLift(question: LiftQuestion): Lift {
   const { tier, tierIndex, plan, deck, dowels, row, card, outline, outlineAt, above } = question;
   const { bottomMm, topMm, postMm, footMm, rod, cases } = question;

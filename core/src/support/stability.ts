@@ -1,11 +1,12 @@
 import type { Point } from '../outline/point.ts';
+import { nPerG } from '../units/gravity.ts';
 import { hardStopG } from './cases.ts';
 import { edgeDistanceMm } from './statics.ts';
 
-/** Below so much in hand over a hard stop a rod is wanted (model section 10). */
+/** Below so much in hand over a hard stop a rod is wanted (docs/model.md#support). */
 export const wantedMargin = 2;
 
-/** Friction of frosting on board, cold and warm, and of a board on something non-slip (model section 10). */
+/** Friction of frosting on board, cold and warm, and of a board on something non-slip (docs/model.md#support). */
 export const friction = { cold: 0.3, warm: 0.15, mat: 0.6, bare: 0.25 } as const;
 const coldC = 8;
 const warmC = 22;
@@ -43,7 +44,7 @@ export function tippingOf(support: readonly Point[], centre: Point, upMm: number
   };
 }
 
-/** How a body slides: friction, and the frosting between that has to be sheared (model section 10). */
+/** How a body slides: friction, and the frosting between that has to be sheared (docs/model.md#support). */
 export interface Sliding {
   brakeG: number;
   margin: number;
@@ -88,7 +89,7 @@ export function stakeDepthMm(
   acrossMm: number,
   crumbKPa: number,
 ): number {
-  const push = massG * 0.00981 * hardStopG;
+  const push = massG * nPerG * hardStopG;
   const u = push / (crumbKPa * 1e-3 * acrossMm);
   return u + Math.sqrt(2 * u * u + 4 * u * upMm);
 }

@@ -13,7 +13,7 @@ const besideMm = 1e-6;
 
 /**
  * Shares of a load among dowels under a rigid board, each pressed down as a spring of the same
- * stiffness (model section 10). A dowel that would have to pull carries nothing and the others are
+ * stiffness (docs/model.md#support). A dowel that would have to pull carries nothing and the others are
  * solved again: the energy of the pressed ones is made least by Newton steps, which end exactly
  * once the set of pressed dowels is right. Forces and moments balance to rounding.
  *
@@ -165,7 +165,7 @@ export interface Plate {
   lever: Point[];
 }
 
-/** With all dowels pressed, the share of each is 1/n + e · lever, e from the middle (model section 10). */
+/** With all dowels pressed, the share of each is 1/n + e · lever, e from the middle (docs/model.md#support). */
 export function plateOf(places: readonly Point[]): Plate | null {
   const cx = mean(places.map((p) => p.x));
   const cy = mean(places.map((p) => p.y));

@@ -1,4 +1,4 @@
-import { nPerG } from '../fill/load.ts';
+import { nPerG } from '../units/gravity.ts';
 import type { Dowel } from '../pantry/types.ts';
 
 /** Safety of what is read from a table, and of what was tried on the scale. */
@@ -34,7 +34,7 @@ export const eulerN = (modulusGPa: number, inertiaMm4: number, lengthMm: number)
   (Math.PI ** 2 * modulusGPa * 1000 * inertiaMm4) / lengthMm ** 2;
 
 /**
- * What a dowel of a length carries (model section 10): the least of crushing, Euler buckling with
+ * What a dowel of a length carries (docs/model.md#support): the least of crushing, Euler buckling with
  * pinned ends and no help from the cake, folding of a thin wall, and what the board above bears on
  * the gross end. A press on the scale replaces what it has tried: crushing and folding, and buckling
  * too where the piece tried was no shorter. What damp takes from it comes off in every case.

@@ -1,12 +1,13 @@
 import type { Tier } from '../document/types.ts';
 import { gapMassG } from '../fill/gaps.ts';
-import { loadGaps, nPerG } from '../fill/load.ts';
+import { loadGaps } from '../fill/load.ts';
+import { nPerG } from '../units/gravity.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Spread, Sponge } from '../pantry/types.ts';
 import type { TierPlan } from '../plan/tier-plan.ts';
 import { valueOf } from '../working/staged.ts';
 
-/** How a sponge's strength changes with its warmth: chilled, and at 30 C (model section 10, estimates). */
+/** How a sponge's strength changes with its warmth: chilled, and at 30 C (docs/model.md#support, estimates). */
 export function warmthShare(tempC: number): number {
   if (tempC <= 4) return 1.3;
   if (tempC <= 21) return 1.3 - ((tempC - 4) / 17) * 0.3;
@@ -45,7 +46,7 @@ export function standsKPa(
 }
 
 /**
- * Stress in each layer of a tier (model section 10): what rests on it over the area of its board, and
+ * Stress in each layer of a tier (docs/model.md#support): what rests on it over the area of its board, and
  * the weight of its own tier above it, down from the next board. Loads of seconds are held against
  * twice what it stands.
  *

@@ -1,5 +1,5 @@
 import { spreadStressPa } from '../coat/melting.ts';
-import { nPerG } from '../fill/load.ts';
+import { nPerG } from '../units/gravity.ts';
 import type { Build } from '../document/types.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';
@@ -31,7 +31,7 @@ import { Known } from '../working/known.ts';
 import { liftsOf } from './tier-lifts.ts';
 import { needsOf, ownRim, shearOf, supportOf, type TierStand } from './tier-stand.ts';
 
-/** How the whole build stands (model section 10). */
+/** How the whole build stands (docs/model.md#support). */
 export interface SupportPlan {
   tiers: TierStand[];
   lifts: Lift[];

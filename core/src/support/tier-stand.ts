@@ -1,5 +1,5 @@
 import { innerSpreadId } from '../document/edit.ts';
-import { nPerG } from '../fill/load.ts';
+import { nPerG } from '../units/gravity.ts';
 import { spreadStressPa } from '../coat/melting.ts';
 import { areaMm2, grownAreaMm2 } from '../outline/outline.ts';
 import type { Point } from '../outline/point.ts';

@@ -112,7 +112,7 @@ function layerArea(tier: Tier, tin: Tin, edgeMm: number): number {
 
 /**
  * Batter for each tin of a tier, what is lost on the way, when it is done, and where the knife goes
- * (model sections 2 to 4). What goes in comes out again: batter and pieces less the oven's loss are
+ * (docs/model.md#batter). What goes in comes out again: batter and pieces less the oven's loss are
  * layers, domes, trimmings and crumbs.
  *
  * @param withTimes false leaves the bake windows out

@@ -1,4 +1,5 @@
 import type { Spread } from '../pantry/types.ts';
+import { nPerG } from '../units/gravity.ts';
 import { stressAt } from '../fill/squeeze.ts';
 
 /** One kind of piece on a top or a slope. */
@@ -8,12 +9,9 @@ export interface ToppingPiece {
   contactCm2: number;
 }
 
-/** Newtons to the gram. */
-const nPerG = 0.00981;
-
 /**
  * Steepest slope on which a piece stays, degrees from level: yield stress times contact over its
- * weight along the slope (model section 15). 90 where it would stay on an upright side.
+ * weight along the slope (docs/model.md#piping-and-toppings). 90 where it would stay on an upright side.
  */
 export function steepestDegrees(piece: ToppingPiece, spread: Spread, tempC: number): number {
   const holdsN = stressAt(spread.stress21Pa, spread.stress4Pa, tempC) * piece.contactCm2 * 1e-4;

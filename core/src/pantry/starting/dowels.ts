@@ -30,7 +30,7 @@ const dowel = (
   ...more,
 });
 
-/** What stands in cakes: stiffness and strength of the materials (model section 10), prices made up. */
+/** What stands in cakes: stiffness and strength of the materials (docs/model.md#support), prices made up. */
 export const startingDowels: Dowel[] = [
   dowel('rod-6', 'Hardwood rod 6 mm', 6, null, [10, 30], 300, 12, 4.8, { owned: 6 }),
   dowel('tube-10', 'Plastic tube 10 mm', 10, 1, [1.5, 25], 300, 4, 3.6),

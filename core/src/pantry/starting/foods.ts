@@ -65,7 +65,7 @@ const nuts: More = { allergens: ['tree nuts'], may: ['peanuts', 'sesame'] };
 const egg: More = { allergens: ['eggs'], traits: ['animal'], keeps: 21 };
 
 /**
- * Ingredients a kitchen starts with: cup weights of the data appendix, composition rounded from
+ * Ingredients a kitchen starts with: cup weights by docs/model.md#recipes-and-ingredients, composition rounded from
  * textbooks, prices made up so that costs can be compared until they are replaced by one's own.
  */
 export const startingFoods: Food[] = [

@@ -29,7 +29,7 @@ const other = (
 });
 
 /**
- * Layers of other kinds: thickness and density of the data appendix, strengths, spread and loss in the oven
+ * Layers of other kinds: thickness and density by docs/model.md#soak-hidden-centre-other-layers, strengths, spread and loss in the oven
  * estimated.
  */
 export const startingOthers: OtherLayer[] = [

@@ -4,10 +4,12 @@ import {
   addTier,
   newBuild,
   newDrip,
+  newPour,
   planBuild,
   planCake,
   planMaking,
   planShape,
+  setLayerHeight,
   startingPantry,
   type Build,
   type Tier,
@@ -18,6 +20,7 @@ import { cakesKnown } from '../src/plan/cake.ts';
 import { makingsKnown } from '../src/plan/making.ts';
 import { plansKnown } from '../src/plan/plan.ts';
 import { Known } from '../src/working/known.ts';
+import { Remembered } from '../src/working/remembered.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
 
 /** Three tiers, the middle one with drips. */
@@ -61,6 +64,31 @@ describe('what is known', () => {
     expect(known.of(a, [3], next)).toBe(4);
     expect(known.of(a, [1], next)).toBe(5);
     expect(known.of(a, [1], next, () => false)).toBe(6);
+  });
+});
+
+describe('what is remembered by a key', () => {
+  it('is worked out once, and the oldest goes when there is too much', () => {
+    const remembered = new Remembered<number>(2);
+    let n = 0;
+    const ask = (key: string): number => remembered.of(key, () => ++n);
+    expect([ask('a'), ask('a'), ask('b'), ask('a')]).toEqual([1, 1, 2, 1]);
+    expect(ask('c')).toBe(3);
+    expect(ask('b')).toBe(2);
+    expect(ask('a')).toBe(4);
+  });
+  it('says the same whatever was asked before: a veil on sides that differ by a hair', () => {
+    const veiled = (highMm: number): number => {
+      const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+      const tier = build.tiers[0]!;
+      tier.pour = newPour('dark-equal');
+      setLayerHeight(tier, 0, highMm);
+      const { pour } = planBuild(build, pantry).tiers[0]!.finish;
+      return pour.ok ? pour.value!.veilMm : NaN;
+    };
+    const first = [25.2, 25.4].map(veiled);
+    expect([25.4, 25.2].map(veiled).reverse()).toEqual(first);
+    expect(first[0]).toBeGreaterThan(0);
   });
 });
 

@@ -1,6 +1,6 @@
 import { inRoom, shellTargets, type Mass } from '../heat/cooling.ts';
 import { secondsUntil, shellReader } from '../heat/body.ts';
-import { remember } from '../working/remember.ts';
+import { Remembered } from '../working/remembered.ts';
 import type { Kitchen } from '../pantry/types.ts';
 
 /** The depth a knife works in, and the warmest that crumb and filling still cut cleanly, mm and C. */
@@ -15,9 +15,9 @@ const softC = 14;
 export function firmMin(mass: Mass, kitchen: Kitchen): number {
   const room = kitchen.roomC;
   if (room <= softC) return Infinity;
-  return remember(firm, JSON.stringify([mass, room, kitchen.roomW]), () => {
+  return firm.of(JSON.stringify([mass, room, kitchen.roomW]), () => {
     const wanted = (room - softC) / (room - shellTargets['firm to carve']);
     return secondsUntil(shellReader(inRoom(mass, kitchen), workedMm), wanted) / 60;
   });
 }
-const firm = new Map<string, number>();
+const firm = new Remembered<number>();

@@ -4,7 +4,7 @@ import { servedC, warmMin } from '../heat/cooling.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Kitchen } from '../pantry/types.ts';
 import type { TierPlan } from '../plan/tier-plan.ts';
-import { remember } from '../working/remember.ts';
+import { Remembered } from '../working/remembered.ts';
 import { phrase } from '../units/phrase.ts';
 import type { OutOfCold } from './clocks.ts';
 
@@ -20,7 +20,7 @@ export interface Serving {
 /** Nobody lets a cake stand longer than this, however large it is, min (trade custom). */
 const longestMin = 180;
 const stepMin = 5;
-const warmed = new Map<string, number>();
+const warmed = new Remembered<number>();
 
 /** Minutes until the outer 10 mm of the slowest tier are at 15 C on average, where it is served. */
 function warmingMin(build: Build, tiers: readonly TierPlan[], own: Kitchen): number {
@@ -34,7 +34,7 @@ function warmingMin(build: Build, tiers: readonly TierPlan[], own: Kitchen): num
     const density = plan.massG === null ? 0.6 : plan.massG / Math.max(1, stackMl);
     const mass = { outline, heightMm, densityGPerMl: Math.round(density * 20) / 20 || 0.05 };
     const key = JSON.stringify([mass, kitchen.roomC, kitchen.fridgeC, kitchen.roomW]);
-    return remember(warmed, key, () => warmMin(mass, kitchen));
+    return warmed.of(key, () => warmMin(mass, kitchen));
   });
   return Math.min(longestMin, Math.max(...each));
 }

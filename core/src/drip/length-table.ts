@@ -1,3 +1,4 @@
+import { Remembered } from '../working/remembered.ts';
 import { fluidFrom, type FluidSpec } from './fluid.ts';
 import { heaviestG, longestCellMm, runDrip, usualDrip, type DripSetting } from './flow.ts';
 
@@ -41,8 +42,7 @@ interface Table {
   flowG: number;
 }
 /** Tables that were made, newest last: a plan asks for the same one at every change besides. */
-const kept = new Map<string, Table>();
-const mostKept = 60;
+const kept = new Remembered<Table>(60);
 
 /**
  * Drips of rising weight with the length each comes to, until one goes further than asked: the long
@@ -51,8 +51,7 @@ const mostKept = 60;
  * @param upToMm at most `tableSideMm`
  */
 export function lengthTable(spec: DripSpec, upToMm = tableSideMm): readonly DripRest[] {
-  const key = JSON.stringify(spec);
-  const table: Table = kept.get(key) ?? { rows: [], flowG: 0.08 };
+  const table = kept.of(JSON.stringify(spec), () => ({ rows: [], flowG: 0.08 }));
   const setting = settingOf(spec, tableSideMm);
   const goesOn = (): boolean => {
     const longest = table.rows.at(-1);
@@ -69,8 +68,6 @@ export function lengthTable(spec: DripSpec, upToMm = tableSideMm): readonly Drip
       reached: true,
     });
   }
-  kept.set(key, table);
-  if (kept.size > mostKept) kept.delete(kept.keys().next().value!);
   return table.rows;
 }
 

@@ -1,3 +1,4 @@
+import { Remembered } from '../working/remembered.ts';
 import { addUp } from '../units/add-up.ts';
 import type { Drip, Poured } from '../document/finish-types.ts';
 import type { Tier } from '../document/types.ts';
@@ -177,23 +178,20 @@ export interface PourPlan extends PourAmounts {
   sideFactor: number;
 }
 
-const veils = new Map<string, { veilMm: number; standsS: number }>();
-const mostVeils = 60;
+const veils = new Remembered<{ veilMm: number; standsS: number }>(60);
 /** Film that the flow is begun with: so much is poured that every place is wet, mm. */
 const wetMm = 5;
 
 /** The film that stays on a side, from the flow itself: it cools on the coat while it runs off. */
-function veilOn(spec: DripSpec, heightMm: number): { veilMm: number; standsS: number } {
-  const key = JSON.stringify([spec, Math.round(heightMm)]);
-  const known = veils.get(key);
-  if (known) return known;
-  const setting = { ...settingOf(spec, heightMm), beadG: 0 };
-  const massG = (wetMm * heightMm * spec.widthMm * setting.fluid.densityGPerMl) / 1000;
-  const run = runDrip(massG, setting, 300, Math.max(2, heightMm / 60), 10);
-  const made = { veilMm: run.meanMm, standsS: run.restS };
-  veils.set(key, made);
-  if (veils.size > mostVeils) veils.delete(veils.keys().next().value!);
-  return made;
+function veilOn(spec: DripSpec, sideMm: number): { veilMm: number; standsS: number } {
+  // to the millimetre: the same whatever was asked before
+  const heightMm = Math.max(1, Math.round(sideMm));
+  return veils.of(JSON.stringify([spec, heightMm]), () => {
+    const setting = { ...settingOf(spec, heightMm), beadG: 0 };
+    const massG = (wetMm * heightMm * spec.widthMm * setting.fluid.densityGPerMl) / 1000;
+    const run = runDrip(massG, setting, 300, Math.max(2, heightMm / 60), 10);
+    return { veilMm: run.meanMm, standsS: run.restS };
+  });
 }
 
 /** Plans a poured cover: what stays, what to pour, what comes back in the tray. */

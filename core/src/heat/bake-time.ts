@@ -1,5 +1,5 @@
 import { equivalentRadiusMm, type Outline } from '../outline/outline.ts';
-import { remember } from '../working/remember.ts';
+import { Remembered } from '../working/remembered.ts';
 import { bodyOf, centreShare, secondsUntil } from './body.ts';
 
 /** The centre of a cake that is done, C. */
@@ -29,7 +29,7 @@ export interface BakeRule {
 /** Batter at room temperature, as recipes mean it, C. */
 export const recipeStartC = 20;
 
-const known = new Map<string, number>();
+const known = new Remembered<number>();
 
 /** Minutes until the centre is done if the diffusivity were 1e-6 m2/s; Infinity in too cool an oven. */
 function minutesAtOne({ outline, depthMm, ovenC, startC }: Baking): number {
@@ -37,7 +37,7 @@ function minutesAtOne({ outline, depthMm, ovenC, startC }: Baking): number {
   if (ovenC <= doneC) return Infinity;
   if (startC >= doneC) return 0;
   const key = JSON.stringify([outline, depthMm, ovenC, startC]);
-  return remember(known, key, () => {
+  return known.of(key, () => {
     const body = bodyOf(outline, depthMm, {
       alpha: 1e-6,
       k: 1,

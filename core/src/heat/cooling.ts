@@ -1,6 +1,6 @@
 import type { Outline } from '../outline/outline.ts';
 import type { Kitchen } from '../pantry/types.ts';
-import { remember } from '../working/remember.ts';
+import { Remembered } from '../working/remembered.ts';
 import { bodyOf, secondsUntil, shellReader, slowestShare, type Body } from './body.ts';
 
 /** Heat capacity of sponge, kJ/kgK. */
@@ -65,14 +65,14 @@ const hottestRoomC = 24.5;
 /** Minutes on a rack until the hottest point can be cut: 26 C, or near to a hotter room. */
 export function coolMin(mass: Mass, fromC: number, kitchen: Kitchen): number {
   const key = JSON.stringify([mass, fromC, kitchen.rackW, kitchen.roomC]);
-  return remember(cooled, key, () => {
+  return cooled.of(key, () => {
     const body = onRack(mass, kitchen);
     const room = Math.min(hottestRoomC, kitchen.roomC);
     const wanted = (cutC - room) / Math.max(1, fromC - room);
     return secondsUntil((t) => slowestShare(body, t), wanted) / 60;
   });
 }
-const cooled = new Map<string, number>();
+const cooled = new Remembered<number>();
 
 /** Minutes in the fridge until the outer part of top and side is at a target on average. */
 export function chillShellMin(

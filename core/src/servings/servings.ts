@@ -1,6 +1,6 @@
 import { areaMm2, type Outline } from '../outline/outline.ts';
 import type { Cutting, Portion } from '../document/types.ts';
-import { remember } from '../working/remember.ts';
+import { Remembered } from '../working/remembered.ts';
 import { bestGrid, blockPieces, countBlocks, type Block, type Piece } from './blocks.ts';
 import { countRings, countWedges, ringPieces, wedgePieces } from './wedges.ts';
 
@@ -31,7 +31,7 @@ export function countServings(
 ): number {
   const block = portionBlocks[portion];
   const key = JSON.stringify([outline, portion, cutting]);
-  const once = remember(counted, key, () => {
+  const once = counted.of(key, () => {
     switch (cutting) {
       case 'grid':
         return countBlocks(outline, block);
@@ -45,7 +45,7 @@ export function countServings(
   });
   return halves ? 2 * once : once;
 }
-const counted = new Map<string, number>();
+const counted = new Remembered<number>();
 
 /** The cutting map of one outline: every piece, and whether it counts. One level of it when halved. */
 export function cuttingMap(outline: Outline, portion: Portion, cutting: Cutting): Piece[] {

@@ -6,7 +6,7 @@ import type { Kitchen } from '../pantry/types.ts';
 import type { Work } from '../plan/work.ts';
 import type { TierPlan } from '../plan/tier-plan.ts';
 import { ifThere } from '../working/staged.ts';
-import { remember } from '../working/remember.ts';
+import { Remembered } from '../working/remembered.ts';
 
 /** How warm the cake is when it gets there, C: the outer 10 mm of the tier that warms soonest, and the middle. */
 export interface Arrival {
@@ -21,13 +21,13 @@ export interface Arrival {
 const warmestTriedC = 40;
 
 const shareOf = (kind: 'skin' | 'middle', mass: Mass, minutes: number, kitchen: Kitchen): number =>
-  remember(known, JSON.stringify([kind, mass, minutes, kitchen.roomW]), () => {
+  known.of(JSON.stringify([kind, mass, minutes, kitchen.roomW]), () => {
     const body = inRoom(mass, kitchen);
     return kind === 'skin'
       ? shellReader(body, shellMm)(minutes * 60)
       : slowestShare(body, minutes * 60);
   });
-const known = new Map<string, number>();
+const known = new Remembered<number>();
 
 /**
  * Temperatures on arrival by the heat model: from the fridge, or from the kitchen's room, into the

@@ -1,6 +1,7 @@
 import { nPerG } from '../units/gravity.ts';
 import { fitRim } from '../level/readings.ts';
 import { areaMm2, depthMm, equivalentRadiusMm, widthMm, type Outline } from '../outline/outline.ts';
+import { Remembered } from '../working/remembered.ts';
 import type { Point } from '../outline/point.ts';
 import type { Tier } from '../document/types.ts';
 import type { Lines } from '../carve/result.ts';
@@ -213,7 +214,7 @@ function placesOf(
   const far = Math.max(widthMm(outline), depthMm(outline)) / 2 + Math.hypot(load.at.x, load.at.y);
   const middles = [load.at];
   if (Math.hypot(load.at.x - outlineAt.x, load.at.y - outlineAt.y) > 2) middles.push(outlineAt);
-  return rememberPlaces(key, () => {
+  return knownPlaces.of(key, () => {
     const found =
       dowels.count === null
         ? placeEnough(fewest, allowedN, middles, far, load, cases, hinders)
@@ -229,15 +230,7 @@ const roundedUp = ({ weightN, at, upMm }: Load): Load => ({
   upMm: Math.ceil(upMm / 5) * 5,
 });
 
-const places = new Map<string, Point[]>();
-function rememberPlaces(key: string, work: () => Point[]): Point[] {
-  const known = places.get(key);
-  if (known) return known;
-  const found = work();
-  if (places.size > 200) places.clear();
-  places.set(key, found);
-  return found;
-}
+const knownPlaces = new Remembered<Point[]>(200);
 
 function bendUnder(places: readonly Point[], lift: Lift, card: Card): Bend {
   const area = areaMm2(lift.outline);

@@ -5,7 +5,7 @@ import type { TierPlan } from '../plan/tier-plan.ts';
 import { valueOf } from '../working/staged.ts';
 import { doneC } from '../heat/bake-time.ts';
 import { chillShellMin, coolMin, type Mass, type ShellTarget } from '../heat/cooling.ts';
-import { remember } from '../working/remember.ts';
+import { Remembered } from '../working/remembered.ts';
 
 /** Density of a tier whose weight is not known, g/mL: sponge and filling together. */
 const usualDensity = 0.6;
@@ -60,12 +60,10 @@ export const chilledIn = (kitchen: Kitchen, chillIn: Build['day']['chillIn']): K
     ? { ...kitchen, fridgeC: kitchen.freezerC, fridgeW: kitchen.freezerW }
     : kitchen;
 
-const chilled = new Map<string, number>();
+const chilled = new Remembered<number>();
 const chillMin = (mass: Mass, target: ShellTarget, kitchen: Kitchen): number =>
-  remember(
-    chilled,
-    JSON.stringify([mass, target, kitchen.roomC, kitchen.fridgeC, kitchen.fridgeW]),
-    () => chillShellMin(mass, kitchen.roomC, target, kitchen),
+  chilled.of(JSON.stringify([mass, target, kitchen.roomC, kitchen.fridgeC, kitchen.fridgeW]), () =>
+    chillShellMin(mass, kitchen.roomC, target, kitchen),
   );
 /** However cold it is, nothing is firm sooner than this, min (trade custom). */
 const soonestMin = 10;

@@ -107,24 +107,24 @@ const setLattice = (to: Partial<Lattice> | null): void =>
             : 'One sheet will not drape over this shape without folds: cover it in panels, seams on the back or under decoration.'
         }}
       </p>
-      <table v-if="!result.drapes">
+      <table v-if="!result.drapes" class="ledger">
         <thead>
           <tr>
             <th>Panel</th>
-            <th class="n">Area</th>
-            <th class="n">Sheet to roll</th>
-            <th class="n">Seams</th>
+            <th class="end">Area</th>
+            <th class="end">Sheet to roll</th>
+            <th class="end">Seams</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="panel in result.panels" :key="panel.name">
             <td>{{ panel.name }}</td>
-            <td class="n">{{ cm2(panel.areaMm2) }}</td>
-            <td class="n">
+            <td class="end">{{ cm2(panel.areaMm2) }}</td>
+            <td class="end">
               {{ text(panel.wideMm + 2 * panelAllowanceMm, 'size') }} ×
               {{ text(panel.highMm + 2 * panelAllowanceMm, 'size') }}
             </td>
-            <td class="n">{{ text(panel.seamMm, 'size') }}</td>
+            <td class="end">{{ text(panel.seamMm, 'size') }}</td>
           </tr>
         </tbody>
       </table>
@@ -179,24 +179,5 @@ dt {
 dd {
   margin: 0;
   font-weight: 600;
-}
-table {
-  border-collapse: collapse;
-  margin-top: 6px;
-}
-th {
-  text-align: left;
-  font-size: 13px;
-  color: var(--soft);
-  font-weight: 500;
-}
-td,
-th {
-  padding: 3px 18px 3px 0;
-  border-bottom: 1px solid var(--line);
-}
-.n {
-  text-align: right;
-  white-space: nowrap;
 }
 </style>

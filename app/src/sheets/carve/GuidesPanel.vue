@@ -125,23 +125,23 @@ async function save(as: 'A4' | 'Letter' | 'svg' | 'stl' | '3mf'): Promise<void> 
           <text x="100" y="12" text-anchor="middle" font-size="12">12 back</text>
           <text x="100" y="198" text-anchor="middle" font-size="12">6 front</text>
         </svg>
-        <table>
+        <table class="ledger">
           <thead>
             <tr>
               <th>Bearing</th>
-              <th class="n">from the axis</th>
+              <th class="end">from the axis</th>
               <th>Bearing</th>
-              <th class="n">from the axis</th>
+              <th class="end">from the axis</th>
             </tr>
           </thead>
           <tbody>
             <tr v-for="i in 12" :key="i">
               <td>{{ (i - 1) * 15 }}°{{ i % 2 ? ` ${clockName((i - 1) * 15)}` : '' }}</td>
-              <td class="n">
+              <td class="end">
                 {{ guide.outMm[i - 1] === null ? 'none' : text(guide.outMm[i - 1]!, 'span') }}
               </td>
               <td>{{ (i + 11) * 15 }}°{{ i % 2 ? ` ${clockName((i + 11) * 15)}` : '' }}</td>
-              <td class="n">
+              <td class="end">
                 {{ guide.outMm[i + 11] === null ? 'none' : text(guide.outMm[i + 11]!, 'span') }}
               </td>
             </tr>
@@ -222,23 +222,8 @@ svg path {
   stroke: var(--soft);
   stroke-width: 0.8;
 }
-table {
-  border-collapse: collapse;
-  font-size: 14px;
-}
-th {
-  text-align: left;
-  color: var(--soft);
-  font-weight: 500;
-  font-size: 13px;
-}
-td,
-th {
-  padding: 1px 12px 1px 0;
-}
-.n {
-  text-align: right;
-  white-space: nowrap;
+.ledger :nth-child(3) {
+  padding-left: 18px;
 }
 .keys {
   display: flex;

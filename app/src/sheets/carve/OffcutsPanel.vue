@@ -93,12 +93,12 @@ const size = (piece: Offcut): string =>
         {{ lacks[0]!.sizeMm.map((mm) => text(mm, 'thickness')).join(' × ') }} at
         {{ text(lacks[0]!.at[2], 'span') }} above the foot.
       </p>
-      <table v-if="shown.length > 0">
+      <table v-if="shown.length > 0" class="ledger across">
         <thead>
           <tr>
             <th>From</th>
             <th>Box round it</th>
-            <th class="n">Weighs</th>
+            <th class="end">Weighs</th>
             <th>Can serve for</th>
             <th><span class="visually-hidden">Set it back on</span></th>
           </tr>
@@ -107,7 +107,7 @@ const size = (piece: Offcut): string =>
           <tr v-for="piece in shown" :key="`${piece.cutId}/${piece.piece}`">
             <td>{{ nameOf(piece.cutId) }} {{ piece.piece + 1 }}</td>
             <td class="size">{{ size(piece) }}</td>
-            <td class="n">{{ text(piece.massG, 'small') }}</td>
+            <td class="end">{{ text(piece.massG, 'small') }}</td>
             <td>{{ serves(piece) }}</td>
             <td>
               <button
@@ -150,26 +150,6 @@ const size = (piece: Offcut): string =>
 </template>
 
 <style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
-  margin-top: 8px;
-}
-th {
-  text-align: left;
-  font-size: 13px;
-  color: var(--soft);
-  font-weight: 500;
-}
-td,
-th {
-  padding: 4px 8px 4px 0;
-  border-bottom: 1px solid var(--line);
-}
-.n {
-  text-align: right;
-  white-space: nowrap;
-}
 .size {
   white-space: nowrap;
 }

@@ -56,13 +56,13 @@ function take(proposal: StackProposal): void {
         {{ text(target.ml, 'volume') }}.
         <template v-if="proposals.length === 0">No tin in the pantry takes it in.</template>
       </p>
-      <table v-if="proposals.length > 0">
+      <table v-if="proposals.length > 0" class="ledger across">
         <thead>
           <tr>
             <th>Tin</th>
             <th>Layers</th>
-            <th class="n">Stack</th>
-            <th class="n">Cut away</th>
+            <th class="end">Stack</th>
+            <th class="end">Cut away</th>
             <th><span class="visually-hidden">Take it</span></th>
           </tr>
         </thead>
@@ -73,8 +73,8 @@ function take(proposal: StackProposal): void {
               {{ one.layers }} of {{ text(one.layerMm, 'thickness')
               }}{{ one.lying ? ', the shape lying on its side' : '' }}
             </td>
-            <td class="n">{{ text(one.heightMm, 'span') }}</td>
-            <td class="n">{{ text(one.offcutShare, 'share') }}</td>
+            <td class="end">{{ text(one.heightMm, 'span') }}</td>
+            <td class="end">{{ text(one.offcutShare, 'share') }}</td>
             <td>
               <button
                 v-if="!one.lying"
@@ -97,26 +97,3 @@ function take(proposal: StackProposal): void {
     </template>
   </div>
 </template>
-
-<style scoped>
-table {
-  border-collapse: collapse;
-  width: 100%;
-  margin-top: 8px;
-}
-th {
-  text-align: left;
-  font-size: 13px;
-  color: var(--soft);
-  font-weight: 500;
-}
-td,
-th {
-  padding: 4px 8px 4px 0;
-  border-bottom: 1px solid var(--line);
-}
-.n {
-  text-align: right;
-  white-space: nowrap;
-}
-</style>

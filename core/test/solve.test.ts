@@ -14,6 +14,8 @@ import {
   newBuild,
   newTier,
   offcutUses,
+  say,
+  type UnitSystem,
   orderByWeight,
   planBuild,
   planLoads,
@@ -183,11 +185,13 @@ describe('domes', () => {
     expect(none!.heightMm - cut!.heightMm).toBeCloseTo(2 * d, 6);
   });
   it('and trimmings are told what they can serve for', () => {
-    expect(
+    const told = (system: UnitSystem): string =>
       offcutUses(300, 100, sponge('mud'))
-        .map((u) => u.what)
-        .join(),
-    ).toMatch(/glasses.*paste.*carved/);
+        .map((use) => say(use.what, system))
+        .join();
+    expect(told(metric)).toMatch(/^5 glasses.*540 g of modelling paste.*carved/);
+    // nothing metric for who thinks in ounces
+    expect(told(inchesAndOunces)).toMatch(/glasses.* oz of modelling paste.*carved/);
     expect(offcutUses(5, 5, sponge('butter'))).toEqual([]);
   });
 });

@@ -1,8 +1,9 @@
 import type { Sponge } from '../pantry/types.ts';
+import { phrase, type Phrase } from '../units/phrase.ts';
 
 /** What offcuts of a tier can serve for, with grams. */
 export interface OffcutUse {
-  what: string;
+  what: Phrase;
   massG: number;
 }
 
@@ -18,14 +19,21 @@ export function offcutUses(domesG: number, trimG: number, sponge: Sponge): Offcu
   const uses: OffcutUse[] = [];
   if (domesG >= glassG)
     uses.push({
-      what: `${Math.floor(domesG / glassG)} glasses with cream, from the domes`,
+      what: phrase('{glasses} glasses with cream, from the domes', {
+        glasses: [Math.floor(domesG / glassG), 'count'],
+      }),
       massG: domesG,
     });
   uses.push({
-    what: `or crumbs, bound with frosting to ${Math.round((all * (1 + pasteShare)) / 10) * 10} g of modelling paste`,
+    what: phrase('or crumbs, bound with frosting to {paste} of modelling paste', {
+      paste: [all * (1 + pasteShare), 'bowl'],
+    }),
     massG: all,
   });
   if (sponge.allowableKPa >= 3.5)
-    uses.push({ what: 'or pieces to build up a carved shape (this crumb is firm)', massG: all });
+    uses.push({
+      what: phrase('or pieces to build up a carved shape (this crumb is firm)'),
+      massG: all,
+    });
   return uses;
 }

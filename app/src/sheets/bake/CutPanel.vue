@@ -5,6 +5,7 @@ import {
   liningOf,
   limits,
   offcutUses,
+  say,
   outlineText,
   showText,
   solveAsBaked,
@@ -141,7 +142,7 @@ const flush = computed(() => {
     </p>
     <p v-if="uses.length > 0" class="sentence">
       <b>{{ text(bake.offcutsG, 'bowl') }}</b> of offcuts give
-      {{ uses.map((use) => use.what).join(', ') }}.
+      {{ uses.map((use) => say(use.what, settings.system)).join(', ') }}.
     </p>
 
     <h2>With the domes or without</h2>

@@ -6,6 +6,7 @@ import {
   worthMl,
   type OffcutServes,
   offcutUses,
+  say,
   showText,
   type Build,
   type Offcut,
@@ -131,7 +132,7 @@ const size = (piece: Offcut): string =>
           >They make
           {{
             uses
-              .map((use) => use.what)
+              .map((use) => say(use.what, settings.system))
               .join(', ')
               .replace(/^or /, '')
           }}.</template

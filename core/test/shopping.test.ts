@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   addDays,
+  addTier,
   bowlMinutes,
   costOf,
   findRow,
@@ -14,7 +15,9 @@ import {
   newPiping,
   pipingMin,
   planBuild,
+  planShape,
   planShopping,
+  pricesOf,
   putRight,
   shoppingList,
   startingPantry,
@@ -262,5 +265,60 @@ describe('put right', () => {
       putRight(ask({ spread: findRow(pantry, 'spreads', id) })).caution;
     expect(cautionOf('cream')).not.toBeNull();
     expect(cautionOf('meringue')).toBeNull();
+  });
+});
+
+describe('cakes on the shopping list', () => {
+  const tower = (): Build => {
+    const build = newBuild('tower', 'Tower', '2027-05-03T09:30:00Z');
+    addTier(build);
+    const dowelId = pantry.dowels[0]!.id;
+    build.tiers[0]!.stand.dowels = { dowelId, count: 4, spots: [], cut: 'each' };
+    return build;
+  };
+  it('cost what their own sheet says, board and dowels with the work', () => {
+    const build = tower();
+    const [price] = pricesOf([build], pantry);
+    const { price: own, cutLists } = planBuild(build, pantry);
+    expect(price).toEqual({ id: 'tower', total: own!.total, perServing: own!.perServing });
+    expect(cutLists.length).toBeGreaterThan(0);
+    expect(own!.total).toBeCloseTo(own!.ingredients + own!.board + own!.labour, 6);
+  });
+  it('are bought for without their steps, and say the same as their whole plan', () => {
+    const build = tower();
+    const list = planShopping([build], pantry, 2);
+    const { ingredients, allergens } = planBuild(build, pantry);
+    expect(list.builds[0]).toMatchObject({ id: 'tower', allergens, problem: null });
+    const bought = ingredients.ok ? ingredients.value : [];
+    const own = bought.find(({ foodId }) => foodId === 'butter')!;
+    const row = list.rows.find(({ name }) => name === findRow(pantry, 'foods', 'butter').name)!;
+    expect(row.needG).toBeCloseTo(own.massG, 6);
+  });
+  it('stand on the shelf as high as they were measured at the bench', () => {
+    const build = newBuild('low', 'Low', '2027-05-03T09:30:00Z');
+    const planned = planShape(build, pantry).tally.heightMm;
+    const note = {
+      id: 'n1',
+      stepKey: 'tier-1/settle',
+      at: '2027-06-12T12:00:00Z',
+      kind: 'height' as const,
+      value: planned - 10,
+      text: '',
+      planned: {
+        title: 'Let it settle',
+        label: 'height',
+        what: 'height',
+        value: planned,
+        takenG: null,
+        movedBy: 1,
+        hand: null,
+        show: 'size' as const,
+      },
+    };
+    const measured = { ...build, bench: { ...build.bench, notes: [note] } };
+    expect(planShape(measured, pantry).tally.heightMm).toBeCloseTo(planned - 10, 1);
+    expect(planShape(measured, pantry).tally.heightMm).toBe(
+      planBuild(measured, pantry).tally.heightMm,
+    );
   });
 });

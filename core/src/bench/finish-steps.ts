@@ -1,21 +1,18 @@
-import { dripToolNames, type Topping } from '../document/finish-types.ts';
+import { dripToolNames } from '../document/finish-types.ts';
 import type { Build, Tier } from '../document/types.ts';
-import { chocolateOf, temperingOf, type Chocolate } from '../ganache/chocolates.ts';
+import { chocolateOf, type Chocolate } from '../ganache/chocolates.ts';
 import type { DripPlan, PourPlan } from '../finish/drips.ts';
-import type { FinishPlan } from '../finish/finish-plan.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
-import type { ToppingPlan } from '../finish/toppings.ts';
 import { factorOf, type HandMoves } from '../hand/moves.ts';
-import { handsOn, pipingMin, sideScale, strewMin } from '../labour/minutes.ts';
-import { areaMm2 } from '../outline/outline.ts';
+import { handsOn, pipingMin, sideScale } from '../labour/minutes.ts';
 import { foodOf } from '../pantry/find.ts';
 import { hotFor } from '../pantry/hazards.ts';
 import type { Food, Ganache, Kitchen, Spread } from '../pantry/types.ts';
 import type { TierPlan } from '../plan/tier-plan.ts';
-import { phrase, type Phrase } from '../units/phrase.ts';
+import { phrase } from '../units/phrase.ts';
 import { valueOf } from '../working/staged.ts';
-import { holdsCaution } from './holds-caution.ts';
 import { step, type ListItem, type Step } from './steps.ts';
+import { temperNote } from './temper-note.ts';
 
 /** What the finish of a tier is done with. */
 export interface FinishContext {
@@ -32,19 +29,6 @@ const hotSugarCaution = phrase(
 );
 /** Boiled sugar by itself is told from what is only warm above this, C. */
 const sugarBurnsC = hotFor.children;
-
-const temperNote = (chocolate: Chocolate | null): Phrase[] => {
-  const tempering = chocolate && temperingOf(chocolate);
-  return tempering
-    ? [
-        phrase('Tempered: melt to {melt}, cool to {cool}, work at {work}.', {
-          melt: [tempering.meltC[1], 'temperature'],
-          cool: [tempering.coolC[0], 'temperature'],
-          work: [tempering.workC[1], 'temperature'],
-        }),
-      ]
-    : [];
-};
 
 /** Pour, drip, flood and torch: what is done to a tier before its toppings. */
 export function flowSteps({ tier, plan, foods }: FinishContext): Step[] {
@@ -292,137 +276,3 @@ export const pipingSteps = (
         },
       }),
     );
-
-/** Slabs that are made on a tray beforehand and broken. */
-export const traySteps = (tier: Tier, finish: FinishPlan, foods: readonly Food[]): Step[] =>
-  finish.toppings.flatMap(({ topping, tray, count }) =>
-    tray && count > 0
-      ? [
-          step(`${topping.id}/tray`, 'Bowls', `On a tray: ${topping.name}`, handsOn.tray, {
-            part: `${tier.id}/topping/${tier.toppings.indexOf(topping)}`,
-            lead: phrase(
-              'Spread {thick} thick on lined paper about {side} square, and broken when it has set: {whole} in {count} whole pieces, {crushed} crushed.',
-              {
-                thick: [topping.tray!.thickMm, 'fine'],
-                side: [tray.sideMm, 'size'],
-                whole: [tray.wholeG, 'small'],
-                crushed: [tray.crushedG, 'small'],
-                count: [count, 'count'],
-              },
-            ),
-            amounts: [{ label: topping.name, value: tray.massG, kind: 'bowl', figure: null }],
-            checks: ['Set right through before it is broken'],
-            ...slabDanger(topping, foods),
-            beside: true,
-          }),
-        ]
-      : [],
-  );
-
-/** Sugar and water of what was boiled: mostly the one, next to none of the other (estimate). */
-const boiledSugar = { sugarShare: 0.35, waterShare: 0.1 };
-/** Boiled sugar for brittle, and chocolate melted to be tempered, at their hottest, C. */
-const slabC = { sugar: 170, chocolate: 50 };
-
-/** What a slab is made of decides what can burn: chocolate is tempered, sugar is boiled. */
-function slabDanger(
-  topping: Topping,
-  foods: readonly Food[],
-): Pick<Step, 'hazards' | 'hotC' | 'cautions'> {
-  const food = foodOf(foods, topping.foodId);
-  const chocolate = chocolateOf(food);
-  const held = holdsCaution(topping, foods);
-  if (chocolate) {
-    return {
-      hazards: [],
-      hotC: slabC.chocolate,
-      cautions: [
-        ...temperNote(chocolate),
-        phrase('Melted chocolate burns: dry cloths, and never over {most}.', {
-          most: [slabC.chocolate, 'temperature'],
-        }),
-        ...held,
-      ],
-    };
-  }
-  const isBoiled =
-    food?.declared &&
-    food.sugarShare >= boiledSugar.sugarShare &&
-    food.waterShare <= boiledSugar.waterShare;
-  if (food?.declared && !isBoiled) return { hazards: ['oven'], hotC: slabC.sugar, cautions: held };
-  return {
-    hazards: ['hot sugar'],
-    hotC: food?.declared ? slabC.sugar : null,
-    cautions: [
-      phrase(
-        `${isBoiled ? 'Hot' : 'If there is boiled sugar in it: hot'} sugar burns deep. Long sleeves, deep pan, a bowl of cold water within reach, nobody small in the kitchen.`,
-      ),
-      ...held,
-    ],
-  };
-}
-
-function toppingStep(tier: Tier, plan: ToppingPlan, i: number, foods: readonly Food[]): Step {
-  const { topping, count, massG } = plan;
-  const isCounted = topping.kind === 'pieces';
-  return step(
-    `${topping.id}/put`,
-    topping.last ? 'Serve' : 'Finish',
-    topping.last ? `At the last moment: ${topping.name}` : `Put on: ${topping.name}`,
-    topping.kind === 'pieces' && topping.arrangement === 'scattered'
-      ? strewMin(areaMm2(tier.outline))
-      : Math.max(1, (handsOn.topping * Math.max(1, count)) / 12),
-    {
-      part: `${tier.id}/topping/${i}`,
-      lead: phrase(howPlaced(topping)),
-      amounts: [
-        ...(isCounted
-          ? [{ label: topping.name, value: count, kind: 'count' as const, figure: null }]
-          : []),
-        {
-          label: isCounted ? 'in all' : topping.name,
-          value: massG,
-          kind: 'small' as const,
-          figure: null,
-        },
-      ],
-      checks: [
-        'Even from where the guests stand',
-        ...(topping.pick !== 'none' ? [`Every ${topping.pick} counted in`] : []),
-        ...(topping.eaten ? [] : ['Not food: counted in, and off before it is cut']),
-        ...(plan.sinks ? ['Seated so that it does not sink'] : []),
-      ],
-      cautions: topping.eaten && topping.kind !== 'drizzle' ? holdsCaution(topping, foods) : [],
-      record:
-        topping.pick === 'none' && topping.eaten
-          ? null
-          : {
-              kind: 'count',
-              label: `${topping.eaten ? `${topping.pick} of ` : ''}${topping.name}, put in`,
-              planned: count,
-              show: 'count',
-            },
-    },
-  );
-}
-
-function howPlaced(topping: Topping): string {
-  if (topping.kind === 'heap') return 'Heaped in the middle.';
-  if (topping.kind === 'wreath') return 'In a roll along the rim.';
-  if (topping.kind === 'drizzle') return 'From a spoon or a bag, in one go, moving from the wrist.';
-  const ways: Record<Topping['arrangement'], string> = {
-    round: 'Evenly round, the first at the back.',
-    clusters: `In clusters of ${topping.clusterOf}, evenly round.`,
-    crescent: 'Along part of the rim, the largest in its middle.',
-    scattered: 'Strewn, each clear of the next.',
-    free: 'Where the drawing from above shows them.',
-  };
-  return ways[topping.arrangement];
-}
-
-/** Toppings of a tier: those that keep now, those that do not at the last moment. */
-export const toppingSteps = ({ tier, plan, foods }: FinishContext, last: boolean): Step[] =>
-  plan.finish.toppings
-    .map((one, i) => ({ one, i }))
-    .filter(({ one }) => one.topping.last === last && one.count > 0)
-    .map(({ one, i }) => toppingStep(tier, one, i, foods));

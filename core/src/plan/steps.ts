@@ -6,14 +6,8 @@ import { carveSteps } from '../bench/carve-steps.ts';
 import { closingSteps } from '../bench/closing-steps.ts';
 import { coatSteps } from '../bench/coat-steps.ts';
 import { coverSteps } from '../bench/cover-steps.ts';
-import {
-  flowSteps,
-  pipingSteps,
-  toppingSteps,
-  torchSteps,
-  traySteps,
-  type FinishContext,
-} from '../bench/finish-steps.ts';
+import { flowSteps, pipingSteps, torchSteps, type FinishContext } from '../bench/finish-steps.ts';
+import { toppingSteps, traySteps } from '../bench/topping-steps.ts';
 import type { StackContext } from '../bench/stack-context.ts';
 import { stackSteps } from '../bench/stack-steps.ts';
 import type { Step } from '../bench/steps.ts';

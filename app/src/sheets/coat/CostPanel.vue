@@ -41,7 +41,7 @@ const setRate = (value: number | null): void => {
       <p class="sentence">
         {{ money(price.ingredients) }} of ingredients, {{ money(price.board) }} for board and
         dowels, and
-        <template v-if="store.plan?.tally.handsOnMin">
+        <template v-if="store.plan && store.plan.tally.handsOnMin !== null">
           {{ showText(store.plan.tally.handsOnMin, 'minutes', settings.system) }} of hands at
         </template>
         <QuantityField

@@ -2,6 +2,7 @@ import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import vuetify from 'vite-plugin-vuetify';
+import { schemes } from './src/styles/palette.ts';
 
 export default defineConfig({
   plugins: [
@@ -13,8 +14,8 @@ export default defineConfig({
       manifest: {
         name: 'Pyrgotect',
         short_name: 'Pyrgotect',
-        theme_color: '#efe8d9',
-        background_color: '#fbf8f1',
+        theme_color: schemes.paper.oat,
+        background_color: schemes.paper.milk,
         display: 'standalone',
         icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
       },

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { usePreferredDark } from '@vueuse/core';
-import { computed, onMounted, ref, watchEffect } from 'vue';
+import { onMounted, ref, watchEffect } from 'vue';
 import HatchDefs from './section/HatchDefs.vue';
 import { useCarvings } from './stores/carvings.ts';
 import { usePantry } from './stores/pantry.ts';
 import { useSettings } from './stores/settings.ts';
 import { useShelf } from './stores/shelf.ts';
+import { useScheme } from './styles/scheme.ts';
 
 const settings = useSettings();
 const pantry = usePantry();
@@ -13,10 +13,7 @@ const shelf = useShelf();
 const carvings = useCarvings();
 const ready = ref(false);
 const problem = ref('');
-const prefersDark = usePreferredDark();
-const scheme = computed(() =>
-  settings.scheme === 'auto' ? (prefersDark.value ? 'night' : 'paper') : settings.scheme,
-);
+const { scheme } = useScheme();
 watchEffect(() => {
   document.documentElement.classList.toggle('scheme-night', scheme.value === 'night');
   document.documentElement.classList.toggle('scheme-paper', scheme.value === 'paper');

@@ -5,10 +5,12 @@ import { cspHead } from './plugins/csp-head.ts';
 import { vuetify } from './plugins/vuetify.ts';
 import { router } from './router.ts';
 import { fetchCardEarly } from './shelf/card.ts';
+import { usePalette } from './styles/scheme.ts';
 import './styles/fonts.css';
 import './styles/theme.css';
 import './styles/page.css';
 
+usePalette();
 fetchCardEarly();
 if (import.meta.env.DEV)
   void import('@pyrgotect/core').then(({ freezeDocuments }) => freezeDocuments());

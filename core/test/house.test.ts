@@ -113,3 +113,35 @@ describe('the files of the program', () => {
     expect(named.filter(({ place }) => !places.includes(place))).toEqual([]);
   });
 });
+
+describe('how the application looks', () => {
+  const root = fileURLToPath(new URL('../../app/src/', import.meta.url));
+  const files = [...importsOf('app/src').keys(), 'styles/page.css', 'styles/theme.css'];
+  /** Lines of the application that hold what is looked for, by file. */
+  const lines = (what: RegExp, but: string[]): string[] =>
+    files
+      .filter((file) => !but.includes(file))
+      .flatMap((file) =>
+        readFileSync(join(root, file), 'utf8')
+          .split('\n')
+          .filter((line) => what.test(line))
+          .map((line) => `${file}: ${line.trim()}`),
+      );
+  it('takes its colours from one palette', () => {
+    expect(readFileSync(join(root, 'styles/palette.ts'), 'utf8')).toMatch(/#[0-9a-f]{6}/);
+    expect(lines(/#[0-9a-f]{6}\b|\b(rgb|hsl)a?\(/i, ['styles/palette.ts'])).toEqual([
+      "charts/ChartPane.vue: paper_bgcolor: 'rgba(0,0,0,0)',",
+      "charts/ChartPane.vue: plot_bgcolor: 'rgba(0,0,0,0)',",
+      "sheets/stack/HeightPanel.vue: { size: 11, color: 'rgba(0,0,0,0)', line: { color: colours.value.faint, width: 1.5 } },",
+    ]);
+  });
+  it('has letters of eight sizes', () => {
+    const sizes = lines(/--size-\w+:/, ['styles/page.css']).map((line) => line.match(/--size-\w+/)![0]); // prettier-ignore
+    expect(new Set(sizes).size).toBe(8);
+    expect(
+      lines(/font(-size)?:.*\d(px|pt|r?em)/, ['styles/fonts.css', 'styles/theme.css']),
+    ).toEqual([]);
+    const drawn = lines(/font-size="/, []).map((line) => line.match(/font-size="([^"]+)"/)![1]);
+    expect(drawn.filter((px) => !['12.5', '13.5', '15', '16.5', '19.5'].includes(px!))).toEqual([]);
+  });
+});

@@ -131,11 +131,11 @@ footer button:focus-visible {
   min-width: 0;
 }
 .running b {
-  font: 600 30px/1 var(--heading);
+  font: 600 var(--size-head)/1 var(--heading);
   display: block;
 }
 .running span {
-  font-size: 15px;
+  font-size: var(--size-text);
   color: var(--foot-soft);
 }
 .running.over b,
@@ -155,26 +155,26 @@ footer button:focus-visible {
 .none {
   padding: 16px 20px;
   color: var(--foot-soft);
-  font-size: 16px;
+  font-size: var(--size-lead);
 }
 .none b {
-  font: 600 22px/1.2 var(--heading);
+  font: 600 var(--size-head)/1.2 var(--heading);
   display: block;
   color: var(--foot-ink);
 }
 .back {
-  font: 600 30px var(--heading);
+  font: 600 var(--size-head) var(--heading);
   text-align: center;
 }
 .back:disabled {
   color: var(--foot-line);
 }
 .note b {
-  font: 600 21px/1.1 var(--heading);
+  font: 600 var(--size-title)/1.1 var(--heading);
   display: block;
 }
 .note span {
-  font-size: 15px;
+  font-size: var(--size-text);
   color: var(--foot-soft);
   display: block;
   overflow: hidden;
@@ -184,7 +184,7 @@ footer button:focus-visible {
 .next {
   background: var(--accent);
   color: var(--on-accent);
-  font: 700 25px/1.1 var(--heading);
+  font: 700 var(--size-head)/1.1 var(--heading);
   text-align: center;
 }
 .next:disabled {
@@ -221,10 +221,10 @@ footer button:focus-visible {
     min-height: 72px;
   }
   .note b {
-    font-size: 18px;
+    font-size: var(--size-title);
   }
   .next {
-    font-size: 21px;
+    font-size: var(--size-title);
   }
 }
 </style>

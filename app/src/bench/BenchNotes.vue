@@ -155,10 +155,10 @@ const notes = computed(() =>
   padding: 22px 26px;
   display: block;
   overflow: auto;
-  font-size: 17px;
+  font-size: var(--size-lead);
 }
 .figure {
-  font-size: 19px;
+  font-size: var(--size-title);
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto minmax(0, 1.1fr);
   gap: 12px;
@@ -192,7 +192,7 @@ const notes = computed(() =>
   margin-top: 16px;
 }
 .row .key {
-  font-size: 17px;
+  font-size: var(--size-lead);
   padding: 10px 18px;
 }
 ul {

@@ -67,7 +67,7 @@ li.on {
   align-items: center;
   text-align: left;
   padding: 6px 8px;
-  font-size: 17px;
+  font-size: var(--size-lead);
 }
 i {
   width: 20px;

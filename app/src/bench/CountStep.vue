@@ -58,17 +58,17 @@ const set = (value: number): void =>
   flex-wrap: wrap;
   gap: 14px;
   margin: 12px 0;
-  font-size: 20px;
+  font-size: var(--size-title);
 }
 .key {
   min-width: 60px;
   min-height: 56px;
-  font-size: 24px;
+  font-size: var(--size-head);
   text-align: center;
   justify-content: center;
 }
 b {
-  font: 700 40px var(--heading);
+  font: 700 var(--size-big) var(--heading);
   min-width: 1.4em;
   text-align: center;
 }

@@ -114,7 +114,7 @@ const steps = [-50, -10, 1, 10, 50];
 .devices {
   padding: 22px 26px;
   display: block;
-  font-size: 17px;
+  font-size: var(--size-lead);
 }
 .row {
   display: flex;
@@ -125,7 +125,7 @@ const steps = [-50, -10, 1, 10, 50];
 }
 .row .key {
   min-height: 46px;
-  font-size: 16px;
+  font-size: var(--size-lead);
 }
 .grow {
   flex: 1;

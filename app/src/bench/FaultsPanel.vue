@@ -216,7 +216,7 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
 }
 .key {
   min-height: 50px;
-  font-size: 17px;
+  font-size: var(--size-lead);
 }
 ul {
   list-style: none;
@@ -244,7 +244,7 @@ li small {
 }
 li small {
   color: var(--soft);
-  font-size: 15px;
+  font-size: var(--size-text);
 }
 .mend {
   border-left: 4px solid var(--accent);

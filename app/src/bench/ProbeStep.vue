@@ -74,7 +74,7 @@ const said = computed(() => {
   background: var(--lift);
 }
 output {
-  font: 700 40px/1 var(--heading);
+  font: 700 var(--size-big)/1 var(--heading);
   white-space: nowrap;
 }
 span {
@@ -86,10 +86,10 @@ small {
 }
 small {
   color: var(--soft);
-  font-size: 15px;
+  font-size: var(--size-text);
 }
 .key {
   min-height: 56px;
-  font-size: 18px;
+  font-size: var(--size-title);
 }
 </style>

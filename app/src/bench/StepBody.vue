@@ -174,18 +174,18 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
 
 <style scoped>
 .at-bench :deep(.sentence) {
-  font-size: 21px;
+  font-size: var(--size-title);
   line-height: 2.2;
 }
 .at-bench :deep(.key) {
-  font-size: 18px;
+  font-size: var(--size-title);
   padding: 8px 14px;
 }
 .where {
   display: flex;
   flex-wrap: wrap;
   gap: 0 14px;
-  font: 600 17px var(--figure);
+  font: 600 var(--size-lead) var(--figure);
   color: var(--soft);
 }
 .where button {
@@ -208,12 +208,12 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
   flex: 1;
 }
 h1 {
-  font-size: 40px;
+  font-size: var(--size-big);
   line-height: 1.06;
   margin-top: 2px;
 }
 .lead {
-  font-size: 19px;
+  font-size: var(--size-title);
   margin-top: 10px;
 }
 .amounts {
@@ -223,24 +223,24 @@ h1 {
   margin-top: 20px;
 }
 .what {
-  font: 600 18px var(--figure);
+  font: 600 var(--size-title) var(--figure);
   color: var(--soft);
 }
 .big {
-  font: 700 84px/1 var(--heading);
+  font: 700 var(--size-huge)/1 var(--heading);
   letter-spacing: -0.03em;
   white-space: nowrap;
   display: block;
 }
 .big small {
-  font-size: 36px;
+  font-size: var(--size-big);
   letter-spacing: 0;
 }
 .many .big {
-  font-size: 52px;
+  font-size: var(--size-big);
 }
 .many .big small {
-  font-size: 26px;
+  font-size: var(--size-head);
 }
 .list,
 .checks {
@@ -261,13 +261,13 @@ h1 {
   break-inside: avoid;
 }
 .list b {
-  font-size: 21px;
+  font-size: var(--size-title);
   white-space: nowrap;
 }
 .list small {
   white-space: nowrap;
   color: var(--soft);
-  font-size: 15px;
+  font-size: var(--size-text);
 }
 .timer {
   display: flex;
@@ -276,7 +276,7 @@ h1 {
   margin-top: 18px;
 }
 .start {
-  font: 700 20px var(--heading);
+  font: 700 var(--size-title) var(--heading);
   padding: 13px 20px;
 }
 .checks li {
@@ -306,7 +306,7 @@ h1 {
   background: var(--warn-wash);
   border-left: 5px solid var(--warn-mark);
   padding: 10px 14px;
-  font-size: 17px;
+  font-size: var(--size-lead);
   margin-top: 10px;
 }
 .caution b {
@@ -319,10 +319,10 @@ h1 {
 }
 @media (max-width: 500px) {
   h1 {
-    font-size: 30px;
+    font-size: var(--size-head);
   }
   .big {
-    font-size: 64px;
+    font-size: var(--size-huge);
   }
   .list.long {
     columns: 1;

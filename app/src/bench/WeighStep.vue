@@ -138,16 +138,16 @@ const go = (by: number): void => {
 }
 .what small {
   color: var(--soft);
-  font-size: 15px;
+  font-size: var(--size-text);
 }
 .what button {
   width: 48px;
   min-height: 48px;
-  font: 600 26px var(--text);
+  font: 600 var(--size-head) var(--text);
   flex: none;
 }
 .live output {
-  font: 700 40px/1 var(--heading);
+  font: 700 var(--size-big)/1 var(--heading);
   white-space: nowrap;
   margin-right: 12px;
 }
@@ -188,7 +188,7 @@ const go = (by: number): void => {
 }
 .key {
   min-height: 56px;
-  font-size: 18px;
+  font-size: var(--size-title);
 }
 @media (max-width: 1100px) {
   .weigh {

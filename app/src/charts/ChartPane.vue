@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import type { Config, Data, Layout } from 'plotly.js';
 import { onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
-import { useSettings } from '../stores/settings.ts';
+import { useScheme } from '../styles/scheme.ts';
 import { chartSheet } from './sheet.ts';
 
 /** A chart; the library is fetched when the first one is shown. Clicks give a point's customdata. */
@@ -13,7 +13,7 @@ const props = defineProps<{
   label: string;
 }>();
 const emit = defineEmits<{ choose: [what: unknown] }>();
-const settings = useSettings();
+const { colours } = useScheme();
 const pane = useTemplateRef<HTMLElement>('pane');
 const { width } = useElementSize(pane);
 const ready = ref(false);
@@ -28,8 +28,6 @@ const config: Partial<Config> = {
   plotlyServerURL: '',
   displaylogo: false,
 };
-const colour = (name: string): string =>
-  getComputedStyle(pane.value!).getPropertyValue(name).trim();
 
 async function draw(): Promise<void> {
   if (!pane.value || width.value < 50) return;
@@ -39,22 +37,23 @@ async function draw(): Promise<void> {
   }
   const el = pane.value as HTMLElement | null;
   if (!el) return;
-  const axis = { gridcolor: colour('--line'), zerolinecolor: colour('--line'), fixedrange: true };
+  const { line, ink, foot, 'foot-ink': footInk } = colours.value;
+  const axis = { gridcolor: line, zerolinecolor: line, fixedrange: true };
   const plot = await library.react(
     el,
     props.data,
     {
       paper_bgcolor: 'rgba(0,0,0,0)',
       plot_bgcolor: 'rgba(0,0,0,0)',
-      font: { family: 'Barlow Semi Condensed, sans-serif', size: 14, color: colour('--ink') },
+      font: { family: 'Barlow Semi Condensed, sans-serif', size: 14, color: ink },
       margin: { l: 60, r: 14, t: 10, b: 46 },
       hoverlabel: {
-        bgcolor: colour('--foot'),
-        bordercolor: colour('--foot'),
+        bgcolor: foot,
+        bordercolor: foot,
         font: {
           family: 'Barlow Semi Condensed, sans-serif',
           size: 14,
-          color: colour('--foot-ink'),
+          color: footInk,
         },
       },
       dragmode: false,
@@ -73,7 +72,7 @@ async function draw(): Promise<void> {
     });
   ready.value = true;
 }
-watch([() => props.data, () => props.layout, width, () => settings.scheme], () => void draw(), {
+watch([() => props.data, () => props.layout, width, colours], () => void draw(), {
   flush: 'post',
 });
 onBeforeUnmount(() => {

@@ -76,7 +76,7 @@ function timeAt(x: number, y: number): number | null {
   at.setMinutes(Math.round(Math.max(0, Math.min(1439, minutes))));
   return (at.getTime() - day.deadline.getTime()) / 60_000;
 }
-const { held, said, grab, nudge } = useDrag(pane, timeAt);
+const { held, said, grab, nudge } = useDrag(timeAt);
 /** Where the task that is being dragged would lie. */
 const ghosts = computed(() => {
   const now = held.value;
@@ -108,7 +108,7 @@ const isPinned = (id: string): boolean =>
       {{ said.text }}
     </p>
     <svg v-if="width > 0" :width="width" :height="allHigh" role="group" aria-label="The days">
-      <text x="20" y="34" font-size="16">The days</text>
+      <text x="20" y="34" font-size="16.5">The days</text>
       <text v-if="bands.length === 0" x="20" y="70" font-size="15" class="soft">
         No plan of the days yet.
       </text>
@@ -120,7 +120,7 @@ const isPinned = (id: string): boolean =>
         <text :x="left" :y="top + 20" font-size="15" font-weight="600">{{ band.title }}</text>
         <g v-for="hour in hours" :key="hour" class="hour">
           <line :x1="X(hour * 60)" :x2="X(hour * 60)" :y1="top + 40" :y2="bottom - 4" />
-          <text :x="X(hour * 60)" :y="top + 37" text-anchor="middle" font-size="12">
+          <text :x="X(hour * 60)" :y="top + 37" text-anchor="middle" font-size="12.5">
             {{ hour }}
           </text>
         </g>
@@ -194,21 +194,21 @@ const isPinned = (id: string): boolean =>
           :class="kind"
         >
           <rect :x="i * 92" y="-11" width="18" height="12" />
-          <text :x="i * 92 + 24" y="0" font-size="13">{{ words[kind] }}</text>
+          <text :x="i * 92 + 24" y="0" font-size="13.5">{{ words[kind] }}</text>
         </g>
         <g class="hands critical">
           <rect x="368" y="-11" width="18" height="12" />
-          <text x="392" y="0" font-size="13">sets the start</text>
+          <text x="392" y="0" font-size="13.5">sets the start</text>
         </g>
         <g v-if="day.clocks.length > 0">
           <rect class="out" x="0" y="14" width="18" height="5" />
-          <text x="24" y="20" font-size="13">out of the cold</text>
+          <text x="24" y="20" font-size="13.5">out of the cold</text>
         </g>
         <g v-if="day.otherRows.length > 0" class="hands other">
           <rect x="138" y="9" width="18" height="12" />
-          <text x="162" y="20" font-size="13">another cake</text>
+          <text x="162" y="20" font-size="13.5">another cake</text>
         </g>
-        <text v-if="!forPrint" x="276" y="20" font-size="13" class="soft">
+        <text v-if="!forPrint" x="276" y="20" font-size="13.5" class="soft">
           drag a task to put it at its time
         </text>
       </g>

@@ -1,8 +1,8 @@
 import type { Break } from '@pyrgotect/core';
-import { useEventListener } from '@vueuse/core';
 import { format } from 'date-fns';
-import { computed, shallowRef, type Ref } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { useDay } from '../stores/day.ts';
+import { followPointer } from '../drawings/follow-pointer.ts';
 
 /** Dragged tasks keep to whole five minutes. */
 const stepMin = 5;
@@ -10,13 +10,9 @@ const stepMin = 5;
 const leastPx = 4;
 
 /** Tasks that are taken by a pointer or by keys and put at another time, with what that breaks. */
-export function useDrag(
-  pane: Ref<HTMLElement | null>,
-  timeAt: (x: number, y: number) => number | null,
-) {
+export function useDrag(timeAt: (x: number, y: number) => number | null) {
   const day = useDay();
   const held = shallowRef<{ id: string; startMin: number } | null>(null);
-  let from: { id: string; atMin: number; startMin: number; x: number; y: number } | null = null;
 
   const startOf = (id: string): number | undefined =>
     day.rows.find(({ at }) => at.id === id)?.at.startMin;
@@ -25,42 +21,26 @@ export function useDrag(
     at.setMinutes(Math.round(at.getMinutes() / stepMin) * stepMin, 0, 0);
     return Math.min(0, (at.getTime() - day.dateOf(0).getTime()) / 60_000);
   };
-  function pointOf(event: PointerEvent): { x: number; y: number } | null {
-    const box = pane.value?.querySelector('svg')?.getBoundingClientRect();
-    return box ? { x: event.clientX - box.left, y: event.clientY - box.top } : null;
-  }
-  function grab(event: PointerEvent, id: string): void {
-    const point = pointOf(event);
+  function grab(press: PointerEvent, id: string): void {
     const startMin = startOf(id);
-    const atMin = point && timeAt(point.x, point.y);
-    if (event.button !== 0 || !point || startMin === undefined || atMin === null) return;
-    from = { id, atMin, startMin, ...point };
-    event.preventDefault();
+    if (startMin === undefined) return;
+    const from = followPointer(press, {
+      move: ({ x, y }) => {
+        if (!from || fromMin === null) return;
+        if (!held.value && Math.hypot(x - from.x, y - from.y) < leastPx) return;
+        const atMin = timeAt(x, y);
+        if (atMin !== null) held.value = { id, startMin: rounded(startMin + atMin - fromMin) };
+      },
+      end: () => {
+        if (held.value) day.pin(id, held.value.startMin);
+        else day.chosen = id;
+        held.value = null;
+      },
+      cancel: () => (held.value = null),
+    });
+    const fromMin = from && timeAt(from.x, from.y);
+    press.preventDefault();
   }
-  useEventListener(window, 'pointermove', (event: PointerEvent) => {
-    const point = from && pointOf(event);
-    if (!from || !point) return;
-    if (!held.value && Math.hypot(point.x - from.x, point.y - from.y) < leastPx) return;
-    const atMin = timeAt(point.x, point.y);
-    if (atMin !== null)
-      held.value = { id: from.id, startMin: rounded(from.startMin + atMin - from.atMin) };
-  });
-  useEventListener(window, 'pointerup', () => {
-    if (!from) return;
-    if (held.value) day.pin(held.value.id, held.value.startMin);
-    else day.chosen = from.id;
-    from = null;
-    held.value = null;
-  });
-  useEventListener(window, 'pointercancel', () => {
-    from = null;
-    held.value = null;
-  });
-  useEventListener(window, 'keydown', (event: KeyboardEvent) => {
-    if (event.key !== 'Escape' || !from) return;
-    from = null;
-    held.value = null;
-  });
   function nudge(id: string, byMin: number): void {
     const pinned = day.tasks.find((task) => task.id === id)?.pinMin;
     const start = pinned ?? startOf(id);

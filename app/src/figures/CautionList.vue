@@ -52,11 +52,11 @@ button {
   text-align: left;
   padding: 7px 12px 8px;
   width: 100%;
-  font-size: 14.5px;
+  font-size: var(--size-text);
   line-height: 1.38;
 }
 .mark {
-  font-size: 10px;
+  font-size: var(--size-fine);
   padding-top: 4px;
   color: var(--warn-mark);
 }

@@ -43,7 +43,7 @@ button.figure:hover {
 }
 .large {
   font-family: var(--heading);
-  font-size: 24px;
+  font-size: var(--size-head);
   font-weight: 700;
 }
 </style>

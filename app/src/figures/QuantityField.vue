@@ -145,7 +145,7 @@ input:focus {
   background: var(--stop-wash);
   color: var(--ink);
   border-left: 3px solid var(--stop);
-  font-size: 13.5px;
+  font-size: var(--size-note);
   font-weight: 400;
   line-height: 1.35;
   padding: 5px 9px;

@@ -79,10 +79,10 @@ header {
 h2 {
   margin: 0;
   color: var(--soft);
-  font-size: 15px;
+  font-size: var(--size-text);
 }
 .answer {
-  font: 700 32px/1.15 var(--heading);
+  font: 700 var(--size-big)/1.15 var(--heading);
 }
 table {
   width: 100%;
@@ -107,7 +107,7 @@ tr {
 small {
   display: block;
   color: var(--soft);
-  font-size: 13px;
+  font-size: var(--size-note);
 }
 .link {
   text-decoration: underline;

@@ -13,10 +13,13 @@ import { computed, ref } from 'vue';
 import ChartPane from '../charts/ChartPane.vue';
 import { useHand } from '../stores/hand.ts';
 import { biasWords, offBy } from './say.ts';
+import { veiled } from '../styles/palette.ts';
+import { useScheme } from '../styles/scheme.ts';
 
 /** One kind of figure: what it does to plans, and every record it rests on. */
 const props = defineProps<{ kind: HandKind }>();
 const hand = useHand();
+const { colours } = useScheme();
 const row = computed(() => handRows[props.kind]);
 const known = computed(() => hand.hands.get(props.kind)!);
 const records = computed(() => hand.records.filter((one) => one.kind === props.kind));
@@ -37,8 +40,8 @@ const points = (some: KeptRecord[], colour: string, symbol: string, name: string
   marker: { color: colour, size: 10, symbol },
 });
 const data = computed<Data[]>(() => [
-  points(said(false), '#1f7269', 'circle', 'counted'),
-  points(said(true), '#a8452c', 'x', 'left out'),
+  points(said(false), colours.value.accent, 'circle', 'counted'),
+  points(said(true), colours.value.stop, 'x', 'left out'),
 ]);
 const layout = computed<Partial<Layout>>(() => ({
   showlegend: said(true).length > 0,
@@ -54,7 +57,7 @@ const layout = computed<Partial<Layout>>(() => ({
       x1: 1,
       y0: percent(ends.value[0]),
       y1: percent(ends.value[1]),
-      fillcolor: 'rgba(31,114,105,0.16)',
+      fillcolor: veiled(colours.value.accent, 0.16),
       line: { width: 0 },
     },
     {
@@ -64,7 +67,7 @@ const layout = computed<Partial<Layout>>(() => ({
       x1: 1,
       y0: percent(handFactor(known.value)),
       y1: percent(handFactor(known.value)),
-      line: { color: '#1f7269', width: 2.5 },
+      line: { color: colours.value.accent, width: 2.5 },
     },
   ],
 }));

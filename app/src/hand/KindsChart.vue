@@ -12,10 +12,13 @@ import type { Data, Layout } from 'plotly.js';
 import { computed } from 'vue';
 import ChartPane from '../charts/ChartPane.vue';
 import { useHand } from '../stores/hand.ts';
+import { veiled } from '../styles/palette.ts';
+import { useScheme } from '../styles/scheme.ts';
 
 /** Every kind of figure with records: where it lies, how sure that is, and where the next will fall. */
 const chosen = defineModel<HandKind | null>({ required: true });
 const hand = useHand();
+const { colours } = useScheme();
 const percent = (factor: number): number => 100 * (factor - 1);
 const rows = computed(() =>
   handKinds.flatMap((kind) => {
@@ -53,10 +56,10 @@ const data = computed<Data[]>(() => [
   line(
     9,
     (known) => [handQuantile(known, 0.05), handQuantile(known, 0.95)],
-    'rgba(140,120,100,0.35)',
+    veiled(colours.value.faint, 0.4),
     'the next one, nine times in ten',
   ),
-  line(9, biasBetween, '#1f7269', 'bias, nine times in ten'),
+  line(9, biasBetween, colours.value.accent, 'bias, nine times in ten'),
   {
     type: 'scatter',
     mode: 'markers',
@@ -69,8 +72,8 @@ const data = computed<Data[]>(() => [
     showlegend: false,
     marker: {
       size: rows.value.map(({ kind }) => (kind === chosen.value ? 17 : 12)),
-      color: '#2a1f35',
-      line: { color: '#fbf7ef', width: 2 },
+      color: colours.value.ink,
+      line: { color: colours.value.milk, width: 2 },
     },
   },
 ]);

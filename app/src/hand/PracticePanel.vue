@@ -17,10 +17,12 @@ import { database } from '../storage/database.ts';
 import { useDevices } from '../stores/devices.ts';
 import { useHand } from '../stores/hand.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useScheme } from '../styles/scheme.ts';
 
 /** Short exercises for what scatters: a target, tries from the scale or typed, and how they go. */
 const hand = useHand();
 const settings = useSettings();
+const { colours } = useScheme();
 const devices = useDevices();
 const stop = devices.listen();
 onUnmounted(stop);
@@ -74,8 +76,8 @@ const data = computed<Data[]>(() => [
     x: mine.value.map((_, i) => i + 1),
     y: mine.value.map(({ actual, target }) => Math.round(1000 * (actual / target - 1)) / 10),
     hovertemplate: 'try %{x}: %{y} %<extra></extra>',
-    marker: { color: '#1f7269', size: 9 },
-    line: { color: '#1f7269', width: 1.5 },
+    marker: { color: colours.value.accent, size: 9 },
+    line: { color: colours.value.accent, width: 1.5 },
   },
 ]);
 const layout: Partial<Layout> = {
@@ -207,7 +209,7 @@ h2 {
   margin: 12px 0;
 }
 output {
-  font: 700 30px/1 var(--heading);
+  font: 700 var(--size-head)/1 var(--heading);
 }
 @media (max-width: 900px) {
   .practice {

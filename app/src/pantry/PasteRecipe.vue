@@ -309,10 +309,10 @@ textarea {
   gap: 4px;
   align-content: start;
   color: var(--soft);
-  font-size: 13.5px;
+  font-size: var(--size-note);
 }
 textarea {
-  font-size: 15px;
+  font-size: var(--size-text);
   resize: vertical;
 }
 .read {
@@ -322,7 +322,7 @@ textarea {
 table {
   border-collapse: collapse;
   width: 100%;
-  font-size: 14.5px;
+  font-size: var(--size-text);
 }
 td {
   border-top: 1px solid var(--line);

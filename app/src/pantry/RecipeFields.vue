@@ -215,7 +215,7 @@ option {
 }
 .cup {
   flex: 1;
-  font-size: 13.5px;
+  font-size: var(--size-note);
   white-space: nowrap;
 }
 .tall {

@@ -14,7 +14,7 @@
 
 <style scoped>
 .mark {
-  font: 700 19px/1 var(--heading);
+  font: 700 var(--size-title)/1 var(--heading);
   letter-spacing: -0.01em;
   display: flex;
   gap: 9px;

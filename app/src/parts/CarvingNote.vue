@@ -23,7 +23,7 @@ const said = computed(() => {
 <style scoped>
 .carving-note {
   margin: 4px 0;
-  font-size: 14px;
+  font-size: var(--size-note);
   font-style: italic;
   color: var(--warn);
 }

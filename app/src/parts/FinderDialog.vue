@@ -99,7 +99,7 @@ const move = (by: number): void => {
 }
 input {
   font: inherit;
-  font-size: 18px;
+  font-size: var(--size-title);
   color: var(--ink);
   background: none;
   border: 0;

@@ -45,7 +45,7 @@ function move(event: KeyboardEvent, by: number): void {
 button {
   padding: 4px 0 6px;
   font-weight: 600;
-  font-size: 14.5px;
+  font-size: var(--size-text);
   color: var(--soft);
   border-bottom: 3px solid transparent;
   margin-bottom: -1px;

@@ -42,7 +42,7 @@ button {
   padding: 0 7px 0 15px;
   position: relative;
   color: var(--soft);
-  font: 600 15px var(--heading);
+  font: 600 var(--size-text) var(--heading);
   display: flex;
   justify-content: space-between;
   align-items: center;
@@ -63,7 +63,7 @@ button.on {
   color: var(--milk);
 }
 small {
-  font: 500 12.5px var(--figure);
+  font: 500 var(--size-fine) var(--figure);
   color: var(--soft);
 }
 .on small {

@@ -134,12 +134,12 @@ button:focus-visible {
   outline-offset: -3px;
 }
 b {
-  font: 600 21px/1.1 var(--heading);
+  font: 600 var(--size-title)/1.1 var(--heading);
   display: block;
   white-space: nowrap;
 }
 span {
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--foot-soft);
   white-space: nowrap;
 }

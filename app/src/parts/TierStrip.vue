@@ -73,7 +73,7 @@ function rename(name: string): void {
 }
 .strip > button:not(.key) {
   color: var(--soft);
-  font: 600 15px var(--heading);
+  font: 600 var(--size-text) var(--heading);
   text-decoration: underline dotted;
   text-underline-offset: 4px;
 }
@@ -81,7 +81,7 @@ function rename(name: string): void {
   color: var(--ink);
 }
 .name {
-  font: 700 15px var(--heading);
+  font: 700 var(--size-text) var(--heading);
   color: var(--ink);
   background: var(--accent-wash);
   border: 0;

@@ -1,37 +1,25 @@
 import 'vuetify/styles/core';
 import { createVuetify } from 'vuetify';
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
+import { schemes, type Colours } from '../styles/palette.ts';
 
-/** Colours of both schemes. The drawing's own colours are in styles/theme.css. */
+const themed = (colours: Colours) => ({
+  background: colours.milk,
+  surface: colours.milk,
+  primary: colours.accent,
+  secondary: colours.ink,
+  error: colours.stop,
+  'on-background': colours.ink,
+  'on-surface': colours.ink,
+});
+
 export const vuetify = createVuetify({
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   theme: {
     defaultTheme: 'paper',
     themes: {
-      paper: {
-        dark: false,
-        colors: {
-          background: '#fbf8f1',
-          surface: '#fbf8f1',
-          primary: '#1f6f6a',
-          secondary: '#2a1f35',
-          error: '#a8382a',
-          'on-background': '#2a1f35',
-          'on-surface': '#2a1f35',
-        },
-      },
-      night: {
-        dark: true,
-        colors: {
-          background: '#1c1626',
-          surface: '#241c31',
-          primary: '#7fc9bf',
-          secondary: '#efe8d9',
-          error: '#ff9b8a',
-          'on-background': '#efe8d9',
-          'on-surface': '#efe8d9',
-        },
-      },
+      paper: { dark: false, colors: themed(schemes.paper) },
+      night: { dark: true, colors: themed(schemes.night) },
     },
   },
   defaults: {

@@ -66,7 +66,7 @@ const front = computed(() => Y(-drawing.value.boardMm));
       role="img"
       :aria-label="`${build.name} from the front`"
     >
-      <text x="20" y="34" font-size="16">From the front, {{ scaleText(scale) }}</text>
+      <text x="20" y="34" font-size="16.5">From the front, {{ scaleText(scale) }}</text>
       <template v-if="above !== null">
         <FinishFromAbove
           :build="build"
@@ -75,7 +75,9 @@ const front = computed(() => Y(-drawing.value.boardMm));
           :y="above"
           :px-per-mm="scale.pxPerMm"
         />
-        <text class="soft-text" x="20" y="56" font-size="14">above: from the top, same scale</text>
+        <text class="soft-text" x="20" y="56" font-size="13.5">
+          above: from the top, same scale
+        </text>
       </template>
       <line class="ground" :x1="14" :x2="width - 14" :y1="front" :y2="front" />
       <component
@@ -119,7 +121,7 @@ svg {
   stroke-width: 2;
 }
 .part {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 0.9;
   cursor: pointer;
 }

@@ -78,11 +78,11 @@ const tiers = computed(() =>
   stroke-width: 1.6;
 }
 .tier {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 1.2;
 }
 .piece {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 0.7;
 }
 </style>

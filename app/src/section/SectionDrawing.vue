@@ -138,7 +138,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
       role="group"
       :aria-label="`Section through ${build.name}`"
     >
-      <text x="20" y="34" font-size="16">Section, {{ scaleText(scale) }}</text>
+      <text x="20" y="34" font-size="16.5">Section, {{ scaleText(scale) }}</text>
 
       <PlanFromAbove
         v-if="above"
@@ -150,7 +150,14 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
         :y="above.y"
         :px-per-mm="scale.pxPerMm"
       />
-      <text v-if="above" class="soft-text" :x="width - 20" y="34" font-size="14" text-anchor="end">
+      <text
+        v-if="above"
+        class="soft-text"
+        :x="width - 20"
+        y="34"
+        font-size="13.5"
+        text-anchor="end"
+      >
         above: from the top, same scale
       </text>
 
@@ -223,7 +230,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
           :x="dimX - 9"
           :y="(Y(0) + topY) / 2"
           text-anchor="middle"
-          font-size="16"
+          font-size="16.5"
           font-weight="600"
           :transform="`rotate(-90 ${dimX - 9} ${(Y(0) + topY) / 2})`"
         >
@@ -237,7 +244,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
         <text
           :x="edge + 58"
           :y="label.y + 4.5"
-          font-size="14"
+          font-size="13.5"
           :class="{ chosen: label.id === selected }"
         >
           {{ label.text }}
@@ -256,7 +263,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
         <text :x="other.x" :y="other.y - 2" font-size="15" font-weight="600">
           {{ other.name.slice(0, 18) }}
         </text>
-        <text class="soft-text" :x="other.x" :y="other.y + 15" font-size="14">
+        <text class="soft-text" :x="other.x" :y="other.y + 15" font-size="13.5">
           {{ other.high }}
         </text>
       </g>
@@ -312,7 +319,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
         :transform="`translate(${Math.max(70, Math.min(width - 80, tip.x))} ${tip.y - 22})`"
       >
         <rect x="-70" y="-15" width="140" height="23" rx="3" />
-        <text text-anchor="middle" y="2" font-size="14">{{ tip.text }}</text>
+        <text text-anchor="middle" y="2" font-size="13.5">{{ tip.text }}</text>
       </g>
     </svg>
   </div>
@@ -337,7 +344,7 @@ svg {
   stroke-width: 0.8;
 }
 .part {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 0.9;
   cursor: pointer;
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount } from 'vue';
+import { followPointer, type PointerAt } from '../drawings/follow-pointer.ts';
 
 /** A boundary of the section to take hold of: mouse, finger, or arrow keys. */
 const props = defineProps<{
@@ -22,33 +23,24 @@ const emit = defineEmits<{
   release: [];
 }>();
 
-let grip: { id: number; y: number; start: number } | null = null;
 let frame = 0;
 onBeforeUnmount(() => cancelAnimationFrame(frame));
 
 function down(event: PointerEvent): void {
-  if (event.button !== 0) return;
-  event.preventDefault();
-  (event.currentTarget as Element).setPointerCapture(event.pointerId);
-  (event.currentTarget as SVGElement).focus();
-  grip = { id: event.pointerId, y: event.clientY, start: props.value };
-  emit('hold');
-}
-function move(event: PointerEvent): void {
-  if (!grip || grip.id !== event.pointerId) return;
-  const { y, start } = grip;
-  const by = y - event.clientY;
-  const { shiftKey } = event;
-  cancelAnimationFrame(frame);
-  frame = requestAnimationFrame(() =>
-    emit('drag', { start, by }, shiftKey, { x: props.x, y: props.y }),
-  );
-}
-function up(event: PointerEvent): void {
-  if (!grip || grip.id !== event.pointerId) return;
-  grip = null;
+  const start = props.value;
+  const move = ({ event: { clientY, shiftKey } }: PointerAt): void => {
+    const by = event.clientY - clientY;
+    cancelAnimationFrame(frame);
+    frame = requestAnimationFrame(() =>
+      emit('drag', { start, by }, shiftKey, { x: props.x, y: props.y }),
+    );
+  };
   // the last move of the finger still counts
-  requestAnimationFrame(() => emit('release'));
+  const end = (): void => void requestAnimationFrame(() => emit('release'));
+  if (!followPointer(event, { move, end })) return;
+  event.preventDefault();
+  (event.currentTarget as SVGElement).focus();
+  emit('hold');
 }
 function key(event: KeyboardEvent): void {
   const steps: Record<string, number> = {
@@ -80,9 +72,6 @@ function key(event: KeyboardEvent): void {
     :aria-valuemax="max"
     :aria-valuetext="text"
     @pointerdown="down"
-    @pointermove="move"
-    @pointerup="up"
-    @pointercancel="up"
     @keydown="key"
   >
     <line v-if="!arrow" class="grab" :x1="from" :x2="x" :y1="y" :y2="y" />

@@ -40,13 +40,13 @@ const marks = computed(() => {
         :x="mark.x"
         :y="y + 22"
         text-anchor="middle"
-        font-size="12"
+        font-size="12.5"
       >
         {{ mark.text }}
       </text>
     </g>
     <text class="soft-text" x="20" :y="y + 22" font-size="12.5">{{ inches ? 'in' : 'cm' }}</text>
-    <text :x="scale.axisPx + halfWidthMm * scale.pxPerMm + 20" :y="y + 22" font-size="13">
+    <text :x="scale.axisPx + halfWidthMm * scale.pxPerMm + 20" :y="y + 22" font-size="13.5">
       {{ widthText }} wide
     </text>
   </g>

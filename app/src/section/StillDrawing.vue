@@ -96,13 +96,13 @@ const drawing = computed(() => {
       aria-label="Front, right side and plan, with the line of the knife and the finished line"
     >
       <g v-for="view in drawing.views" :key="view.name">
-        <text :x="view.x" :y="view.y" font-size="13">{{ view.name }}</text>
+        <text :x="view.x" :y="view.y" font-size="13.5">{{ view.name }}</text>
         <path class="finished" :d="view.finished" />
         <path class="knife" :d="view.knife" />
       </g>
       <g v-for="guide in drawing.guides" :key="guide.y" class="guide">
         <line :x1="guide.x0" :x2="guide.x1" :y1="guide.y" :y2="guide.y" />
-        <text :x="guide.x1 + 2" :y="guide.y + 4" font-size="10.5" class="soft-text">
+        <text :x="guide.x1 + 2" :y="guide.y + 4" font-size="12.5" class="soft-text">
           {{ guide.text }}
         </text>
       </g>

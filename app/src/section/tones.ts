@@ -1,4 +1,5 @@
 import type { SectionPart, Tone } from '@pyrgotect/core';
+import { foods } from '../styles/palette.ts';
 
 /** A material's hatch: ground, marks and the tile they repeat in. Told apart in grey as well. */
 export interface Hatch {
@@ -6,6 +7,8 @@ export interface Hatch {
   ground: string;
   marks: { path: string; stroke?: string; fill?: string; width?: number }[];
 }
+
+type Colouring = readonly [ground: string, mark: string];
 
 const dots = (colour: string, more: Hatch['marks'] = []): Hatch['marks'] => [
   { path: 'M1.1 2.4a.9 .9 0 1 0 1.8 0a.9 .9 0 1 0 -1.8 0', fill: colour },
@@ -20,32 +23,36 @@ const waves = (colour: string): Hatch['marks'] => [
   { path: 'M0 3q1.5-1.7 3 0t3 0', stroke: colour, width: 0.9 },
 ];
 
+const crumb = ([ground, mark]: Colouring, stroke?: string): Hatch => ({
+  tile: 9,
+  ground,
+  marks: dots(mark, stroke ? [{ path: stroke, stroke: mark, width: 0.8 }] : []),
+});
+const spread = ([ground, mark]: Colouring): Hatch => ({ tile: 6, ground, marks: waves(mark) });
+const smooth = ([ground, mark]: Colouring): Hatch => ({ tile: 5, ground, marks: slant(mark) });
+
 export const hatches: Record<Tone, Hatch> = {
-  butter: { tile: 9, ground: '#f0dca8', marks: dots('#a98742') },
-  pale: { tile: 9, ground: '#f7edcf', marks: dots('#c9b37a') },
-  spice: {
-    tile: 9,
-    ground: '#dcbb8f',
-    marks: dots('#7d5630', [{ path: 'M4 4.6l1.6-.9', stroke: '#7d5630', width: 0.8 }]),
+  butter: crumb(foods.butter),
+  pale: crumb(foods.pale),
+  spice: crumb(foods.spice, 'M4 4.6l1.6-.9'),
+  nut: crumb(foods.nut, 'M3 7l1.4 .8'),
+  cocoa: crumb(foods.cocoa),
+  ivory: smooth(foods.ivory),
+  cream: {
+    tile: 6,
+    ground: foods.cream[0],
+    marks: [{ path: 'M0 3h6', stroke: foods.cream[1], width: 0.7 }],
   },
-  nut: {
-    tile: 9,
-    ground: '#d9c3a0',
-    marks: dots('#6f5537', [{ path: 'M3 7l1.4 .8', stroke: '#6f5537', width: 0.8 }]),
-  },
-  cocoa: { tile: 9, ground: '#a87e66', marks: dots('#4e2e20') },
-  ivory: { tile: 5, ground: '#fffdf6', marks: slant('#c9ba98') },
-  cream: { tile: 6, ground: '#fff8e6', marks: [{ path: 'M0 3h6', stroke: '#d8c596', width: 0.7 }] },
-  ganache: { tile: 5, ground: '#54362c', marks: slant('#8f6a5b') },
-  berry: { tile: 6, ground: '#7a3b63', marks: waves('#d29cbe') },
-  curd: { tile: 6, ground: '#f3cb3f', marks: waves('#9c7508') },
-  caramel: { tile: 6, ground: '#c9822f', marks: waves('#f2c58b') },
-  leaf: { tile: 6, ground: '#9fb98a', marks: waves('#55733f') },
+  ganache: smooth(foods.ganache),
+  berry: spread(foods.berry),
+  curd: spread(foods.curd),
+  caramel: spread(foods.caramel),
+  leaf: spread(foods.leaf),
 };
 
 export const fillOf = (tone: Tone | 'board' | 'paper' | 'wood'): string => {
-  if (tone === 'wood') return 'var(--wood, #e7cf9f)';
-  if (tone === 'board') return 'var(--board, #2a1f35)';
+  if (tone === 'wood') return 'var(--wood)';
+  if (tone === 'board') return 'var(--board, var(--pen))';
   return tone === 'paper' ? 'var(--oat)' : `url(#tone-${tone})`;
 };
 

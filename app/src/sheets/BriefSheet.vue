@@ -273,10 +273,10 @@ function toggleDiet(diet: Diet): void {
 .words label {
   display: grid;
   color: var(--soft);
-  font-size: 13.5px;
+  font-size: var(--size-note);
 }
 .words input {
-  font-size: 15px;
+  font-size: var(--size-text);
   font-weight: 400;
   color: var(--ink);
   padding: 5px;

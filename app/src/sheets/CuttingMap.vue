@@ -64,13 +64,13 @@ const clipId = useId();
 }
 .counted {
   fill: none;
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 1;
 }
 .scrap {
   fill: var(--milk);
   fill-opacity: 0.82;
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 0.6;
   stroke-dasharray: 3 2;
 }

@@ -138,6 +138,6 @@ header {
   justify-self: center;
 }
 b {
-  font: 700 18px var(--heading);
+  font: 700 var(--size-title) var(--heading);
 }
 </style>

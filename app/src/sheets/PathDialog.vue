@@ -76,7 +76,7 @@ function take(): void {
 }
 textarea {
   width: 100%;
-  font: 13px/1.4 monospace;
+  font: var(--size-note)/1.4 monospace;
   background: var(--lift);
   color: var(--ink);
   border: 1.5px solid var(--line);

@@ -72,7 +72,7 @@ const labels = computed(() => {
       :x="mid - halfAt(cake.fillMm) - 9"
       :y="Math.max(12, Y(cake.fillMm) + 4)"
       text-anchor="end"
-      font-size="13"
+      font-size="13.5"
     >
       {{ showText(cake.fillMm, 'thickness', settings.system) }}
     </text>
@@ -84,7 +84,7 @@ const labels = computed(() => {
         :y1="Y(label.cut.atMm)"
         :y2="Y(label.cut.atMm)"
       />
-      <text :x="mid + halfAt(tin.depthMm) + 13" :y="label.y" font-size="13">
+      <text :x="mid + halfAt(tin.depthMm) + 13" :y="label.y" font-size="13.5">
         {{ showText(label.cut.atMm, 'thickness', settings.system) }}
       </text>
     </g>

@@ -155,7 +155,7 @@ const progress = computed(() => {
 }
 h2 {
   margin: 8px 0 0;
-  font-size: 18px;
+  font-size: var(--size-title);
   padding-right: 104px;
   overflow-wrap: anywhere;
 }
@@ -164,7 +164,7 @@ h2 {
 }
 p {
   margin: 2px 0 0;
-  font-size: 14.5px;
+  font-size: var(--size-text);
 }
 .figures {
   margin-top: 5px;

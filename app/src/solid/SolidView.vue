@@ -16,6 +16,7 @@ import StillDrawing from '../section/StillDrawing.vue';
 import { useBuild } from '../stores/build.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useScheme } from '../styles/scheme.ts';
 import { solids } from '../workers/solids.ts';
 import { SolidScene, type SceneColours, type ShownPlane } from './scene.ts';
 
@@ -30,6 +31,7 @@ const props = defineProps<{
 const store = useBuild();
 const pantry = usePantry();
 const settings = useSettings();
+const { colours: scheme } = useScheme();
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas');
 const box = useTemplateRef<HTMLElement>('box');
 const { width, height } = useElementSize(box);
@@ -57,15 +59,8 @@ function toneOf(part: string): string {
   return groundOf(row?.tone ?? 'butter');
 }
 function colours(): SceneColours {
-  const style = getComputedStyle(document.documentElement);
-  const of = (name: string): string => style.getPropertyValue(name).trim();
-  return {
-    ink: of('--ink'),
-    accent: of('--accent'),
-    board: of('--milk'),
-    ground: of('--line'),
-    parts: toneOf,
-  };
+  const { ink, accent, milk, line } = scheme.value;
+  return { ink, accent, board: milk, ground: line, parts: toneOf };
 }
 
 const chosen = computed(
@@ -118,7 +113,7 @@ watch(
   { immediate: true },
 );
 watch(
-  [canvas, view, offcuts, () => settings.scheme],
+  [canvas, view, offcuts, scheme],
   () => {
     if (!canvas.value || !view.value || noWebGl.value) return;
     try {
@@ -232,7 +227,7 @@ canvas {
   top: 16px;
   right: 250px;
   margin: 0;
-  font-size: 13.5px;
+  font-size: var(--size-note);
   display: flex;
   flex-direction: column;
   pointer-events: none;
@@ -242,7 +237,7 @@ canvas {
   left: 18px;
   top: 72px;
   margin: 0;
-  font-size: 13.5px;
+  font-size: var(--size-note);
   color: var(--soft);
 }
 .tools {
@@ -251,7 +246,7 @@ canvas {
   gap: 8px 16px;
   align-items: center;
   padding: 8px 18px 12px;
-  font-size: 13.5px;
+  font-size: var(--size-note);
   border-top: 1.5px solid var(--line);
 }
 .group {

@@ -23,6 +23,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { followPointer, type PointerAt } from '../drawings/follow-pointer.ts';
 
 /** A flat cut shown in the view, which can be taken hold of. */
 export interface ShownPlane {
@@ -273,7 +274,7 @@ export class SolidScene {
 
   /** Taking hold of the cut's sheet moves it along its own normal; anything else turns the view. */
   private readonly press = (event: PointerEvent): void => {
-    if (!this.plane || event.button !== 0) return;
+    if (!this.plane) return;
     const box = this.canvas.getBoundingClientRect();
     const at = new Vector2(
       ((event.clientX - box.left) / box.width) * 2 - 1,
@@ -283,8 +284,6 @@ export class SolidScene {
     ray.setFromCamera(at, this.camera);
     const [hit] = ray.intersectObject(this.plane);
     if (!hit) return;
-    this.controls.enabled = false;
-    this.canvas.setPointerCapture(event.pointerId);
     const normal = new Vector3(0, 0, 1).applyQuaternion(this.plane.quaternion);
     // how the normal lies on the screen, in pixels to the millimetre
     const from = this.plane.position.clone().project(this.camera);
@@ -293,7 +292,7 @@ export class SolidScene {
     const perMm = way.length();
     const start = this.plane.position.clone();
     let moved = 0;
-    const move = (now: PointerEvent): void => {
+    const move = ({ event: now }: PointerAt): void => {
       if (perMm < 0.05) return;
       const along =
         ((now.clientX - event.clientX) * way.x + (now.clientY - event.clientY) * way.y) / perMm;
@@ -301,13 +300,12 @@ export class SolidScene {
       this.plane?.position.copy(start).addScaledVector(normal, moved);
       this.draw();
     };
-    const up = (): void => {
-      this.canvas.removeEventListener('pointermove', move);
+    const end = (): void => {
       this.controls.enabled = true;
       if (moved !== 0) this.dragged([normal.x * moved, normal.y * moved, normal.z * moved]);
     };
-    this.canvas.addEventListener('pointermove', move);
-    this.canvas.addEventListener('pointerup', up, { once: true });
+    if (!followPointer(event, { move, end })) return;
+    this.controls.enabled = false;
     event.stopPropagation();
   };
 }

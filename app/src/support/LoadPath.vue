@@ -34,7 +34,7 @@ const arrows = computed(() => {
     <g v-for="arrow in arrows" :key="arrow.id">
       <path :d="arrow.path" />
       <rect :x="arrow.x + 15" :y="arrow.y - 30" width="58" height="21" rx="3" />
-      <text :x="arrow.x + 44" :y="arrow.y - 15" text-anchor="middle" font-size="14">
+      <text :x="arrow.x + 44" :y="arrow.y - 15" text-anchor="middle" font-size="13.5">
         {{ arrow.text }}
       </text>
     </g>

@@ -81,8 +81,8 @@ circle {
   stroke: var(--ink);
 }
 text {
-  font-size: 10px;
+  font-size: var(--size-fine);
   font-weight: 700;
-  fill: #2a1f35;
+  fill: var(--pen);
 }
 </style>

@@ -57,7 +57,7 @@ const long = (plan: CakePlan, key: string): string => {
   break-inside: avoid;
 }
 h2 {
-  font-size: 14px;
+  font-size: var(--size-note);
   margin: 10px 0 4px;
 }
 .plans {

@@ -19,6 +19,7 @@ import { partName } from '../parts/part-edits.ts';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
 import { moveDowel } from './dowel-edits.ts';
+import { arrowOf, followPointer, type PointerAt } from '../drawings/follow-pointer.ts';
 
 /** The cake from above with every dowel where it stands: discs as large as their loads, to be moved. */
 const props = defineProps<{ build: Build; plan: CakePlan; selected: string | null }>();
@@ -115,43 +116,36 @@ const title = computed(() => {
   if (!now) return 'From above';
   const tier = props.build.tiers[now.tierIndex]!.name;
   return now.deck === null
-    ? `From above: in ${tier}, under ${props.build.tiers[now.tierIndex + 1]!.name}`
-    : `From above: in ${tier}, under its board ${now.deck + 1}`;
+    ? `In ${tier}, under ${props.build.tiers[now.tierIndex + 1]!.name}`
+    : `In ${tier}, under its board ${now.deck + 1}`;
 });
 
 /* Dragging: the dowel follows the finger in whole millimetres. */
 const held = ref<number | null>(null);
 function hold(event: PointerEvent, i: number): void {
-  (event.currentTarget as Element).setPointerCapture(event.pointerId);
+  if (!followPointer(event, { move: drag, end: letGo })) return;
   held.value = i;
   store.endRun();
   if (lift.value) emit('select', lift.value.id);
 }
-function drag(event: PointerEvent): void {
+function drag(at: PointerAt): void {
   if (held.value === null || !lift.value) return;
-  const box = pane.value!.getBoundingClientRect();
-  const x = (event.clientX - box.left - X(0)) / pxPerMm.value - home.value.x;
-  const y = (Y(0) - (event.clientY - box.top)) / pxPerMm.value - home.value.y;
+  const x = (at.x - X(0)) / pxPerMm.value - home.value.x;
+  const y = (Y(0) - at.y) / pxPerMm.value - home.value.y;
   moveDowel(lift.value, held.value, Math.round(x), Math.round(y));
 }
 function letGo(): void {
   held.value = null;
   store.endRun();
 }
-const arrows: Record<string, [number, number]> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, 1],
-  ArrowDown: [0, -1],
-};
 function nudge(event: KeyboardEvent, i: number): void {
-  const by = arrows[event.key];
+  const by = arrowOf(event);
   const now = lift.value;
   if (!by || !now) return;
   event.preventDefault();
   const step = stepOf('thickness', settings.system) * (event.shiftKey ? 5 : 1);
   const { at } = now.placed[i]!;
-  moveDowel(now, i, at.x + by[0] * step, at.y + by[1] * step);
+  moveDowel(now, i, at.x + by.right * step, at.y + by.up * step);
 }
 </script>
 
@@ -165,7 +159,7 @@ function nudge(event: KeyboardEvent, i: number): void {
       role="group"
       :aria-label="title"
     >
-      <text x="20" y="34" font-size="16">{{ title }}</text>
+      <text x="20" y="34" font-size="16.5">{{ title }}</text>
       <polygon v-if="boardRim" :points="boardRim" class="board" />
       <polygon
         v-for="(points, i) in rims"
@@ -214,18 +208,15 @@ function nudge(event: KeyboardEvent, i: number): void {
         aria-valuemax="100"
         :aria-valuetext="`carries ${disc.restText}, at most ${disc.worstText}`"
         @pointerdown="hold($event, disc.i)"
-        @pointermove="drag"
-        @pointerup="letGo"
-        @pointercancel="letGo"
         @keydown="nudge($event, disc.i)"
       >
         <circle class="reach" :cx="disc.x" :cy="disc.y" :r="fullPx + 6" />
         <circle class="full" :cx="disc.x" :cy="disc.y" :r="fullPx" />
         <circle class="used" :cx="disc.x" :cy="disc.y" :r="disc.r" />
-        <text :x="disc.x" :y="disc.y + fullPx + 14" text-anchor="middle" font-size="13">
+        <text :x="disc.x" :y="disc.y + fullPx + 14" text-anchor="middle" font-size="13.5">
           {{ disc.restText }}
         </text>
-        <text class="number" :x="disc.x" :y="disc.y + 4.5" text-anchor="middle" font-size="13">
+        <text class="number" :x="disc.x" :y="disc.y + 4.5" text-anchor="middle" font-size="13.5">
           {{ disc.i + 1 }}
         </text>
         <title>
@@ -240,7 +231,7 @@ function nudge(event: KeyboardEvent, i: number): void {
           ✛ where the weight above acts. Drag a dowel, or arrow keys.
         </text>
       </g>
-      <text v-else x="20" :y="height - 24" font-size="14" class="soft-text">
+      <text v-else x="20" :y="height - 24" font-size="13.5" class="soft-text">
         {{
           lift ? 'No dowels stand here yet.' : 'One tier on its board: nothing stands on dowels.'
         }}

@@ -86,7 +86,7 @@ const what = computed(() => {
       role="img"
       :aria-label="`${what} tips at ${Math.round(stand.tipping.tiltDeg)} degrees`"
     >
-      <text x="20" y="34" font-size="16">What tips: {{ what }}</text>
+      <text x="20" y="34" font-size="16.5">What tips: {{ what }}</text>
       <line class="ground" x1="14" :x2="width - 14" :y1="Y(-boardMm)" :y2="Y(-boardMm)" />
       <rect
         class="board"

@@ -217,7 +217,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
   grid-template-columns: 250px minmax(0, 1fr);
   grid-template-rows: minmax(0, 1fr) 96px;
   background: var(--milk);
-  font-size: 19px;
+  font-size: var(--size-title);
 }
 aside {
   background: var(--oat);
@@ -231,7 +231,7 @@ aside {
   position: absolute;
   inset: 0 0 auto;
   padding: 16px 18px;
-  font: 600 17px var(--figure);
+  font: 600 var(--size-lead) var(--figure);
   text-decoration: none;
   white-space: nowrap;
   overflow: hidden;
@@ -241,7 +241,7 @@ aside {
   list-style: none;
   margin: 0;
   padding: 58px 18px 0;
-  font: 500 16px/1.25 var(--figure);
+  font: 500 var(--size-lead)/1.25 var(--figure);
   color: var(--soft);
 }
 .ahead li {
@@ -261,19 +261,19 @@ aside {
   overflow: auto;
 }
 h1 {
-  font-size: 40px;
+  font-size: var(--size-big);
   line-height: 1.06;
   margin-top: 2px;
 }
 .lead {
-  font-size: 19px;
+  font-size: var(--size-title);
   margin-top: 10px;
 }
 .gone {
   padding: 40px;
 }
 h1 {
-  font-size: 40px;
+  font-size: var(--size-big);
 }
 @media (max-width: 860px) {
   .bench {
@@ -291,7 +291,7 @@ h1 {
 @media (max-width: 500px) {
   .bench {
     grid-template-rows: 150px minmax(0, 1fr) auto;
-    font-size: 18px;
+    font-size: var(--size-title);
   }
   .step {
     padding: 14px 18px;

@@ -316,7 +316,7 @@ header {
   min-width: 0;
 }
 .title {
-  font: 600 19px var(--heading);
+  font: 600 var(--size-title) var(--heading);
   color: inherit;
   background: none;
   border: 0;
@@ -340,7 +340,7 @@ header {
   flex: 1;
 }
 .state {
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   white-space: nowrap;
 }

@@ -252,7 +252,7 @@ main {
   margin-bottom: 18px;
 }
 .tabs button {
-  font: 600 16px var(--heading);
+  font: 600 var(--size-lead) var(--heading);
   color: var(--soft);
   padding: 8px 0;
 }

@@ -129,7 +129,7 @@ const print = (): void => window.print();
   max-width: 190mm;
   margin: 0 auto;
   padding: 20px;
-  font-size: 13px;
+  font-size: var(--size-note);
   line-height: 1.32;
   --board: var(--ink);
 }
@@ -146,7 +146,7 @@ header {
   padding-bottom: 8px;
 }
 h2 {
-  font-size: 14px;
+  font-size: var(--size-note);
   margin: 10px 0 2px;
 }
 .step {
@@ -166,21 +166,21 @@ i {
 .more {
   display: block;
   color: var(--soft);
-  font-size: 12px;
+  font-size: var(--size-fine);
 }
 footer {
   margin-top: 12px;
   color: var(--soft);
-  font-size: 11.5px;
+  font-size: var(--size-fine);
 }
 @media print {
   .paper {
     padding: 0;
     max-width: none;
-    font-size: 9.5pt;
+    font-size: var(--size-note);
   }
   .more {
-    font-size: 8.5pt;
+    font-size: var(--size-fine);
   }
 }
 @page {

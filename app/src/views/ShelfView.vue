@@ -231,7 +231,7 @@ section + section {
   margin-top: 30px;
 }
 h1 {
-  font-size: 21px;
+  font-size: var(--size-title);
   margin-bottom: 12px;
 }
 .cards {

@@ -327,7 +327,7 @@ td {
 }
 .labels {
   border-collapse: collapse;
-  font-size: 14.5px;
+  font-size: var(--size-text);
 }
 .problem {
   color: var(--stop);

@@ -145,7 +145,7 @@ td {
 thead th {
   border: 0;
   color: var(--soft);
-  font-size: 13px;
+  font-size: var(--size-note);
 }
 .out {
   color: var(--warn);

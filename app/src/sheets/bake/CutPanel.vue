@@ -271,7 +271,7 @@ figcaption ol {
 table {
   border-collapse: collapse;
   width: 100%;
-  font-size: 14px;
+  font-size: var(--size-note);
 }
 th,
 td {
@@ -283,7 +283,7 @@ td {
 thead th {
   border: 0;
   color: var(--soft);
-  font-size: 13px;
+  font-size: var(--size-note);
 }
 .right {
   text-align: right;

@@ -16,10 +16,13 @@ import SheetTabs from '../../parts/SheetTabs.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useBakeSheet } from './useBakeSheet.ts';
+import { veiled } from '../../styles/palette.ts';
+import { useScheme } from '../../styles/scheme.ts';
 
 /** From the oven to the table: when it is done, cold, firm, ready to eat, with the curves behind it. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const { colours } = useScheme();
 const { store, pantry, tier, tierPlan, recipe } = useBakeSheet(props);
 const question = computed<HeatQuestion | null>(() =>
   heatQuestion(tier.value, tierPlan.value, pantry.pantry, props.build.day.chillIn),
@@ -73,8 +76,8 @@ const data = computed<Data[]>(() => {
     hovertemplate: `%{x:.0f} min: %{y:.0f} ${unit.value}<extra>${name}</extra>`,
   });
   return [
-    line('the middle', s.centreC, '#c5760f', 'solid'),
-    line(s.name === 'oven' ? 'the outside' : 'outer 1 cm', s.shellC, '#1f6f6a', 'dot'),
+    line('the middle', s.centreC, colours.value['warn-mark'], 'solid'),
+    line(s.name === 'oven' ? 'the outside' : 'outer 1 cm', s.shellC, colours.value.accent, 'dot'),
   ];
 });
 const layout = computed<Partial<Layout>>(() => {
@@ -94,7 +97,7 @@ const layout = computed<Partial<Layout>>(() => {
               y0: 0,
               y1: 1,
               yref: 'paper' as const,
-              fillcolor: 'rgba(197,118,15,0.14)',
+              fillcolor: veiled(colours.value['warn-mark'], 0.14),
               line: { width: 0 },
             },
           ]
@@ -106,7 +109,7 @@ const layout = computed<Partial<Layout>>(() => {
         y0: 0,
         y1: 1,
         yref: 'paper' as const,
-        line: { color: '#8d8296', width: 1.2, dash: 'dash' as const },
+        line: { color: colours.value.faint, width: 1.2, dash: 'dash' as const },
       })),
     ],
     annotations: (s?.marks ?? []).map((mark, i) => ({

@@ -29,7 +29,7 @@ const ticks = computed(() => {
     <path :d="outline" :fill="fillOf(tone)" class="cake" />
     <g v-for="tick in ticks" :key="tick.mm" class="tick">
       <line :x1="tick.text ? 20 : 26" x2="32" :y1="Y(tick.mm)" :y2="Y(tick.mm)" />
-      <text x="16" :y="Y(tick.mm) + 4" text-anchor="end" font-size="11.5">{{ tick.text }}</text>
+      <text x="16" :y="Y(tick.mm) + 4" text-anchor="end" font-size="12.5">{{ tick.text }}</text>
     </g>
     <line x1="14" x2="232" :y1="floor" :y2="floor" class="board" />
     <g v-for="(cut, i) in cake.cuts" :key="i">
@@ -40,17 +40,17 @@ const ticks = computed(() => {
         :y2="Y(cut.atMm)"
         class="knife"
       />
-      <text :x="left + wide + 20" :y="Y(cut.atMm) + 4.5" font-size="14" font-weight="600">
+      <text :x="left + wide + 20" :y="Y(cut.atMm) + 4.5" font-size="13.5" font-weight="600">
         {{ i + 1 }}
       </text>
     </g>
-    <text x="2" y="12" font-size="11.5">{{ inches ? 'in' : 'cm' }}</text>
+    <text x="2" y="12" font-size="12.5">{{ inches ? 'in' : 'cm' }}</text>
   </svg>
 </template>
 
 <style scoped>
 .cake {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 1.2;
 }
 .knife {

@@ -125,7 +125,7 @@ function setTemp(name: string, tempC: number | null): void {
                   :x="each.x * px"
                   :y="(shelf.shelfDeepMm - each.y) * px + 12"
                   text-anchor="middle"
-                  font-size="14"
+                  font-size="13.5"
                   font-weight="600"
                 >
                   {{ showText(each.grams, 'bowl', settings.system) }}
@@ -190,7 +190,7 @@ function setTemp(name: string, tempC: number | null): void {
   stroke-width: 1.6;
 }
 .tin {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 1.4;
 }
 .tag rect {

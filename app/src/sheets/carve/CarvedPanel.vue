@@ -173,7 +173,7 @@ dl {
   margin: 8px 0 0;
 }
 dt {
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
 }
 dd {

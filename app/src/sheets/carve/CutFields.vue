@@ -64,11 +64,11 @@ function optionsOf(field: CutField) {
   flex-direction: column;
 }
 dt {
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
 }
 dd {
   margin: 0;
-  font-size: 15.5px;
+  font-size: var(--size-text);
 }
 </style>

@@ -409,7 +409,7 @@ li.off .name {
   max-width: 62ch;
 }
 .small-words {
-  font-size: 13.5px;
+  font-size: var(--size-note);
 }
 .problem {
   color: var(--stop);

@@ -122,8 +122,8 @@ async function save(as: 'A4' | 'Letter' | 'svg' | 'stl' | '3mf'): Promise<void> 
             class="ray"
           />
           <path :d="drawing.path" />
-          <text x="100" y="12" text-anchor="middle" font-size="12">12 back</text>
-          <text x="100" y="198" text-anchor="middle" font-size="12">6 front</text>
+          <text x="100" y="12" text-anchor="middle" font-size="12.5">12 back</text>
+          <text x="100" y="198" text-anchor="middle" font-size="12.5">6 front</text>
         </svg>
         <table class="ledger">
           <thead>

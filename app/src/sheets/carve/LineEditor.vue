@@ -6,6 +6,7 @@ import QuantityField from '../../figures/QuantityField.vue';
 import { linesPath } from '../../section/tones.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { pathOutline } from '../svg-path.ts';
+import { arrowOf, followPointer, type PointerAt } from '../../drawings/follow-pointer.ts';
 
 /**
  * The line of a turned shape or of a silhouette, drawn with handles over the stack as it stands:
@@ -52,17 +53,13 @@ const bounded = ([x, y]: LinePoint): LinePoint => [
 ];
 function press(i: number, event: PointerEvent): void {
   chosen.value = i;
-  (event.currentTarget as Element).setPointerCapture(event.pointerId);
   drag.value = props.points.map((p): LinePoint => [...p]);
-}
-function move(event: PointerEvent): void {
-  if (!drag.value || chosen.value === null) return;
-  const svg = (event.currentTarget as SVGElement).ownerSVGElement!.getBoundingClientRect();
-  const at = bounded([
-    (event.clientX - svg.left - frame.value.axis) / frame.value.px,
-    (frame.value.base - event.clientY + svg.top) / frame.value.px,
-  ]);
-  drag.value = drag.value.map((p, i) => (i === chosen.value ? at : p));
+  const move = ({ x, y }: PointerAt): void => {
+    const { axis, base, px } = frame.value;
+    const to = bounded([(x - axis) / px, (base - y) / px]);
+    drag.value = drag.value?.map((p, k) => (k === i ? to : p)) ?? null;
+  };
+  followPointer(event, { move, end: release, cancel: () => (drag.value = null) });
 }
 function release(): void {
   if (drag.value && JSON.stringify(drag.value) !== JSON.stringify(props.points))
@@ -76,15 +73,9 @@ const replace = (i: number, to: LinePoint): void =>
   );
 function key(i: number, event: KeyboardEvent): void {
   const step = event.shiftKey ? 10 : 1;
-  const by: Record<string, [number, number]> = {
-    ArrowLeft: [-step, 0],
-    ArrowRight: [step, 0],
-    ArrowUp: [0, step],
-    ArrowDown: [0, -step],
-  };
   const p = props.points[i]!;
-  const way = by[event.key];
-  if (way) replace(i, [p[0] + way[0], p[1] + way[1]]);
+  const way = arrowOf(event);
+  if (way) replace(i, [p[0] + step * way.right, p[1] + step * way.up]);
   else if (event.key === 'Delete' || event.key === 'Backspace') drop(i);
   else if (event.key === 'Enter') add(i);
   else return;
@@ -165,8 +156,6 @@ const text = (mm: number): string => showText(mm, 'span', settings.system);
         :aria-valuetext="`${text(p[0])} out, ${text(p[1])} up`"
         @focus="chosen = i"
         @pointerdown.prevent="press(i, $event)"
-        @pointermove="move"
-        @pointerup="release"
         @keydown="key(i, $event)"
       >
         <circle :cx="X(p[0])" :cy="Y(p[1])" r="13" class="reach" />
@@ -281,7 +270,7 @@ svg {
   stroke-width: 3;
 }
 .small-words {
-  font-size: 13.5px;
+  font-size: var(--size-note);
 }
 .file {
   display: block;

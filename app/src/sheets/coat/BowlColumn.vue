@@ -104,11 +104,11 @@ const drawn = computed(() => {
           class="leader"
           :d="`M${columnWide + 4} ${box.y + box.h / 2}L${columnWide + 15} ${box.textY}`"
         />
-        <text :x="columnWide + 19" :y="box.textY + 4.5" font-size="14">{{ box.band.label }}</text>
+        <text :x="columnWide + 19" :y="box.textY + 4.5" font-size="13.5">{{ box.band.label }}</text>
         <text
           :x="width - 4"
           :y="box.textY + 4.5"
-          font-size="14"
+          font-size="13.5"
           text-anchor="end"
           class="soft-text"
         >
@@ -138,7 +138,7 @@ figure {
   margin: 0;
 }
 .band {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 1;
 }
 .left .band {

@@ -18,10 +18,12 @@ import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
+import { useScheme } from '../../styles/scheme.ts';
 
 /** What each bowl may need, over 5,000 simulated cakes, and how often it runs short. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const { colours } = useScheme();
 const { store, pantry } = useSheet(props);
 const bowls = computed(() => (props.plan.bowls.ok ? props.plan.bowls.value : []));
 const question = computed<ChanceQuestion | null>(() =>
@@ -72,7 +74,10 @@ const data = computed<Data[]>(() => {
     marker: { color },
     hoverinfo: 'skip',
   });
-  return [bars('it is enough', false, '#1f6f6a'), bars('it runs short', true, '#b3402a')];
+  return [
+    bars('it is enough', false, colours.value.accent),
+    bars('it runs short', true, colours.value.stop),
+  ];
 });
 const layout = computed<Partial<Layout>>(() => {
   const line = (g: number, dash: 'solid' | 'dot') => ({
@@ -82,7 +87,7 @@ const layout = computed<Partial<Layout>>(() => {
     y0: 0,
     y1: 1,
     yref: 'paper' as const,
-    line: { color: '#c5760f', width: 2, dash },
+    line: { color: colours.value['warn-mark'], width: 2, dash },
   });
   const word = (g: number, text: string, y: number) => ({
     x: g * unit.value,

@@ -122,10 +122,10 @@ p {
   margin: 2px 0;
 }
 .why {
-  font-size: 13.5px;
+  font-size: var(--size-note);
 }
 h2 .soft {
   font-weight: 400;
-  font-size: 15px;
+  font-size: var(--size-text);
 }
 </style>

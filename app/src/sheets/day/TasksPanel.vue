@@ -198,7 +198,7 @@ const choices = (not: string) => [
   margin-bottom: 8px;
 }
 .name {
-  font: 600 16px var(--heading);
+  font: 600 var(--size-lead) var(--heading);
   color: inherit;
   background: none;
   border: 0;

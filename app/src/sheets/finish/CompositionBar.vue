@@ -71,26 +71,26 @@ figure {
   overflow: hidden;
   white-space: nowrap;
   padding: 6px 8px;
-  font-size: 13.5px;
-  color: #2a1f35;
+  font-size: var(--size-note);
+  color: var(--pen);
 }
 .bar span + span {
   border-left: 1.5px solid var(--ink);
 }
 .fat {
-  background: #f3cb3f;
+  background: var(--curd);
 }
 .water {
-  background: #dbe7ea;
+  background: var(--water);
 }
 .solids {
-  background: #b98f78;
+  background: var(--solids);
 }
 .firm {
   display: flex;
   gap: 8px;
   align-items: center;
-  font-size: 13px;
+  font-size: var(--size-note);
   color: var(--soft);
   margin-top: 8px;
 }
@@ -110,7 +110,7 @@ figure {
 }
 figcaption {
   margin-top: 6px;
-  font-size: 14.5px;
+  font-size: var(--size-text);
 }
 .verdict {
   color: var(--warn);

@@ -209,6 +209,6 @@ h2 {
 }
 h2 .soft {
   font-weight: 400;
-  font-size: 15px;
+  font-size: var(--size-text);
 }
 </style>

@@ -293,7 +293,7 @@ function byWeight(): void {
   top: 8px;
 }
 .comes {
-  font-size: 15.5px;
+  font-size: var(--size-text);
 }
 .check {
   white-space: nowrap;

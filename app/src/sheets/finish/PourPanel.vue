@@ -140,8 +140,8 @@ const stays = computed(() =>
   white-space: nowrap;
 }
 .stays {
-  background: #54362c;
-  color: #fdf6e8;
+  background: var(--ganache);
+  color: var(--cream);
 }
 .back {
   flex: 1;

@@ -9,6 +9,7 @@ import {
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import { fillOf } from '../../section/tones.ts';
+import { arrowOf, followPointer, type PointerAt } from '../../drawings/follow-pointer.ts';
 
 /**
  * The top from above with what is piped and put on it. A piece can be taken and set elsewhere: then
@@ -43,20 +44,14 @@ const points = (some: { x: number; y: number }[]): string =>
   some.map((p) => `${X(p.x).toFixed(1)},${Y(p.y).toFixed(1)}`).join(' ');
 
 const held = ref<{ topping: number; piece: number; x: number; y: number } | null>(null);
-const at = (event: PointerEvent): { x: number; y: number } => {
-  const from = (event.currentTarget as Element).closest('svg')!.getBoundingClientRect();
-  return {
-    x: (event.clientX - from.left - wide.value / 2) / px.value,
-    y: -(event.clientY - from.top - high.value / 2) / px.value,
+function take(press: PointerEvent, topping: number, piece: number): void {
+  const move = (at: PointerAt): void => {
+    const x = (at.x - wide.value / 2) / px.value;
+    held.value = { topping, piece, x, y: -(at.y - high.value / 2) / px.value };
   };
-};
-function take(event: PointerEvent, topping: number, piece: number): void {
-  (event.currentTarget as Element).setPointerCapture(event.pointerId);
-  held.value = { topping, piece, ...at(event) };
+  const begun = followPointer(press, { move, end: letGo, cancel: () => (held.value = null) });
+  if (begun) move(begun);
   emit('choose', topping);
-}
-function move(event: PointerEvent): void {
-  if (held.value) held.value = { ...held.value, ...at(event) };
 }
 function set(topping: number, piece: number, to: { x: number; y: number }): void {
   const spots = props.toppings[topping]!.places.map((place, k): [number, number] =>
@@ -71,19 +66,13 @@ function letGo(): void {
   held.value = null;
   if (one) set(one.topping, one.piece, one);
 }
-const steps: Record<string, [number, number]> = {
-  ArrowLeft: [-2, 0],
-  ArrowRight: [2, 0],
-  ArrowUp: [0, 2],
-  ArrowDown: [0, -2],
-};
 function key(event: KeyboardEvent, topping: number, piece: number): void {
-  const step = steps[event.key];
+  const step = arrowOf(event);
   if (!step) return;
   event.preventDefault();
   event.stopPropagation();
   const place = props.toppings[topping]!.places[piece]!;
-  set(topping, piece, { x: place.x + step[0], y: place.y + step[1] });
+  set(topping, piece, { x: place.x + 2 * step.right, y: place.y + 2 * step.up });
 }
 const placed = computed(() =>
   props.toppings.flatMap((plan, topping) =>
@@ -100,7 +89,7 @@ const placed = computed(() =>
     <svg :width="wide" :height="high" role="group" aria-label="The top from above, back uppermost">
       <polygon :points="points(outline)" :fill="fillOf(topTone)" class="cake" />
       <polygon v-if="above" :points="points(polygon(above))" class="above" />
-      <text v-if="above" :x="X(0)" :y="Y(0) + 4" text-anchor="middle" font-size="13">
+      <text v-if="above" :x="X(0)" :y="Y(0) + 4" text-anchor="middle" font-size="13.5">
         tier above
       </text>
       <template v-for="{ job, tone } in piping" :key="job.id">
@@ -140,9 +129,6 @@ const placed = computed(() =>
         :aria-label="`${one.plan.topping.name}, piece ${one.piece + 1}: move with the arrow keys`"
         data-test="piece"
         @pointerdown="take($event, one.topping, one.piece)"
-        @pointermove="move"
-        @pointerup="letGo"
-        @pointercancel="held = null"
         @keydown="key($event, one.topping, one.piece)"
       />
     </svg>
@@ -168,14 +154,14 @@ svg {
   stroke-dasharray: 5 3;
 }
 .piped {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 0.6;
 }
 .piped.line {
   stroke: none;
 }
 .piece {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 1;
   cursor: grab;
 }

@@ -273,7 +273,7 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
   top: 8px;
 }
 .comes {
-  font-size: 15.5px;
+  font-size: var(--size-text);
   line-height: 1.8;
 }
 .check {

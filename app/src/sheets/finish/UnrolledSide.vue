@@ -14,6 +14,7 @@ import { computed, onScopeDispose, ref, useTemplateRef, watchEffect } from 'vue'
 import { flowing } from '../../section/flowing.ts';
 import { fillOf } from '../../section/tones.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { followPointer, type PointerAt } from '../../drawings/follow-pointer.ts';
 
 /**
  * The side of a tier unrolled, true to scale, with its drips as they run. What is shown comes from
@@ -171,14 +172,12 @@ const curvePath = computed(() =>
     .join(''),
 );
 let last = -1;
-function draw(event: PointerEvent): void {
+function draw({ x, y }: PointerAt): void {
   if (!drawn.value) return;
-  const svg = event.currentTarget as SVGElement;
-  const from = svg.getBoundingClientRect();
   const count = drawn.value.length;
-  const share = (event.clientX - from.left - left) / (px.value * props.drip.rimMm);
+  const share = (x - left) / (px.value * props.drip.rimMm);
   const i = Math.min(count - 1, Math.max(0, Math.floor(share * count)));
-  const mm = Math.min(props.drip.freeMm, Math.max(3, (event.clientY - from.top - top) / px.value));
+  const mm = Math.min(props.drip.freeMm, Math.max(3, (y - top) / px.value));
   const next = [...drawn.value];
   const step = last < 0 ? 1 : Math.sign(i - last) || 1;
   // a fast hand skips points: those between get it too
@@ -191,10 +190,11 @@ function draw(event: PointerEvent): void {
 }
 function begin(event: PointerEvent): void {
   if (props.hand === null) return;
-  (event.currentTarget as Element).setPointerCapture(event.pointerId);
   drawn.value = curve.value.map((mm) => mm);
   last = -1;
-  draw(event);
+  const begun = followPointer(event, { move: draw, end, cancel: () => (drawn.value = null) });
+  if (begun) draw(begun);
+  else drawn.value = null;
 }
 function end(): void {
   if (drawn.value)
@@ -215,9 +215,6 @@ function end(): void {
       :aria-label="`Side unrolled: ${drip.count} drips, the longest now ${length(longest)}`"
       :class="{ hand: hand !== null, old: !current }"
       @pointerdown="begin"
-      @pointermove="draw"
-      @pointerup="end"
-      @pointercancel="end"
     >
       <rect
         :x="X(0)"
@@ -229,11 +226,11 @@ function end(): void {
       />
       <g v-for="tick in ticks" :key="tick.text" class="tick">
         <line :x1="left - 8" :x2="left - 2" :y1="tick.y" :y2="tick.y" />
-        <text :x="left - 11" :y="tick.y + 4" text-anchor="end" font-size="11.5">
+        <text :x="left - 11" :y="tick.y + 4" text-anchor="end" font-size="12.5">
           {{ tick.text }}
         </text>
       </g>
-      <text x="2" :y="top - 10" font-size="11.5" class="soft-text">
+      <text x="2" :y="top - 10" font-size="12.5" class="soft-text">
         {{ settings.system.length }}
       </text>
       <g v-for="quarter in quarters" :key="quarter.text" class="quarter">
@@ -285,7 +282,7 @@ function end(): void {
         />
       </template>
       <line :x1="left - 10" :x2="Math.max(200, width)" :y1="floor" :y2="floor" class="board" />
-      <text :x="left" :y="floor + 18" font-size="13">
+      <text :x="left" :y="floor + 18" font-size="13.5">
         {{ length(drip.rimMm) }} round, {{ length(drip.sideMm) }} high
       </text>
       <text
@@ -293,7 +290,7 @@ function end(): void {
         :x="Math.max(200, width) - 12"
         :y="floor + 18"
         text-anchor="end"
-        font-size="13"
+        font-size="13.5"
         class="soft-text"
       >
         draw the lengths with finger or mouse
@@ -350,7 +347,7 @@ svg.old {
 }
 .drip,
 .bead {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 0.8;
 }
 .bead {
@@ -366,7 +363,7 @@ svg.old {
   stroke-width: 2.4;
 }
 .border {
-  stroke: #2a1f35;
+  stroke: var(--pen);
   stroke-width: 0.7;
 }
 .board {
@@ -389,7 +386,7 @@ svg.old {
   accent-color: var(--accent);
 }
 output {
-  font-size: 14.5px;
+  font-size: var(--size-text);
   min-width: 250px;
 }
 </style>

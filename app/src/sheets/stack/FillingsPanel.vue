@@ -249,7 +249,7 @@ li.chosen {
   margin-left: 6px;
 }
 .tight {
-  font-size: 15px;
+  font-size: var(--size-text);
   line-height: 1.95;
   max-width: none;
 }

@@ -21,10 +21,12 @@ import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
+import { useScheme } from '../../styles/scheme.ts';
 
 /** Which tins, cakes and cuts reach a wished height: a point for each way, to be chosen. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const { colours } = useScheme();
 const { pantry, tier, tierPlan, editTier } = useSheet(props);
 
 const step = computed(() => stepOf('size', settings.system));
@@ -148,14 +150,14 @@ const chart = computed<Data[]>(() => {
     points(
       shown.filter((way) => !way.best && !isNow(way)),
       'others',
-      { size: 11, color: 'rgba(0,0,0,0)', line: { color: '#8d8296', width: 1.5 } },
+      { size: 11, color: 'rgba(0,0,0,0)', line: { color: colours.value.faint, width: 1.5 } },
     ),
     points(
       shown.filter((way) => way.best && !isNow(way)),
       'no other beats it',
-      { size: 13, color: '#1f6f6a', symbol: 'diamond' },
+      { size: 13, color: colours.value.accent, symbol: 'diamond' },
     ),
-    points(now, 'this cake', { size: 17, color: '#c5760f', symbol: 'square' }),
+    points(now, 'this cake', { size: 17, color: colours.value['warn-mark'], symbol: 'square' }),
   ];
 });
 const layout = computed<Partial<Layout>>(() => ({
@@ -170,7 +172,7 @@ const layout = computed<Partial<Layout>>(() => ({
       y0: 0,
       y1: 1,
       yref: 'paper',
-      line: { color: '#8d8296', width: 1, dash: 'dot' },
+      line: { color: colours.value.faint, width: 1, dash: 'dot' },
     },
   ],
 }));
@@ -300,7 +302,7 @@ progress {
 .ways {
   border-collapse: collapse;
   width: 100%;
-  font-size: 14px;
+  font-size: var(--size-note);
 }
 .ways th,
 .ways td {
@@ -313,7 +315,7 @@ progress {
 .ways thead th {
   color: var(--soft);
   border: 0;
-  font-size: 13px;
+  font-size: var(--size-note);
 }
 .ways .right {
   text-align: right;

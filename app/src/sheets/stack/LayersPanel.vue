@@ -336,7 +336,7 @@ tr {
 th,
 td {
   text-align: left;
-  font-size: 14.5px;
+  font-size: var(--size-text);
   padding: 4px 8px 4px 6px;
   font-weight: 400;
   white-space: nowrap;

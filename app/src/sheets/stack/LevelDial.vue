@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { angleOf, fitRim, turnCount } from '@pyrgotect/core';
-import { computed, useTemplateRef } from 'vue';
+import { computed } from 'vue';
+import { followPointer, type PointerAt } from '../../drawings/follow-pointer.ts';
 
 /**
  * One layer seen from above: its rim readings as bars round it, its mark where the turn puts it, the
@@ -14,7 +15,6 @@ const props = defineProps<{
   size: number;
 }>();
 const emit = defineEmits<{ turn: [steps: number] }>();
-const svg = useTemplateRef<SVGSVGElement>('svg');
 const middle = computed(() => props.size / 2);
 const r = computed(() => props.size / 2 - 17);
 const fit = computed(() => fitRim(props.rim));
@@ -45,27 +45,19 @@ const high = computed(() => {
   return `M${a.x} ${a.y}A${r.value} ${r.value} 0 0 1 ${b.x} ${b.y}`;
 });
 const turnTo = (steps: number): void => emit('turn', (steps + turnCount) % turnCount);
-let held = false;
-function drag(event: PointerEvent): void {
-  if (!held || !svg.value) return;
-  const box = svg.value.getBoundingClientRect();
-  const angle = Math.atan2(
-    event.clientX - box.left - box.width / 2,
-    -(event.clientY - box.top - box.height / 2),
-  );
+function drag({ x, y }: PointerAt): void {
+  const angle = Math.atan2(x - middle.value, middle.value - y);
   const steps = Math.round((angle / (2 * Math.PI)) * turnCount);
   if ((steps + turnCount) % turnCount !== props.turn) turnTo(steps);
 }
 function hold(event: PointerEvent): void {
-  held = true;
-  (event.currentTarget as Element).setPointerCapture(event.pointerId);
-  drag(event);
+  const begun = followPointer(event, { move: drag });
+  if (begun) drag(begun);
 }
 </script>
 
 <template>
   <svg
-    ref="svg"
     :width="size"
     :height="size"
     :viewBox="`0 0 ${size} ${size}`"
@@ -77,9 +69,6 @@ function hold(event: PointerEvent): void {
     :aria-valuenow="turn"
     :aria-valuetext="`${turn * 15} degrees`"
     @pointerdown="hold"
-    @pointermove="drag"
-    @pointerup="held = false"
-    @pointercancel="held = false"
     @keydown.right.prevent.stop="turnTo(turn + 1)"
     @keydown.up.prevent.stop="turnTo(turn + 1)"
     @keydown.left.prevent.stop="turnTo(turn - 1)"
@@ -97,7 +86,7 @@ function hold(event: PointerEvent): void {
       class="bar"
     />
     <line :x1="mark[0].x" :y1="mark[0].y" :x2="mark[1].x" :y2="mark[1].y" class="mark" />
-    <text :x="middle" :y="middle + 6" text-anchor="middle" font-size="16" font-weight="600">
+    <text :x="middle" :y="middle + 6" text-anchor="middle" font-size="16.5" font-weight="600">
       {{ turn * 15 }}°
     </text>
   </svg>

@@ -160,7 +160,7 @@ const summary = computed(() => {
 }
 .dials p {
   margin: 3px 0 0;
-  font-size: 13.5px;
+  font-size: var(--size-note);
 }
 .flip {
   margin-left: 10px;
@@ -172,11 +172,11 @@ const summary = computed(() => {
   margin-top: 8px;
 }
 .wide .row .key {
-  font-size: 20px;
+  font-size: var(--size-title);
   padding: 12px 20px;
 }
 .wide .flip {
-  font-size: 16px;
+  font-size: var(--size-lead);
   padding: 8px 14px;
 }
 </style>

@@ -65,13 +65,13 @@ defineExpose({ spread });
 }
 small {
   color: var(--soft);
-  font-size: 12.5px;
+  font-size: var(--size-fine);
   min-width: 1.2em;
   text-align: right;
 }
 .likely {
   color: var(--warn);
-  font-size: 13px;
+  font-size: var(--size-note);
   font-weight: 700;
   text-decoration: underline dotted;
 }
@@ -79,11 +79,11 @@ small {
   gap: 8px 10px;
 }
 .large :deep(input) {
-  font-size: 25px;
+  font-size: var(--size-head);
   min-width: 3em;
   padding: 10px 4px;
 }
 .large small {
-  font-size: 17px;
+  font-size: var(--size-lead);
 }
 </style>

@@ -62,21 +62,21 @@ const buyText = (list: CutFrom): string => {
   line-height: 30px;
 }
 .piece {
-  background: var(--wood, #e7cf9f);
-  color: #2a1f35;
+  background: var(--wood);
+  color: var(--pen);
   border: 1px solid var(--ink);
   border-right-width: 3px;
   overflow: hidden;
   white-space: nowrap;
   text-overflow: ellipsis;
   padding: 3px 6px;
-  font-size: 13.5px;
+  font-size: var(--size-note);
 }
 .rest {
   flex: 1;
   border: 1px dashed var(--line);
   color: var(--soft);
-  font-size: 12.5px;
+  font-size: var(--size-fine);
   padding: 5px 6px;
   white-space: nowrap;
   overflow: hidden;

@@ -5,7 +5,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { notYetThere } from '../src/bench/progress.ts';
 import { useListText } from '../src/bench/listText.ts';
 import HoldsLine from '../src/figures/HoldsLine.vue';
-import { biasWords, offBy } from '../src/hand/say.ts';
+import { biasWords, offBy } from '../src/hand/bias-words.ts';
 import { arcPath, cornersOf, fillOf, hatches, linesPath } from '../src/section/tones.ts';
 import { flowing, footNow } from '../src/section/flowing.ts';
 import { useSettings } from '../src/stores/settings.ts';

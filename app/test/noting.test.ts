@@ -1,7 +1,7 @@
 import { newBuild } from '@pyrgotect/core';
 import { describe, expect, it } from 'vitest';
 import { elapsedMin, rangeOf } from '../src/bench/noting.ts';
-import { biasWords, offBy } from '../src/hand/say.ts';
+import { biasWords, offBy } from '../src/hand/bias-words.ts';
 
 describe('what can be noted at the bench', () => {
   it('is bounded by what it measures', () => {

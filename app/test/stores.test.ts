@@ -14,7 +14,7 @@ import { mergesNothing, saveBuild } from '../src/storage/builds.ts';
 import { database } from '../src/storage/database.ts';
 import { useBuild } from '../src/stores/build.ts';
 import { useCarvings } from '../src/stores/carvings.ts';
-import { movesNow, useHand } from '../src/stores/hand.ts';
+import { correctionsNow, useHand } from '../src/stores/hand.ts';
 import { useKitchen } from '../src/stores/kitchen.ts';
 import { usePantry } from '../src/stores/pantry.ts';
 import { useSettings } from '../src/stores/settings.ts';
@@ -157,14 +157,14 @@ describe('the hand', () => {
     excluded: null,
   });
   const records = Array.from({ length: 8 }, (_, i) => record(i, 1.5 + (i % 3) / 100));
-  it('moves plans by its records, until they are switched off or left out', async () => {
+  it('corrections plans by its records, until they are switched off or left out', async () => {
     await database.records.bulkPut(records);
     const hand = useHand();
     await hand.ready();
     expect(hand.records[0]!.at > hand.records.at(-1)!.at).toBe(true);
-    expect(hand.moves.loss!.factor).toBeGreaterThan(1.2);
+    expect(hand.corrections.loss!.factor).toBeGreaterThan(1.2);
     await hand.switchKind('loss');
-    expect(hand.moves.loss).toBeUndefined();
+    expect(hand.corrections.loss).toBeUndefined();
     reopened();
     await useHand().load();
     expect(useHand().off).toEqual(['loss']);
@@ -173,18 +173,18 @@ describe('the hand', () => {
       records.map(({ id }) => id),
       'a borrowed kitchen',
     );
-    expect(useHand().moves.loss).toBeUndefined();
+    expect(useHand().corrections.loss).toBeUndefined();
     expect((await database.records.get('r3'))!.excluded).toBe('a borrowed kitchen');
     await useHand().exclude(['r0', 'r1', 'r2', 'r3', 'r4', 'r5', 'r6', 'r7'], null);
-    expect(useHand().moves.loss).toBeDefined();
+    expect(useHand().corrections.loss).toBeDefined();
   });
   it('leaves a finished cake as it was made', async () => {
     await database.records.bulkPut(records);
     const build = newBuild('a', 'A', '2027-05-03T09:30:00Z');
     const finished = { at: '2027-05-03T09:30:00Z', moves: [] };
     const done: Build = { ...build, bench: { ...build.bench, finished } };
-    expect((await movesNow(build)).loss).toBeDefined();
-    expect((await movesNow(done)).loss).toBeUndefined();
+    expect((await correctionsNow(build)).loss).toBeDefined();
+    expect((await correctionsNow(done)).loss).toBeUndefined();
   });
 });
 

@@ -216,7 +216,7 @@ export * from './hand/wild.ts';
 export * from './hand/hands.ts';
 export * from './hand/student.ts';
 export * from './hand/posterior.ts';
-export * from './hand/moves.ts';
+export * from './hand/corrections.ts';
 export * from './hand/practice.ts';
 export * from './hand/log.ts';
 export * from './bench/faults.ts';

@@ -11,7 +11,7 @@ import {
   planBuild,
   randomFrom,
   shortShareOf,
-  spreadOfKind,
+  scatterOfKind,
   sumSpread,
   type BowlChance,
   type ChancePart,
@@ -137,7 +137,7 @@ describe('an amount that varies', () => {
           { minLength: 1, maxLength: 8 },
         ),
         (all) => {
-          const parts = all.map(({ medianG, kind }) => ({ medianG, ...spreadOfKind[kind] }));
+          const parts = all.map(({ medianG, kind }) => ({ medianG, ...scatterOfKind[kind] }));
           const spread = sumSpread(parts);
           const found = simulate(parts);
           expect(found.meanG / spread.meanG).toBeCloseTo(1, 1.7);

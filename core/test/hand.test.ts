@@ -5,7 +5,7 @@ import {
   handFactor,
   handOf,
   handQuantile,
-  handSpread,
+  handScatter,
   isWildRatio,
   logOf,
   newBuild,
@@ -127,7 +127,7 @@ describe('the hand', () => {
     const hand = handOf(many, 0.15);
     expect(handFactor(hand)).toBeGreaterThan(1.18);
     expect(handFactor(hand)).toBeLessThan(1.2);
-    expect(handSpread(hand)).toBeLessThan(handSpread(handOf([], 0.15)));
+    expect(handScatter(hand)).toBeLessThan(handScatter(handOf([], 0.15)));
     const [low, high] = biasBetween(hand);
     expect(low).toBeLessThan(handFactor(hand));
     expect(high).toBeGreaterThan(handFactor(hand));

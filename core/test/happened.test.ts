@@ -9,7 +9,7 @@ import {
   recordablesOf,
   recordsOf,
   type Build,
-  type HandMoves,
+  type Corrections,
   type Plan,
   type Step,
 } from '../src/index.ts';
@@ -25,7 +25,7 @@ const anyMoves = fc
       count: fc.integer({ min: 1, max: 50 }),
     }),
   )
-  .map((moves) => moves as HandMoves);
+  .map((corrections) => corrections as Corrections);
 const stepsOf = (plan: Plan): Step[] => (plan.steps.ok ? plan.steps.value : []);
 
 /** A build with notes at some of its steps, each so many times what was planned. */
@@ -60,8 +60,8 @@ const anyPicks = fc.array(
 describe('a plan with whatever hand', () => {
   it('stands, with figures that can be, and says the same twice', () => {
     fc.assert(
-      fc.property(anyBuild, anyMoves, (build, moves) => {
-        const plan = planBuild(build, pantry, undefined, moves);
+      fc.property(anyBuild, anyMoves, (build, corrections) => {
+        const plan = planBuild(build, pantry, undefined, corrections);
         for (const step of stepsOf(plan)) {
           expect(step.handsOnMin).toBeGreaterThanOrEqual(0);
           for (const { value } of step.amounts) expect(Number.isFinite(value)).toBe(true);
@@ -81,7 +81,7 @@ describe('a plan with whatever hand', () => {
   it('is the plain plan where the hand says one', () => {
     const ones = Object.fromEntries(
       handKinds.map((kind) => [kind, { factor: 1, cv: handRows[kind].cv, count: 3 }]),
-    ) as HandMoves;
+    ) as Corrections;
     fc.assert(
       fc.property(anyBuild, (build) => {
         const plain = planBuild(build, pantry);

@@ -4,7 +4,7 @@ import {
   gramsForLength,
   handKinds,
   handsOfAll,
-  movesOf,
+  correctionsOf,
   newBuild,
   newDrip,
   planBuild,
@@ -286,7 +286,7 @@ export function handRecords(): Measure {
   }));
   const samples = timed(60, 10, (run) => {
     records[0] = { ...records[0]!, ratio: 1 + run / 100 };
-    movesOf(handsOfAll(records));
+    correctionsOf(handsOfAll(records));
   });
   return measure('hand-2000', 'ms', samples, 50, 'median');
 }

@@ -178,7 +178,7 @@ const notes = computed(() =>
 .words input {
   font: inherit;
   color: var(--ink);
-  background: var(--lift);
+  background: var(--raised);
   border: 0;
   border-bottom: 2px solid var(--accent);
   padding: 9px 8px;

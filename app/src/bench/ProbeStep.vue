@@ -71,7 +71,7 @@ const said = computed(() => {
   border-radius: 6px;
   padding: 10px 14px;
   margin-top: 18px;
-  background: var(--lift);
+  background: var(--raised);
 }
 output {
   font: 700 var(--size-big)/1 var(--heading);

@@ -120,7 +120,7 @@ const go = (by: number): void => {
   border-radius: 6px;
   padding: 10px 14px;
   margin-top: 18px;
-  background: var(--lift);
+  background: var(--raised);
 }
 .what {
   display: flex;

@@ -1,5 +1,5 @@
 import {
-  keptMoves,
+  keptCorrections,
   newBench,
   noteOf,
   weighedKey,
@@ -140,7 +140,7 @@ export function useBench(steps: () => Step[]) {
   /** Done for good, with what the hand did to its plan; or taken up again. */
   const close = (done: boolean): void =>
     store.edit(done ? 'Finished' : 'Taken up again', (draft) => {
-      draft.bench.finished = done ? { at: now(), moves: keptMoves(store.moves) } : null;
+      draft.bench.finished = done ? { at: now(), moves: keptCorrections(store.corrections) } : null;
     });
   function removeNote(id: string): void {
     edit('Note taken out', (b) => {

@@ -262,7 +262,7 @@ text {
   fill: var(--warn-mark);
 }
 .fridge rect {
-  fill: var(--lift);
+  fill: var(--raised);
   stroke: var(--accent);
 }
 .wait rect {

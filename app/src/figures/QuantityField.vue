@@ -113,7 +113,7 @@ input {
   font: inherit;
   font-weight: 600;
   color: var(--accent);
-  background: var(--lift);
+  background: var(--raised);
   border: 0;
   border-bottom: 1.8px solid var(--accent);
   border-radius: 3px 3px 0 0;

@@ -3,7 +3,7 @@ import {
   biasBetween,
   handFactor,
   handRows,
-  handSpread,
+  handScatter,
   type HandKind,
   type KeptRecord,
 } from '@pyrgotect/core';
@@ -12,7 +12,7 @@ import type { Data, Layout } from 'plotly.js';
 import { computed, ref } from 'vue';
 import ChartPane from '../charts/ChartPane.vue';
 import { useHand } from '../stores/hand.ts';
-import { biasWords, offBy } from './say.ts';
+import { biasWords, offBy } from './bias-words.ts';
 import { veiled } from '../styles/palette.ts';
 import { useScheme } from '../styles/scheme.ts';
 
@@ -95,7 +95,7 @@ async function leaveOut(reason: string): Promise<void> {
     <p class="lead">
       From {{ counted.length }} {{ counted.length === 1 ? 'record' : 'records' }}: most likely
       between {{ offBy(ends[0]) }} and {{ offBy(ends[1]) }}, with a spread of
-      {{ Math.round(100 * handSpread(known)) }} % about it (usual:
+      {{ Math.round(100 * handScatter(known)) }} % about it (usual:
       {{ Math.round(100 * row.cv) }} %). A record counts half as much for every twenty builds since.
     </p>
     <p class="row">

@@ -39,7 +39,7 @@ const chosen = computed<Drill>(
 const why = (drill: Drill): string => {
   const found = suggested.value.find((one) => one.drill.id === drill.id);
   return found
-    ? `${handRows[found.kind].title.toLowerCase()} scatter by ${Math.round(100 * found.spread)} %`
+    ? `${handRows[found.kind].title.toLowerCase()} scatter by ${Math.round(100 * found.scatter)} %`
     : '';
 };
 const mine = computed(() => tries.value.filter(({ drill }) => drill === chosen.value.id));

@@ -130,7 +130,7 @@ const names = (words: string): string[] =>
 .line input {
   font: inherit;
   color: var(--ink);
-  background: var(--lift);
+  background: var(--raised);
   border: 0;
   border-bottom: 1.8px solid var(--accent);
   padding: 4px 6px;

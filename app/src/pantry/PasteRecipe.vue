@@ -290,7 +290,7 @@ async function save(): Promise<void> {
 textarea {
   font: inherit;
   color: var(--ink);
-  background: var(--lift);
+  background: var(--raised);
   border: 0;
   border-bottom: 1.8px solid var(--accent);
   padding: 4px 6px;

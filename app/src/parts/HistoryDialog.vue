@@ -24,7 +24,7 @@ onMounted(async () => {
 });
 const section = computed(() =>
   chosen.value
-    ? planBuild(chosen.value.build, pantry.pantry, carvings.answerTo, store.moves).section
+    ? planBuild(chosen.value.build, pantry.pantry, carvings.answerTo, store.corrections).section
     : null,
 );
 function restore(): void {

@@ -155,7 +155,7 @@ fieldset {
   font: inherit;
   font-weight: 600;
   color: var(--accent);
-  background: var(--lift);
+  background: var(--raised);
   border: 0;
   border-bottom: 1.8px solid var(--accent);
   width: 4em;

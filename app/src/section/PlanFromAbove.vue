@@ -58,7 +58,7 @@ const pieces = computed(() =>
   stroke-width: 1.6;
 }
 .finished {
-  fill: var(--lift);
+  fill: var(--raised);
   stroke: var(--ink);
   stroke-width: 1.4;
 }

@@ -126,7 +126,7 @@ svg {
   display: block;
 }
 .knife {
-  fill: var(--lift);
+  fill: var(--raised);
   stroke: var(--ink);
   stroke-width: 1.4;
   fill-rule: evenodd;

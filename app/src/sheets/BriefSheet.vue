@@ -260,7 +260,7 @@ function toggleDiet(diet: Diet): void {
   font: inherit;
   color: var(--accent);
   font-weight: 600;
-  background: var(--lift);
+  background: var(--raised);
   border: 0;
   border-bottom: 1.8px solid var(--accent);
   padding: 1px 5px;

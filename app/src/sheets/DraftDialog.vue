@@ -24,7 +24,7 @@ const cards = computed(() =>
   draft.value.ok
     ? draft.value.proposals.map((proposal) => ({
         proposal,
-        plan: planBuild(proposal.build, pantry.pantry, undefined, store.moves),
+        plan: planBuild(proposal.build, pantry.pantry, undefined, store.corrections),
         tin: findRow(pantry.pantry, 'tins', proposal.build.tiers[0]!.tinId).name,
       }))
     : [],
@@ -132,7 +132,7 @@ header {
 .card:hover,
 .card:focus-visible {
   border-color: var(--accent);
-  background: var(--lift);
+  background: var(--raised);
 }
 .card > svg {
   justify-self: center;

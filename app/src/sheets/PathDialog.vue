@@ -77,7 +77,7 @@ function take(): void {
 textarea {
   width: 100%;
   font: var(--size-note)/1.4 monospace;
-  background: var(--lift);
+  background: var(--raised);
   color: var(--ink);
   border: 1.5px solid var(--line);
   padding: 8px;

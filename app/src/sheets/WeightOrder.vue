@@ -16,7 +16,7 @@ const misses = ref<string | null>(null);
 const now = computed(() => wanted.value ?? Math.round((props.massG ?? 2000) / 100) * 100);
 const range = computed(() => servingsByWeight(now.value, props.build.brief.portion));
 function order(): void {
-  const found = orderByWeight(props.build, now.value, pantry.pantry, store.moves);
+  const found = orderByWeight(props.build, now.value, pantry.pantry, store.corrections);
   if (!found) return;
   misses.value = found.misses;
   store.edit(

@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
-import { carvingKnown, planShape, showText, type HandMoves, type ShapePlan } from '@pyrgotect/core';
+import {
+  carvingKnown,
+  planShape,
+  showText,
+  type Corrections,
+  type ShapePlan,
+} from '@pyrgotect/core';
 import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Build } from '@pyrgotect/core';
@@ -22,7 +28,7 @@ const pantry = usePantry();
 const carvings = useCarvings();
 const card = useTemplateRef<HTMLElement>('card');
 const build = shallowRef<Build | null>(null);
-const moves = shallowRef<HandMoves>({});
+const corrections = shallowRef<Corrections>({});
 const near = shallowRef(false);
 
 // drawn only when it comes near the window: a shelf may hold thousands
@@ -43,12 +49,12 @@ watch(
     await myTurn();
     build.value = stored?.build ?? null;
     // drawn first, and moved by the hand when its records are read
-    if (stored) moves.value = await handOn(stored.build);
+    if (stored) corrections.value = await handOn(stored.build);
   },
   { immediate: true },
 );
 const plan = computed<ShapePlan | null>(() =>
-  build.value ? planShape(build.value, pantry.pantry, carvings.answerTo, moves.value) : null,
+  build.value ? planShape(build.value, pantry.pantry, carvings.answerTo, corrections.value) : null,
 );
 // a carved cake is worked out when the shelf has come to rest
 watchDebounced(

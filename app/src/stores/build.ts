@@ -1,5 +1,5 @@
 import {
-  movesFor,
+  correctionsFor,
   planBuild,
   planCake,
   planMaking,
@@ -45,20 +45,24 @@ export const useBuild = defineStore('build', () => {
   const undoStack = shallowRef<Edit[]>([]);
   const redoStack = shallowRef<Edit[]>([]);
   /** What the records do to the plan; a finished build keeps what they did to it then. */
-  const moves = computed(() => (build.value ? movesFor(build.value, hand.moves) : hand.moves));
+  const corrections = computed(() =>
+    build.value ? correctionsFor(build.value, hand.corrections) : hand.corrections,
+  );
   /** What the cake is and how it stands: what an edit shows at once. */
   const cake = computed<CakePlan | null>(() =>
-    build.value ? planCake(build.value, pantry.pantry, carvings.answerTo, moves.value) : null,
+    build.value ? planCake(build.value, pantry.pantry, carvings.answerTo, corrections.value) : null,
   );
   /** The whole plan, for who asks: bench, day, prints, price. */
   const plan = computed<Plan | null>(() =>
-    build.value ? planBuild(build.value, pantry.pantry, carvings.answerTo, moves.value) : null,
+    build.value
+      ? planBuild(build.value, pantry.pantry, carvings.answerTo, corrections.value)
+      : null,
   );
   /** How it is made, as it was when there was last time to ask: an edit under the hand does not wait for it. */
   const making = shallowRef<MakingPlan | null>(null);
   const makeLater = whenIdle(() => {
     making.value = build.value
-      ? planMaking(build.value, pantry.pantry, carvings.answerTo, moves.value)
+      ? planMaking(build.value, pantry.pantry, carvings.answerTo, corrections.value)
       : null;
   });
   const cautions = computed(() =>
@@ -245,7 +249,7 @@ export const useBuild = defineStore('build', () => {
     making,
     cautions,
     plan,
-    moves,
+    corrections,
     missing,
     selected,
     saveState,

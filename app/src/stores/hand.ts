@@ -1,10 +1,10 @@
 import {
   handsOfAll,
-  movesFor,
-  movesOf,
+  correctionsFor,
+  correctionsOf,
   type Build,
   type HandKind,
-  type HandMoves,
+  type Corrections,
   type KeptRecord,
 } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
@@ -21,7 +21,7 @@ export const useHand = defineStore('hand', () => {
   const off = shallowRef<HandKind[]>([]);
   const loaded = shallowRef(false);
   const hands = computed(() => handsOfAll(records.value));
-  const moves = computed<HandMoves>(() => movesOf(hands.value, off.value));
+  const corrections = computed<Corrections>(() => correctionsOf(hands.value, off.value));
 
   async function load(): Promise<void> {
     const [rows, kept] = await Promise.all([
@@ -58,12 +58,12 @@ export const useHand = defineStore('hand', () => {
   listen((word) => {
     if (loaded.value && (word.kind === 'hand' || word.kind === 'build')) void load();
   });
-  return { records, off, loaded, hands, moves, load, ready, setOff, switchKind, exclude };
+  return { records, off, loaded, hands, corrections, load, ready, setOff, switchKind, exclude };
 });
 
 /** What the hand does to a build now, the records read first. */
-export async function movesNow(build: Build): Promise<HandMoves> {
+export async function correctionsNow(build: Build): Promise<Corrections> {
   const hand = useHand();
   await hand.ready();
-  return movesFor(build, hand.moves);
+  return correctionsFor(build, hand.corrections);
 }

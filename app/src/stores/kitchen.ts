@@ -1,4 +1,11 @@
-import { dayTasks, doneOf, findRow, movesFor, planBuild, type DayTask } from '@pyrgotect/core';
+import {
+  dayTasks,
+  doneOf,
+  findRow,
+  correctionsFor,
+  planBuild,
+  type DayTask,
+} from '@pyrgotect/core';
 import { parseISO } from 'date-fns';
 import { defineStore } from 'pinia';
 import { computed, shallowRef, watch } from 'vue';
@@ -58,8 +65,8 @@ export const useKitchen = defineStore('kitchen', () => {
   const others = computed<OtherCake[]>(() =>
     stored.value.flatMap(({ build }): OtherCake[] => {
       if (!build.brief.serveAt || build.id === store.build?.id || build.bench.finished) return [];
-      const moves = movesFor(build, hand.moves);
-      const plan = planBuild(build, pantry.pantry, carvings.answerTo, moves);
+      const corrections = correctionsFor(build, hand.corrections);
+      const plan = planBuild(build, pantry.pantry, carvings.answerTo, corrections);
       return [
         {
           buildId: build.id,

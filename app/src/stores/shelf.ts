@@ -81,13 +81,13 @@ export const useShelf = defineStore('shelf', () => {
     const stored = await database.builds.get(id);
     if (!stored) return null;
     const name = stored.build.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'cake';
-    const { movesFor, planShape, writeBuildFile } = await import('../shelf/files.ts');
+    const { correctionsFor, planShape, writeBuildFile } = await import('../shelf/files.ts');
     const { pantry } = usePantry();
     const carvings = useCarvings();
     const hand = useHand();
     await hand.ready();
-    const moves = movesFor(stored.build, hand.moves);
-    const { tiers } = planShape(stored.build, pantry, carvings.answerTo, moves);
+    const corrections = correctionsFor(stored.build, hand.corrections);
+    const { tiers } = planShape(stored.build, pantry, carvings.answerTo, corrections);
     const known = tiers.flatMap(({ carve }) => (carve?.result?.coat.exact ? [carve.result] : []));
     return { name: `${name}.json`, text: writeBuildFile(stored.build, pantry, known) };
   }

@@ -5,7 +5,7 @@
 const paper = {
   oat: '#efe8d9',
   milk: '#fbf8f1',
-  lift: '#fffdf8',
+  raised: '#fffdf8',
   line: '#d9cfba',
   ink: '#2a1f35',
   soft: '#61566b',
@@ -30,7 +30,7 @@ export type Colours = typeof paper;
 const night: Colours = {
   oat: '#1a1523',
   milk: '#231c2e',
-  lift: '#2c2438',
+  raised: '#2c2438',
   line: '#463b55',
   ink: '#f1eadb',
   soft: '#bdb0c8',
@@ -53,7 +53,7 @@ const night: Colours = {
 const print: Partial<Colours> = {
   oat: '#ffffff',
   milk: '#ffffff',
-  lift: '#ffffff',
+  raised: '#ffffff',
   line: '#b9b0a0',
   ink: paper.ink,
   soft: '#4d4456',

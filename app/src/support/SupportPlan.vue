@@ -321,7 +321,7 @@ text {
   fill: transparent;
 }
 .full {
-  fill: var(--lift);
+  fill: var(--raised);
   stroke: var(--accent);
   stroke-width: 1.6;
 }

@@ -4,7 +4,7 @@ import { computed, onMounted, ref } from 'vue';
 import KindRecords from '../hand/KindRecords.vue';
 import KindsChart from '../hand/KindsChart.vue';
 import PracticePanel from '../hand/PracticePanel.vue';
-import { biasWords } from '../hand/say.ts';
+import { biasWords } from '../hand/bias-words.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useHand } from '../stores/hand.ts';

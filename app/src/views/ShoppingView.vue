@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import {
   isCarved,
-  movesFor,
+  correctionsFor,
   planShape,
   type CakePrice,
   type CarveResult,
-  type HandMoves,
+  type Corrections,
   type ShapePlan,
   showText,
   writeTable,
@@ -67,10 +67,10 @@ interface Question {
   pantry: Pantry;
   leadDays: number;
   carved: CarveResult[];
-  moves: HandMoves;
+  corrections: Corrections;
 }
 const shapeOf = (build: Build): ShapePlan =>
-  planShape(build, pantry.pantry, carvings.answerTo, movesFor(build, hand.moves));
+  planShape(build, pantry.pantry, carvings.answerTo, correctionsFor(build, hand.corrections));
 /** Tiers of the chosen cakes that are carved. */
 const carvedTiers = computed(() =>
   builds.value
@@ -95,18 +95,18 @@ const question = computed<Question | null>(() =>
         builds: builds.value.filter((build) => wanted.value.includes(build.id)),
         pantry: pantry.pantry,
         leadDays: leadDays.value,
-        moves: hand.moves,
+        corrections: hand.corrections,
         carved: carvedOf(builds.value.filter((build) => wanted.value.includes(build.id))),
       },
 );
 const { answer, current } = useAnswer<Question, ShoppingPlan>(
   () => question.value,
-  (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays, q.carved, q.moves),
+  (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays, q.carved, q.corrections),
 );
 /** What each costs is asked after the list is there: it takes the plan of all the work. */
 const { answer: prices } = useAnswer<Question, CakePrice[]>(
   () => (answer.value ? question.value : null),
-  (solver, q) => solver.prices(q.builds, q.pantry, q.carved, q.moves),
+  (solver, q) => solver.prices(q.builds, q.pantry, q.carved, q.corrections),
 );
 const rows = computed(() => answer.value?.rows.filter((row) => row.needG >= 0.05) ?? []);
 const toBuy = computed(() => rows.value.filter((row) => row.buyG > 0 && row.cost !== 0).length);

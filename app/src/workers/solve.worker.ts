@@ -19,7 +19,7 @@ import {
   type DripLook,
   type DripRun,
   type DripsQuestion,
-  type HandMoves,
+  type Corrections,
   type HeatPlan,
   type HeatQuestion,
   type HeightAnswer,
@@ -44,11 +44,22 @@ const solver = {
     pantry: Pantry,
     leadDays: number,
     carved: CarveResult[],
-    moves: HandMoves,
+    corrections: Corrections,
   ): ShoppingPlan =>
-    planShopping(builds, pantry, leadDays, (key) => carved.find((each) => each.key === key), moves),
-  prices: (builds: Build[], pantry: Pantry, carved: CarveResult[], moves: HandMoves): CakePrice[] =>
-    pricesOf(builds, pantry, (key) => carved.find((each) => each.key === key), moves),
+    planShopping(
+      builds,
+      pantry,
+      leadDays,
+      (key) => carved.find((each) => each.key === key),
+      corrections,
+    ),
+  prices: (
+    builds: Build[],
+    pantry: Pantry,
+    carved: CarveResult[],
+    corrections: Corrections,
+  ): CakePrice[] =>
+    pricesOf(builds, pantry, (key) => carved.find((each) => each.key === key), corrections),
   day: (question: DayQuestion): DayAnswer => scheduleDay(question),
   replan: (question: DayQuestion, nowMin: number): Replan => replanFrom(question, nowMin),
   chance: (question: ChanceQuestion): BowlChance[] => drawChance(question),

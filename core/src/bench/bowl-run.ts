@@ -1,7 +1,7 @@
 import type { Bowl } from '../bowls/bowls.ts';
 import type { BowlUse } from '../bowls/uses.ts';
 import type { Build } from '../document/types.ts';
-import { coatKind } from '../hand/moves.ts';
+import { coatKind } from '../hand/corrections.ts';
 import { phrase } from '../units/phrase.ts';
 import { isOfSame, leftLabel, type Step } from './steps.ts';
 

@@ -3,7 +3,7 @@ import type { Build, Tier } from '../document/types.ts';
 import { chocolateOf, type Chocolate } from '../ganache/chocolates.ts';
 import type { DripPlan, PourPlan } from '../finish/drips.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
-import { factorOf, type HandMoves } from '../hand/moves.ts';
+import { factorOf, type Corrections } from '../hand/corrections.ts';
 import { handsOn, pipingMin, sideScale } from '../labour/minutes.ts';
 import { foodOf } from '../pantry/find.ts';
 import { hotFor } from '../pantry/hazards.ts';
@@ -236,11 +236,11 @@ export const pipingSteps = (
   build: Build,
   kitchen: Kitchen,
   spreadOf: (id: string) => Spread,
-  moves: HandMoves,
+  corrections: Corrections,
 ): Step[] =>
   piping
     .filter((job) => job.massG > 0)
-    .map((job) => ({ ...job, massG: job.massG * factorOf(moves, 'piping') }))
+    .map((job) => ({ ...job, massG: job.massG * factorOf(corrections, 'piping') }))
     .map((job) =>
       step(`piping/${job.id}`, 'Finish', `Pipe: ${job.name}`, pipingMin(job, kitchen), {
         part: job.piped

@@ -1,4 +1,4 @@
-import { factorOf, type HandMoves } from '../hand/moves.ts';
+import { factorOf, type Corrections } from '../hand/corrections.ts';
 import type { Recordable, Step } from './steps.ts';
 
 /** Waits for something to get firm or to set. */
@@ -10,9 +10,9 @@ const clockedMin = 3;
  * A step with its minutes as they are in this hand and this fridge, and with the clock among what
  * can be noted; figures that the hand moved say so, so that records mend it and do not chase it.
  */
-export function inOwnTime(step: Step, moves: HandMoves): Step {
-  const time = factorOf(moves, 'time');
-  const chill = isChill(step) ? factorOf(moves, 'chill') : 1;
+export function inOwnTime(step: Step, corrections: Corrections): Step {
+  const time = factorOf(corrections, 'time');
+  const chill = isChill(step) ? factorOf(corrections, 'chill') : 1;
   const handsOnMin = step.handsOnMin * time;
   const timer =
     step.timer && chill !== 1
@@ -47,14 +47,14 @@ export function inOwnTime(step: Step, moves: HandMoves): Step {
     handsOnMin,
     timer,
     also,
-    record: record && moved(record, moves),
+    record: record && moved(record, corrections),
   };
 }
 
-/** Kinds of figures that a plan has moved where they stand on the step; amounts to weigh it never moves. */
+/** Kinds of figures that a plan has moved where they stand on the step; amounts to weigh it never corrects. */
 const movedAtStep = new Set<Recordable['hand']>(['bake', 'rise', 'batter', 'drip', 'piping']);
 
-const moved = (record: Recordable, moves: HandMoves): Recordable =>
+const moved = (record: Recordable, corrections: Corrections): Recordable =>
   record.hand && movedAtStep.has(record.hand)
-    ? { ...record, movedBy: factorOf(moves, record.hand) }
+    ? { ...record, movedBy: factorOf(corrections, record.hand) }
     : record;

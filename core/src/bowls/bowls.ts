@@ -1,10 +1,10 @@
 import type { Build } from '../document/types.ts';
-import { type HandMoves, noMoves } from '../hand/moves.ts';
+import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { FigureBook, from, given, type Input } from '../working/figures.ts';
 import { planBatch, shareOut, type Batch } from './batches.ts';
-import { enoughG, spreadOfKind, sumSpread, type ChancePart } from './chance.ts';
+import { enoughG, scatterOfKind, sumSpread, type ChancePart } from './chance.ts';
 import { tintNote } from './tint.ts';
 import {
   gatherUses,
@@ -94,10 +94,10 @@ function lossesOf(drawn: Drawn, kitchen: Kitchen, moved: number, vessels: string
 export const chancePartsOf = (bowl: Pick<Bowl, 'uses' | 'losses'>): ChancePart[] => [
   ...bowl.uses.map((use) => ({
     medianG: use.massG,
-    ...spreadOfKind[use.kind],
+    ...scatterOfKind[use.kind],
     ...(use.hand ? { cv: use.hand.cv } : {}),
   })),
-  ...bowl.losses.map((loss) => ({ medianG: loss.massG, ...spreadOfKind[loss.kind] })),
+  ...bowl.losses.map((loss) => ({ medianG: loss.massG, ...scatterOfKind[loss.kind] })),
 ];
 
 /**
@@ -114,13 +114,13 @@ export function planBowls(
   recipes: readonly Recipe[],
   kitchen: Kitchen,
   book: FigureBook,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): { bowls: Bowl[]; batches: Batch[] } {
   // what drips are run from: a bag in one cake is no bottle in its words
   const tools = new Set(build.tiers.flatMap((tier) => (tier.drip ? [tier.drip.tool] : [])));
   const vessels = tools.has('bottle') ? 'bottle' : 'bag';
-  const open = gatherUses(build, tiers, piping, spreadOf, kitchen, moves).map((drawn) => {
-    const losses = lossesOf(drawn, kitchen, moves.loss?.factor ?? 1, vessels);
+  const open = gatherUses(build, tiers, piping, spreadOf, kitchen, corrections).map((drawn) => {
+    const losses = lossesOf(drawn, kitchen, corrections.loss?.factor ?? 1, vessels);
     const usedG = sumG(drawn.uses);
     const lostG = sumG(losses);
     const needG = usedG + lostG;

@@ -5,7 +5,7 @@ import type { UseKind, LossKind } from './uses.ts';
  * Coefficients of variation at first, by kind (docs/model.md#chance), and the share of the variance that
  * is the hand's, common to all of that kind on one cake. Losses are an estimate.
  */
-export const spreadOfKind: Record<UseKind | LossKind, { cv: number; hand: number }> = {
+export const scatterOfKind: Record<UseKind | LossKind, { cv: number; hand: number }> = {
   dab: { cv: 0.18, hand: 0.9 },
   dam: { cv: 0.2, hand: 0 },
   gap: { cv: 0.04, hand: 0 },
@@ -25,7 +25,7 @@ export const spreadOfKind: Record<UseKind | LossKind, { cv: number; hand: number
   tools: { cv: 0.3, hand: 0 },
 };
 
-/** One uncertain amount: its median in g, its spread, and how much of the variance is the hand's. */
+/** One uncertain amount: its median in g, its scatter, and how much of the variance is the hand's. */
 export interface ChancePart {
   medianG: number;
   cv: number;

@@ -4,7 +4,7 @@ import type { CoatPlan, CoatShare } from '../coat/coat.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import type { PouredNeeds } from '../finish/poured-needs.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
-import { coatKind, type HandMove, type HandMoves, noMoves } from '../hand/moves.ts';
+import { coatKind, type Correction, type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';
 
@@ -36,8 +36,8 @@ export interface BowlUse {
   figure: string | null;
   /** One turn of the piping bag round it, mm; null where it is not piped round. */
   roundMm: number | null;
-  /** By how much the hand moves it, and the spread that it then has; null where the hand says nothing. */
-  hand: HandMove | null;
+  /** By how much the hand corrects it, and the scatter that it then has; null where the hand says nothing. */
+  hand: Correction | null;
 }
 
 /** What one tier takes from the bowls. */
@@ -100,11 +100,15 @@ const shareLabel = ({ where, band, tint }: CoatShare, bands: number): string => 
 };
 
 /** What the hand says of a kind of use. */
-function moveOfUse(kind: UseKind, style: string, moves: HandMoves): HandMove | null {
-  if (kind === 'gap') return moves.fill ?? null;
-  if (kind === 'crumb') return moves.crumb ?? null;
+function correctionOfUse(
+  kind: UseKind,
+  style: string,
+  corrections: Corrections,
+): Correction | null {
+  if (kind === 'gap') return corrections.fill ?? null;
+  if (kind === 'crumb') return corrections.crumb ?? null;
   const coat = kind === 'coat' ? coatKind(style) : null;
-  return coat ? (moves[coat] ?? null) : null;
+  return coat ? (corrections[coat] ?? null) : null;
 }
 
 /** Less than this is no use of a bowl, g. */
@@ -117,7 +121,7 @@ export function gatherUses(
   piping: readonly PlannedPiping[],
   spreadOf: (id: string) => Spread,
   kitchen: Kitchen,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): Drawn[] {
   const bowls = new Map<string, Drawn>();
   const bowl = (spreadId: string, tint: string, kind: UseKind): Drawn => {
@@ -142,7 +146,7 @@ export function gatherUses(
       hasFigure = true,
     ): void => {
       if (massG < leastG) return;
-      const hand = moveOfUse(kind, styleOf.get(tier.tierId) ?? '', moves);
+      const hand = correctionOfUse(kind, styleOf.get(tier.tierId) ?? '', corrections);
       massG *= hand?.factor ?? 1;
       bowl(spreadId, tint, kind).uses.push({
         kind,
@@ -227,7 +231,7 @@ export function gatherUses(
     if (job.massG < leastG) continue;
     const spreadId = job.spread;
     const own = bowl(spreadId, job.tint, 'piping');
-    const hand = moves.piping ?? null;
+    const hand = corrections.piping ?? null;
     const massG = job.massG * (hand?.factor ?? 1);
     own.uses.push({
       kind: 'piping',

@@ -10,7 +10,7 @@ import type { FinishPlan } from './finish-plan.ts';
 import { collect, enter, type Collected } from '../working/collected.ts';
 import { Known } from '../working/known.ts';
 import { attempt, ifThere, valueOf } from '../working/staged.ts';
-import { factorOf } from '../hand/moves.ts';
+import { factorOf } from '../hand/corrections.ts';
 import { planDrips, planPour, type DripPlan, type Side } from './drips.ts';
 import { borderTopMm, planPiping, type PlannedPiping } from './piping.ts';
 import { planToppings } from './toppings.ts';
@@ -50,12 +50,12 @@ export function planFinish(tiers: readonly BareTier[], work: Work): Finish {
       foot: i === 0 ? 'the board' : 'the tier below',
       roomC,
     };
-    const { pantry, moves, workings } = work;
+    const { pantry, corrections, workings } = work;
     // pieces of other jobs count only where a topping is counted by them
     const counts = tier.toppings.map(({ linkedTo }) => linkedTo && pieces.get(linkedTo));
     const known = finishesKnown.of(
       plan,
-      [tier, pantry, moves, workings, ...(Object.values(beside) as unknown[]), ...counts],
+      [tier, pantry, corrections, workings, ...(Object.values(beside) as unknown[]), ...counts],
       () => collect(work, (own) => finishTier(tier, plan, beside, pieces, own)),
     );
     return enter(work, known);
@@ -101,7 +101,7 @@ function finishTier(
           findRow(pantry, 'ganaches', tier.drip.ganacheId),
           side,
           pantry.foods,
-          factorOf(work.moves, 'drip'),
+          factorOf(work.corrections, 'drip'),
         )
       : null,
   );

@@ -1,5 +1,5 @@
 import { handKinds, type HandKind } from './kinds.ts';
-import type { HandMoves, KeptRecord } from './moves.ts';
+import type { Corrections, KeptRecord } from './corrections.ts';
 import { handFactor, handOf, handQuantile, type Hand } from './posterior.ts';
 import { handRows } from './rows.ts';
 
@@ -27,21 +27,21 @@ export function handsOfAll(records: readonly KeptRecord[]): Map<HandKind, Hand> 
 }
 
 /** Coefficient of variation of the log-normal that has the hand's quantile at 95 of a hundred. */
-export function spreadOf(hand: Hand): number {
+export function scatterOf(hand: Hand): number {
   const sd = Math.log(handQuantile(hand, 0.95) / handFactor(hand)) / 1.6448536269514722;
   return Math.sqrt(Math.expm1(sd * sd));
 }
 
 /** What plans do with it: for each kind with records that is not switched off. */
-export function movesOf(
+export function correctionsOf(
   hands: ReadonlyMap<HandKind, Hand>,
   off: readonly HandKind[] = [],
-): HandMoves {
-  const moves: HandMoves = {};
+): Corrections {
+  const corrections: Corrections = {};
   for (const [kind, hand] of hands)
     if (hand.count > 0 && !off.includes(kind))
-      moves[kind] = { factor: handFactor(hand), cv: spreadOf(hand), count: hand.count };
-  return moves;
+      corrections[kind] = { factor: handFactor(hand), cv: scatterOf(hand), count: hand.count };
+  return corrections;
 }
 
 /**

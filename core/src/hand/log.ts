@@ -2,7 +2,7 @@ import { isOfSame, whatOf, type Recordable, type Step } from '../bench/steps.ts'
 import type { BenchNote, Build } from '../document/types.ts';
 import type { Kind } from '../units/kinds.ts';
 import type { HandKind } from './kinds.ts';
-import { ratioOf } from './moves.ts';
+import { ratioOf } from './corrections.ts';
 import { isWildRatio } from './wild.ts';
 
 /** Something that was planned and was noted as it really came. */

@@ -1,6 +1,6 @@
 import { studentQuantile } from './student.ts';
 
-/** Before anything is known: no bias, the weight of two records, three of spread (docs/model.md#the-hand). */
+/** Before anything is known: no bias, the weight of two records, three of scatter (docs/model.md#the-hand). */
 const prior = { mean: 0, kappa: 2, alpha: 3 } as const;
 /** A record counts half after so many builds. */
 export const halfLifeBuilds = 20;
@@ -26,7 +26,7 @@ export interface Hand {
  * The posterior of one kind of figure from its records (docs/model.md#the-hand): each weighs half as much
  * for every twenty builds since; what is assumed before does not age.
  *
- * @param cv spread that the plan assumes for this kind without records, as a share
+ * @param cv scatter that the plan assumes for this kind without records, as a share
  * @throws RangeError on a ratio that is not a positive number
  */
 export function handOf(records: readonly HandRecord[], cv: number): Hand {
@@ -72,5 +72,5 @@ export function biasBetween({ mean, kappa, alpha, beta }: Hand): [low: number, h
 }
 
 /** Spread about the bias, as a share: the log's, from the mean of the variance. */
-export const handSpread = ({ alpha, beta }: Hand): number =>
+export const handScatter = ({ alpha, beta }: Hand): number =>
   Math.sqrt(Math.exp(beta / (alpha - 1)) - 1);

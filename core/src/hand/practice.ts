@@ -1,6 +1,6 @@
 import type { Kind } from '../units/kinds.ts';
 import type { HandKind } from './kinds.ts';
-import { handSpread, type Hand } from './posterior.ts';
+import { handScatter, type Hand } from './posterior.ts';
 import { handRows } from './rows.ts';
 
 /** A short exercise with a target for each try. */
@@ -76,16 +76,16 @@ export interface Try {
 
 export interface Trend {
   count: number;
-  /** Mean over target, and spread about it, over the last round; null with fewer than two tries. */
+  /** Mean over target, and scatter about it, over the last round; null with fewer than two tries. */
   bias: number | null;
   cv: number | null;
   /** Spread of the first round and of the last, where there are two. */
   firstCv: number | null;
-  /** Spread now over spread at first: below one is steadier. */
+  /** Scatter now over scatter at first: below one is steadier. */
   better: number | null;
 }
 
-const spreadOf = (ratios: readonly number[]): number | null => {
+const scatterOf = (ratios: readonly number[]): number | null => {
   if (ratios.length < 2) return null;
   const mean = ratios.reduce((sum, r) => sum + r, 0) / ratios.length;
   const squares = ratios.reduce((sum, r) => sum + (r - mean) ** 2, 0) / (ratios.length - 1);
@@ -97,8 +97,8 @@ export function trendOf({ tries: round }: Pick<Drill, 'tries'>, tries: readonly 
   const ratios = tries.map(({ actual, target }) => actual / target);
   const last = ratios.slice(-round);
   const first = ratios.slice(0, round);
-  const cv = spreadOf(last);
-  const firstCv = ratios.length >= 2 * round ? spreadOf(first) : null;
+  const cv = scatterOf(last);
+  const firstCv = ratios.length >= 2 * round ? scatterOf(first) : null;
   return {
     count: ratios.length,
     bias: last.length > 1 ? last.reduce((sum, r) => sum + r, 0) / last.length : null,
@@ -112,7 +112,7 @@ export function trendOf({ tries: round }: Pick<Drill, 'tries'>, tries: readonly 
 export interface Suggested {
   drill: Drill;
   kind: HandKind;
-  spread: number;
+  scatter: number;
   usual: number;
 }
 
@@ -125,12 +125,12 @@ export function suggestedDrills(hands: ReadonlyMap<HandKind, Hand>): Suggested[]
     const worst = drill.kinds
       .flatMap((kind) => {
         const hand = hands.get(kind);
-        return hand && hand.count >= leastRecords ? [{ kind, spread: handSpread(hand) }] : [];
+        return hand && hand.count >= leastRecords ? [{ kind, scatter: handScatter(hand) }] : [];
       })
-      .sort((a, b) => b.spread / handRows[b.kind].cv - a.spread / handRows[a.kind].cv)[0];
+      .sort((a, b) => b.scatter / handRows[b.kind].cv - a.scatter / handRows[a.kind].cv)[0];
     return worst ? [{ drill, ...worst, usual: handRows[worst.kind].cv }] : [];
   });
   return found
-    .filter(({ spread, usual }) => spread > usual)
-    .sort((a, b) => b.spread / b.usual - a.spread / a.usual);
+    .filter(({ scatter, usual }) => scatter > usual)
+    .sort((a, b) => b.scatter / b.usual - a.scatter / a.usual);
 }

@@ -1,7 +1,7 @@
 import { asHappened } from '../bench/happened.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
 import type { Build } from '../document/types.ts';
-import { type HandMoves, noMoves } from '../hand/moves.ts';
+import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { Pantry } from '../pantry/types.ts';
 import type { ScaledIngredient } from '../recipes/scale.ts';
 import { Known } from '../working/known.ts';
@@ -15,11 +15,14 @@ export function planBuying(
   build: Build,
   pantry: Pantry,
   carved: CarveAnswers = nothingCarved,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): { shape: ShapePlan; ingredients: Staged<ScaledIngredient[]> } {
-  const shape = planShape(build, pantry, carved, moves);
+  const shape = planShape(build, pantry, carved, corrections);
   const ingredients = boughtKnown.of(shape, [], () =>
-    planIngredients(shape, beginWork(asHappened(build).build, pantry, false, carved, null, moves)),
+    planIngredients(
+      shape,
+      beginWork(asHappened(build).build, pantry, false, carved, null, corrections),
+    ),
   );
   return { shape, ingredients };
 }

@@ -1,7 +1,7 @@
 import { asHappened } from '../bench/happened.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
 import type { Build } from '../document/types.ts';
-import { type HandMoves, noMoves } from '../hand/moves.ts';
+import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { nonFoodList } from '../support/counts.ts';
 import { warnOfCutting } from '../support/dowel-cautions.ts';
@@ -26,21 +26,21 @@ import { workings } from './workings.ts';
  * A row missing from the pantry spoils only the stages that need it; they say so and the others
  * stand. Never throws on a build that passes the schema.
  *
- * @param moves what the records say of the decorator's hand; what was measured at the bench counts first
+ * @param corrections what the records say of the decorator's hand; what was measured at the bench counts first
  * @param carved answers of the solids known so far; a carved tier without one is planned whole, and says so
  */
 export function planCake(
   intended: Build,
   pantry: Pantry,
   carved: CarveAnswers = nothingCarved,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): CakePlan {
   const { build, cautions } = asHappened(asDocument(intended));
   asDocument(pantry);
   return cakesKnown.of(
     build.tiers,
-    [pantry, moves, cautions, ...plannedBy(build)],
-    () => cakeAnew(build, cautions, pantry, carved, moves),
+    [pantry, corrections, cautions, ...plannedBy(build)],
+    () => cakeAnew(build, cautions, pantry, carved, corrections),
     ({ tiers }) => tiers.every(({ carve }) => isStillCarvedSo(carve, carved)),
   );
 }
@@ -51,9 +51,9 @@ function cakeAnew(
   cautions: readonly Caution[],
   pantry: Pantry,
   carved: CarveAnswers,
-  moves: HandMoves,
+  corrections: Corrections,
 ): CakePlan {
-  const work = beginWork(build, pantry, true, carved, workings, moves);
+  const work = beginWork(build, pantry, true, carved, workings, corrections);
   work.cautions.push(...cautions);
   const shape = shapeOf(work);
   const support = planSupport(shape, work);

@@ -1,7 +1,7 @@
 import { asHappened } from '../bench/happened.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
 import type { Build } from '../document/types.ts';
-import { type HandMoves, noMoves } from '../hand/moves.ts';
+import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { priceOf } from '../price/price.ts';
 import { tierTimes } from '../times/tier-times.ts';
@@ -23,12 +23,12 @@ export function planMaking(
   intended: Build,
   pantry: Pantry,
   carved: CarveAnswers = nothingCarved,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): MakingPlan {
-  const cake = planCake(intended, pantry, carved, moves);
+  const cake = planCake(intended, pantry, carved, corrections);
   // the cake is known by everything that the making follows from
   return makingsKnown.of(cake, [], () =>
-    makingAnew(asHappened(intended).build, cake, pantry, carved, moves),
+    makingAnew(asHappened(intended).build, cake, pantry, carved, corrections),
   );
 }
 export const makingsKnown = new Known<CakePlan, MakingPlan>(1);
@@ -38,9 +38,9 @@ function makingAnew(
   cake: CakePlan,
   own: Pantry,
   carved: CarveAnswers,
-  moves: HandMoves,
+  corrections: Corrections,
 ): MakingPlan {
-  const work = beginWork(build, own, true, carved, workings, moves);
+  const work = beginWork(build, own, true, carved, workings, corrections);
   const { pantry, book, cautions } = work;
   const times = build.tiers.map((tier, i) => {
     const tin = pantry.tins.find((row) => row.id === tier.tinId) ?? null;

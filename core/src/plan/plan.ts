@@ -1,6 +1,6 @@
 import type { CarveAnswers } from '../carve/apply.ts';
 import type { Build } from '../document/types.ts';
-import { type HandMoves, noMoves } from '../hand/moves.ts';
+import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { sortCautions } from '../working/cautions.ts';
 import { Known } from '../working/known.ts';
@@ -14,17 +14,19 @@ import { nothingCarved } from './shape.ts';
  * and what to mind. Pure: the same build and pantry give the same plan. Who needs only a part asks
  * `planShape`, `planCake` or `planMaking`.
  *
- * @param moves what the records say of the decorator's hand; what was measured at the bench counts first
+ * @param corrections what the records say of the decorator's hand; what was measured at the bench counts first
  * @param carved answers of the solids known so far; a carved tier without one is planned whole, and says so
  */
 export function planBuild(
   build: Build,
   pantry: Pantry,
   carved: CarveAnswers = nothingCarved,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): Plan {
-  const cake = planCake(build, pantry, carved, moves);
-  return plansKnown.of(cake, [], () => bothLayers(cake, planMaking(build, pantry, carved, moves)));
+  const cake = planCake(build, pantry, carved, corrections);
+  return plansKnown.of(cake, [], () =>
+    bothLayers(cake, planMaking(build, pantry, carved, corrections)),
+  );
 }
 export const plansKnown = new Known<CakePlan, Plan>(1);
 

@@ -12,7 +12,7 @@ import { paperStrips, planBoardCover } from '../covers/fondant.ts';
 import { gapMassG } from '../fill/gaps.ts';
 import { planFinish } from '../finish/finish.ts';
 import { withGanaches } from '../finish/ganache-recipe.ts';
-import { type HandMoves, noMoves } from '../hand/moves.ts';
+import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import { pouredNeeds } from '../finish/poured-needs.ts';
 import { isStillCarvedSo, plannedBy } from './known-by.ts';
@@ -48,13 +48,13 @@ export const beginWork = (
   withTimes: boolean,
   carved: CarveAnswers,
   workings: Workings | null = null,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): Work => {
   const pantry = withGanaches(build, own);
   return {
     withTimes,
     carved,
-    moves,
+    corrections,
     workings,
     build,
     pantry,
@@ -73,14 +73,14 @@ export const planShape = (
   intended: Build,
   pantry: Pantry,
   carved: CarveAnswers = nothingCarved,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): ShapePlan => {
   const { build } = asHappened(asDocument(intended));
   asDocument(pantry);
   return shapesKnown.of(
     build.tiers,
-    [pantry, moves, ...plannedBy(build)],
-    () => shapeOf(beginWork(build, pantry, false, carved, null, moves)),
+    [pantry, corrections, ...plannedBy(build)],
+    () => shapeOf(beginWork(build, pantry, false, carved, null, corrections)),
     ({ tiers }) => tiers.every(({ carve }) => isStillCarvedSo(carve, carved)),
   );
 };
@@ -291,7 +291,7 @@ function planAllBowls(
       pantry.recipes,
       pantry.kitchen,
       book,
-      work.moves,
+      work.corrections,
     ),
   );
 }

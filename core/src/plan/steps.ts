@@ -19,7 +19,7 @@ import {
   deckSteps,
   roadStep,
 } from '../bench/support-steps.ts';
-import { factorOf } from '../hand/moves.ts';
+import { factorOf } from '../hand/corrections.ts';
 import { glueSpreadId } from '../carve/needs.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Work } from './work.ts';
@@ -34,7 +34,7 @@ const lowered = (title: string): string => title.charAt(0).toLowerCase() + title
 export function planSteps(
   cake: CakePlan,
   times: readonly TierTimes[],
-  { build, pantry, cautions, spreadOf, recipeOf, moves }: Work,
+  { build, pantry, cautions, spreadOf, recipeOf, corrections }: Work,
 ): Staged<Step[]> {
   const { tiers, piping, nonFood, bowls, batches, boardCover, strips, tally, support, cutLists } =
     cake;
@@ -125,7 +125,7 @@ export function planSteps(
       ...closingSteps(
         [
           ...onTiers(flowSteps),
-          ...pipingSteps(piping, build, pantry.kitchen, spreadOf, moves),
+          ...pipingSteps(piping, build, pantry.kitchen, spreadOf, corrections),
           ...onTiers(torchSteps),
           ...onTiers((context) => toppingSteps(context, false)),
         ],
@@ -151,9 +151,14 @@ export function planSteps(
           planned: lostG,
           show: 'bowl',
           hand: 'loss',
-          movedBy: factorOf(moves, 'loss'),
+          movedBy: factorOf(corrections, 'loss'),
         });
-    runBowls(sheet, bowls.value, pantry.kitchen.scrapingsShare * factorOf(moves, 'loss'), build);
-    return sheet.map((step) => inOwnTime(step, moves));
+    runBowls(
+      sheet,
+      bowls.value,
+      pantry.kitchen.scrapingsShare * factorOf(corrections, 'loss'),
+      build,
+    );
+    return sheet.map((step) => inOwnTime(step, corrections));
   });
 }

@@ -15,7 +15,7 @@ import { planFondant } from '../covers/fondant.ts';
 import { planPressed, warnOfPressed } from '../covers/pressed.ts';
 import { innerSpreadId } from '../document/edit.ts';
 import { centreDensity, planCentre } from '../fill/centre.ts';
-import { factorOf } from '../hand/moves.ts';
+import { factorOf } from '../hand/corrections.ts';
 import type { BareTier } from './tier-plan.ts';
 import { enterSoakAndCentre, warnOfCentre } from '../fill/centre-figures.ts';
 import { loadsOf, openAtEdge, warnOfNoRoom } from '../fill/tier-gaps.ts';
@@ -50,7 +50,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
     const sponge = findRow(pantry, 'sponges', tier.spongeId);
     return scaleRecipe(
       findRow(pantry, 'recipes', sponge.recipeId),
-      bake.ok ? Math.ceil(bake.value.batterG / factorOf(work.moves, 'batter') / 5) * 5 : 0,
+      bake.ok ? Math.ceil(bake.value.batterG / factorOf(work.corrections, 'batter') / 5) * 5 : 0,
     );
   });
   const baked = valueOf(bake);

@@ -1,6 +1,6 @@
 import type { Build } from '../document/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
-import type { HandMoves } from '../hand/moves.ts';
+import type { Corrections } from '../hand/corrections.ts';
 import type { Pantry, Recipe, Spread } from '../pantry/types.ts';
 import type { Workings } from './workings.ts';
 import type { Caution } from '../working/cautions.ts';
@@ -13,7 +13,7 @@ export interface Work {
   /** What the solids said so far. */
   carved: CarveAnswers;
   /** What the records say of the decorator's hand. */
-  moves: HandMoves;
+  corrections: Corrections;
   /** Null where nobody asks why a figure is what it is. */
   workings: Workings | null;
   build: Build;

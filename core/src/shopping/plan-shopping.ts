@@ -1,7 +1,7 @@
 import type { Build } from '../document/types.ts';
 import type { Allergen, Pantry } from '../pantry/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
-import { movesFor, type HandMoves, noMoves } from '../hand/moves.ts';
+import { correctionsFor, type Corrections, noCorrections } from '../hand/corrections.ts';
 import { planBuying } from '../plan/buying.ts';
 import { planBuild } from '../plan/plan.ts';
 import { nothingCarved } from '../plan/shape.ts';
@@ -32,12 +32,17 @@ export function planShopping(
   pantry: Pantry,
   leadDays: number,
   carved: CarveAnswers = nothingCarved,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): ShoppingPlan {
   const shopped: ShoppedBuild[] = [];
   const lists: ShoppingBuild[] = [];
   for (const build of builds) {
-    const { shape, ingredients } = planBuying(build, pantry, carved, movesFor(build, moves));
+    const { shape, ingredients } = planBuying(
+      build,
+      pantry,
+      carved,
+      correctionsFor(build, corrections),
+    );
     const { id, name, brief } = build;
     const useOn = brief.serveAt === null ? null : addDays(brief.serveAt.slice(0, 10), -leadDays);
     if (ingredients.ok) lists.push({ id, name, useOn, ingredients: ingredients.value });
@@ -66,9 +71,9 @@ export const pricesOf = (
   builds: readonly Build[],
   pantry: Pantry,
   carved: CarveAnswers = nothingCarved,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): CakePrice[] =>
   builds.map((build) => {
-    const { price } = planBuild(build, pantry, carved, movesFor(build, moves));
+    const { price } = planBuild(build, pantry, carved, correctionsFor(build, corrections));
     return { id: build.id, total: price?.total ?? null, perServing: price?.perServing ?? null };
   });

@@ -1,4 +1,4 @@
-import { type HandMoves, noMoves } from '../hand/moves.ts';
+import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import { limits } from '../document/limits.ts';
 import type { Build, Tier } from '../document/types.ts';
 import type { Outline } from '../outline/outline.ts';
@@ -43,11 +43,11 @@ export function solveAsBaked(
   build: Build,
   tierId: string,
   pantry: Pantry,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): Rebaked {
   const index = build.tiers.findIndex((tier) => tier.id === tierId);
   const tier = build.tiers[index]!;
-  const planned = planShape(build, pantry, undefined, moves).tiers[index]!.stack.finishedMm;
+  const planned = planShape(build, pantry, undefined, corrections).tiers[index]!.stack.finishedMm;
   const next: Tier = JSON.parse(JSON.stringify(tier)) as Tier;
   next.outline = shrunk(next);
   cakesOf(spongeLayers(next), next.slicesPerCake).forEach((layers, cake) => {
@@ -75,7 +75,8 @@ export function solveAsBaked(
   });
   const heightOf = (changed: Tier): number => {
     const tiers = build.tiers.map((t, i) => (i === index ? changed : t));
-    return planShape({ ...build, tiers }, pantry, undefined, moves).tiers[index]!.stack.finishedMm;
+    return planShape({ ...build, tiers }, pantry, undefined, corrections).tiers[index]!.stack
+      .finishedMm;
   };
   // fillings up to twice or down to half as thick; more is another cake
   let [low, high] = [0.5, 2];

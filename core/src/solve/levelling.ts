@@ -1,4 +1,4 @@
-import { type HandMoves, noMoves } from '../hand/moves.ts';
+import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import { levellings, type Build, type Levelling } from '../document/types.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { planShape } from '../plan/shape.ts';
@@ -18,11 +18,11 @@ export function compareLevelling(
   build: Build,
   tierId: string,
   pantry: Pantry,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): LevellingCost[] {
   return levellings.flatMap((levelling) => {
     const tiers = build.tiers.map((tier) => (tier.id === tierId ? { ...tier, levelling } : tier));
-    const plan = planShape({ ...build, tiers }, pantry, undefined, moves).tiers.find(
+    const plan = planShape({ ...build, tiers }, pantry, undefined, corrections).tiers.find(
       (t) => t.tierId === tierId,
     )!;
     if (!plan.bake.ok || !plan.gaps.ok || !plan.coat.ok) return [];

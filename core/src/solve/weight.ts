@@ -1,4 +1,4 @@
-import { type HandMoves, noMoves } from '../hand/moves.ts';
+import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import { setLayerHeight } from '../document/edit.ts';
 import { limits } from '../document/limits.ts';
 import type { Build } from '../document/types.ts';
@@ -36,7 +36,7 @@ export function orderByWeight(
   build: Build,
   wantedG: number,
   pantry: Pantry,
-  moves: HandMoves = noMoves,
+  corrections: Corrections = noCorrections,
 ): WeighedOrder | null {
   const board = pantry.boards.find((row) => row.id === build.boardId);
   const heights = build.tiers.map((tier) => tier.layers.map((layer) => layer.heightMm));
@@ -47,7 +47,7 @@ export function orderByWeight(
         if (tier.layers[i]!.otherId === null) setLayerHeight(tier, i, mm * factor);
       });
     });
-    const massG = planShape(copy, pantry, undefined, moves).tally.massG;
+    const massG = planShape(copy, pantry, undefined, corrections).tally.massG;
     return massG === null || !board ? null : { build: copy, massG: massG - board.massG };
   };
   let [low, high] = [0.2, 4];

@@ -7,7 +7,7 @@ import { mostBendMm, stiffEnoughMm } from './bending.ts';
 import { boardMaterialRows } from './boards.ts';
 import type { Lift } from './lifts.ts';
 import { pressG } from './press.ts';
-import { sayInto, type Say } from './say.ts';
+import { sayInto, type Say } from './support-words.ts';
 import type { CutFrom } from './shopping-list.ts';
 import { strengthOf } from './strength.ts';
 

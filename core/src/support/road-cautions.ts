@@ -1,7 +1,7 @@
 import type { Build } from '../document/types.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
-import { times, type Say } from './say.ts';
+import { times, type Say } from './support-words.ts';
 import { wantedMargin } from './stability.ts';
 import type { SupportPlan } from './support.ts';
 

@@ -8,7 +8,7 @@ import { warnOfBoard, warnOfDowels } from './dowel-cautions.ts';
 import type { Lift } from './lifts.ts';
 import { warnOfRoad, warnOfRod } from './road-cautions.ts';
 import { rimAt } from './room.ts';
-import { sayInto, times, type Say } from './say.ts';
+import { sayInto, times, type Say } from './support-words.ts';
 import { counterMassG, stakeDepthMm } from './stability.ts';
 import { edgeDistanceMm } from './statics.ts';
 import type { SupportPlan } from './support.ts';

@@ -1,5 +1,5 @@
 import type { Tier } from '../document/types.ts';
-import { factorOf } from '../hand/moves.ts';
+import { factorOf } from '../hand/corrections.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Sponge, Tin } from '../pantry/types.ts';
 import type { TierWork } from '../plan/work.ts';
@@ -9,15 +9,15 @@ import { warnOfBake } from './bake-cautions.ts';
 
 /** The baking of one tier with its sponge as it rises in these hands, and the oven as it is known. */
 export function bakeTier(tier: Tier, work: TierWork): BakePlan {
-  const { pantry, book, cautions, withTimes, workings, moves } = work;
+  const { pantry, book, cautions, withTimes, workings, corrections } = work;
   const row: Sponge = findRow(pantry, 'sponges', tier.spongeId);
-  const rise = factorOf(moves, 'rise');
+  const rise = factorOf(corrections, 'rise');
   const sponge = rise === 1 ? row : { ...row, rise: row.rise * rise };
   const tin: Tin = findRow(pantry, 'tins', tier.tinId);
   const recipe = ifThere(() => findRow(pantry, 'recipes', sponge.recipeId));
   const plan = inOwnOven(
     planBake(tier, sponge, tin, recipe, pantry.kitchen, pantry.foods, withTimes),
-    factorOf(moves, 'bake'),
+    factorOf(corrections, 'bake'),
   );
   workings?.enterBake(book, tier, sponge, tin, recipe, pantry.kitchen, plan);
   if (workings) tellHand(tier, plan, work);
@@ -43,10 +43,10 @@ const inOwnOven = (plan: BakePlan, by: number): BakePlan =>
       };
 
 /** Says in the workings where the hand moved the batter and the minutes of the oven. */
-function tellHand(tier: Tier, plan: BakePlan, { book, moves }: TierWork): void {
+function tellHand(tier: Tier, plan: BakePlan, { book, corrections }: TierWork): void {
   for (const { index } of plan.cakes) {
     const at = `${tier.id}/cake/${index}`;
-    book.move(`${at}/batter`, 'how high your cakes rise', moves.rise);
-    book.move(`${at}/minutes`, 'your oven', moves.bake);
+    book.move(`${at}/batter`, 'how high your cakes rise', corrections.rise);
+    book.move(`${at}/minutes`, 'your oven', corrections.bake);
   }
 }

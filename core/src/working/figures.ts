@@ -1,4 +1,4 @@
-import type { HandMove } from '../hand/moves.ts';
+import type { Correction } from '../hand/corrections.ts';
 import type { Source } from '../pantry/types.ts';
 import type { Kind } from '../units/kinds.ts';
 
@@ -42,7 +42,7 @@ export class FigureBook {
   }
 
   /** Says that the hand moved a figure, and by how much; nothing where it has nothing to say. */
-  move(id: string, what: string, move: HandMove | undefined): void {
+  move(id: string, what: string, move: Correction | undefined): void {
     const figure = this.figures[id];
     if (figure && move)
       figure.inputs.push(

@@ -35,7 +35,7 @@ const schools: Record<Levelling, string> = {
   'cut none, top inverted': 'leave the domes, top upside down',
 };
 const costs = computed(() =>
-  compareLevelling(props.build, tier.value.id, pantry.pantry, store.moves),
+  compareLevelling(props.build, tier.value.id, pantry.pantry, store.corrections),
 );
 const lining = computed(() => {
   const cake = bake.value?.cakes[0];
@@ -66,7 +66,7 @@ function setBaked(cake: number, change: Partial<AsBaked>): void {
 }
 const again = computed(() =>
   tier.value.asBaked.length > 0
-    ? solveAsBaked(props.build, tier.value.id, pantry.pantry, store.moves)
+    ? solveAsBaked(props.build, tier.value.id, pantry.pantry, store.corrections)
     : null,
 );
 /** A hundredth of a millimetre is no difference: the solver comes that near. */

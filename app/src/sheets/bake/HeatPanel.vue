@@ -30,7 +30,7 @@ const question = computed<HeatQuestion | null>(() =>
 /** The waits as bench and day have them, with the hand's own correction. */
 const times = computed(() => {
   const own = store.plan!.times[props.build.tiers.indexOf(tier.value)]!;
-  const chill = factorOf(store.moves, 'chill');
+  const chill = factorOf(store.corrections, 'chill');
   return {
     coolMin: own.coolMin,
     firmMin: own.firmMin * chill,

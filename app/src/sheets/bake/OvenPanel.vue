@@ -185,7 +185,7 @@ function setTemp(name: string, tempC: number | null): void {
   align-items: flex-start;
 }
 .shelf {
-  fill: var(--lift);
+  fill: var(--raised);
   stroke: var(--ink);
   stroke-width: 1.6;
 }

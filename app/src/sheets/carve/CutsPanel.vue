@@ -361,7 +361,7 @@ li {
   padding: 3px 0;
 }
 li.on {
-  background: var(--lift);
+  background: var(--raised);
 }
 li.off .name {
   opacity: 0.75;
@@ -419,7 +419,7 @@ li.off .name {
   font: inherit;
   font-weight: 600;
   color: var(--accent);
-  background: var(--lift);
+  background: var(--raised);
   border: 0;
   border-bottom: 1.8px solid var(--accent);
   padding: 1px 6px;

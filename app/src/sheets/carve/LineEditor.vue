@@ -221,7 +221,7 @@ const text = (mm: number): string => showText(mm, 'span', settings.system);
 }
 svg {
   display: block;
-  background: var(--lift);
+  background: var(--raised);
   border: 1px solid var(--line);
   touch-action: none;
   max-width: 100%;

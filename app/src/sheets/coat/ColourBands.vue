@@ -116,7 +116,7 @@ const drop = (index: number): void =>
   font: inherit;
   font-weight: 600;
   color: var(--accent);
-  background: var(--lift);
+  background: var(--raised);
   border: 0;
   border-bottom: 1.8px solid var(--accent);
   padding: 1px 6px;

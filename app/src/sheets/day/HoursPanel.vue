@@ -211,7 +211,7 @@ async function saveTable(): Promise<void> {
 input[type='time'] {
   font: inherit;
   color: var(--accent);
-  background: var(--lift);
+  background: var(--raised);
   border: 0;
   border-bottom: 1.8px solid var(--accent);
   padding: 2px 4px;

@@ -46,7 +46,7 @@ const share = (out: number, most: number): number => Math.min(100, (100 * out) /
 .track {
   position: relative;
   height: 16px;
-  background: var(--lift);
+  background: var(--raised);
 }
 .track span {
   display: block;

@@ -10,7 +10,7 @@ import {
 import { format, parseISO } from 'date-fns';
 import { computed } from 'vue';
 import NotePhoto from '../../bench/NotePhoto.vue';
-import { offBy } from '../../hand/say.ts';
+import { offBy } from '../../hand/bias-words.ts';
 import { useBuild } from '../../stores/build.ts';
 import { useSettings } from '../../stores/settings.ts';
 

@@ -187,7 +187,7 @@ const choices = (not: string) => [
   font-variant-numeric: tabular-nums;
 }
 .chosen td {
-  background: var(--lift);
+  background: var(--raised);
 }
 .mark {
   color: var(--accent);

@@ -145,6 +145,6 @@ const stays = computed(() =>
 }
 .back {
   flex: 1;
-  background: repeating-linear-gradient(-45deg, var(--lift) 0 6px, var(--line) 6px 7px);
+  background: repeating-linear-gradient(-45deg, var(--raised) 0 6px, var(--line) 6px 7px);
 }
 </style>

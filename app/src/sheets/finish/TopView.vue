@@ -148,7 +148,7 @@ svg {
   stroke-width: 1.6;
 }
 .above {
-  fill: var(--lift);
+  fill: var(--raised);
   stroke: var(--ink);
   stroke-width: 1;
   stroke-dasharray: 5 3;

@@ -287,7 +287,7 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
   font: inherit;
   font-weight: 600;
   color: var(--accent);
-  background: var(--lift);
+  background: var(--raised);
   border: 0;
   border-bottom: 1.8px solid var(--accent);
   padding: 1px 6px;

@@ -99,7 +99,7 @@ svg {
   display: block;
 }
 .face {
-  fill: var(--lift);
+  fill: var(--raised);
   stroke: var(--ink);
   stroke-width: 1.4;
 }

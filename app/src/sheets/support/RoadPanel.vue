@@ -308,7 +308,7 @@ const advice = computed(() => {
 .track {
   position: relative;
   height: 14px;
-  background: var(--lift);
+  background: var(--raised);
 }
 .track span {
   display: block;

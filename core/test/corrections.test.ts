@@ -10,11 +10,11 @@ import {
   handOf,
   handRows,
   handsOfAll,
-  keptMoves,
+  keptCorrections,
   logOf,
-  movesFor,
-  movesFromKept,
-  movesOf,
+  correctionsFor,
+  correctionsFromKept,
+  correctionsOf,
   newBuild,
   noteOf,
   planBuild,
@@ -26,18 +26,18 @@ import {
   trendOf,
   weighTargets,
   type Build,
-  type HandMoves,
+  type Corrections,
   type KeptRecord,
   type Plan,
   type Recordable,
   type Step,
   type Try,
 } from '../src/index.ts';
-import { spreadOf } from '../src/hand/hands.ts';
+import { scatterOf } from '../src/hand/hands.ts';
 
 const pantry = startingPantry();
-const planned = (build: Build, moves: HandMoves = {}): Plan =>
-  planBuild(structuredClone(build), pantry, undefined, moves);
+const planned = (build: Build, corrections: Corrections = {}): Plan =>
+  planBuild(structuredClone(build), pantry, undefined, corrections);
 const stepsOf = (plan: Plan): Step[] => {
   if (!plan.steps.ok) throw new Error(plan.steps.problem);
   return plan.steps.value;
@@ -51,10 +51,10 @@ function note(
   build: Build,
   key: string,
   value: number,
-  moves: HandMoves = {},
+  corrections: Corrections = {},
   label?: string,
 ): void {
-  const step = stepAt(planned(build, moves), key);
+  const step = stepAt(planned(build, corrections), key);
   const record = recordablesOf(step).find((one) => !label || one.label === label)!;
   build.bench.notes.push(noteOf(build, step, record, { id: `n${++made}`, at, value, text: '' }));
 }
@@ -135,17 +135,17 @@ describe('the hand over many cakes', () => {
     expect(hands.get('coat smooth')!.count).toBe(1);
     expect([...hands.keys()]).toEqual([...handKinds]);
   });
-  it('moves nothing without records, nor what is switched off', () => {
-    expect(movesOf(handsOfAll([]))).toEqual({});
+  it('corrects nothing without records, nor what is switched off', () => {
+    expect(correctionsOf(handsOfAll([]))).toEqual({});
     const hands = handsOfAll([record('fill', 1.2), record('drip', 1.2)]);
-    expect(Object.keys(movesOf(hands))).toEqual(['fill', 'drip']);
-    expect(Object.keys(movesOf(hands, ['fill']))).toEqual(['drip']);
-    expect(movesOf(hands).fill!.factor).toBeCloseTo(handFactor(hands.get('fill')!), 12);
+    expect(Object.keys(correctionsOf(hands))).toEqual(['fill', 'drip']);
+    expect(Object.keys(correctionsOf(hands, ['fill']))).toEqual(['drip']);
+    expect(correctionsOf(hands).fill!.factor).toBeCloseTo(handFactor(hands.get('fill')!), 12);
   });
   it('spreads like its quantiles, and narrows with many records that agree', () => {
     const many = Array.from({ length: 40 }, () => record('coat smooth', 1.1));
-    const wide = spreadOf(handsOfAll([]).get('coat smooth')!);
-    const narrow = spreadOf(handsOfAll(many).get('coat smooth')!);
+    const wide = scatterOf(handsOfAll([]).get('coat smooth')!);
+    const narrow = scatterOf(handsOfAll(many).get('coat smooth')!);
     expect(narrow).toBeLessThan(0.5 * wide);
   });
   it('stands out most where it is surest', () => {
@@ -158,12 +158,12 @@ describe('the hand over many cakes', () => {
     expect(furthestOff(hands, ['bake'])).toBeNull();
   });
   it('is kept with a finished build, and given back whole', () => {
-    const moves = { fill: move(1.1), 'coat smooth': move(0.9, 0.2) };
+    const corrections = { fill: move(1.1), 'coat smooth': move(0.9, 0.2) };
     const build = make();
-    expect(movesFor(build, moves)).toBe(moves);
-    build.bench.finished = { at, moves: keptMoves(moves) };
-    expect(movesFor(build, { fill: move(3) })).toEqual(moves);
-    expect(movesFromKept([])).toEqual({});
+    expect(correctionsFor(build, corrections)).toBe(corrections);
+    build.bench.finished = { at, moves: keptCorrections(corrections) };
+    expect(correctionsFor(build, { fill: move(3) })).toEqual(corrections);
+    expect(correctionsFromKept([])).toEqual({});
   });
 });
 
@@ -221,8 +221,8 @@ describe('a plan that follows the hand', () => {
     expect(scaled.value.makesG / before.value.makesG).toBeCloseTo(1 / 1.1, 1);
   });
   it('times the oven, the fridge and the hands, and says by how much it moved them', () => {
-    const moves = { bake: move(1.2), chill: move(0.5), time: move(1.5) };
-    const plan = planned(make(), moves);
+    const corrections = { bake: move(1.2), chill: move(0.5), time: move(1.5) };
+    const plan = planned(make(), corrections);
     const timer = (of: Plan, key: string): number => stepAt(of, key).timer!.minutes;
     expect(timer(plan, 'tier-1/bake') / timer(plain, 'tier-1/bake')).toBeCloseTo(1.2, 1);
     expect(timer(plan, 'tier-1/coat-chill')).toBe(timer(plain, 'tier-1/coat-chill') / 2);
@@ -239,13 +239,13 @@ describe('a plan that follows the hand', () => {
   });
   it('learns the same hand whether or not plans follow it', () => {
     const ratio = 1.25;
-    const learnt = (moves: HandMoves): number => {
+    const learnt = (corrections: Corrections): number => {
       const build = make();
-      const step = stepAt(planned(build, moves), 'tier-1/bake');
+      const step = stepAt(planned(build, corrections), 'tier-1/bake');
       const own = recordablesOf(step).find(({ hand }) => hand === 'bake')!;
       // the oven takes a quarter longer than the model, whatever the plan said
       const actual = (own.planned / (own.movedBy ?? 1)) * ratio;
-      note(build, 'tier-1/bake', actual, moves);
+      note(build, 'tier-1/bake', actual, corrections);
       return recordsOf(build)[0]!.ratio;
     };
     expect(learnt({})).toBeCloseTo(ratio, 9);
@@ -333,8 +333,8 @@ describe('what happened at the bench', () => {
     note(build, 'box', 2 * loss.planned, {}, loss.label);
     expect(recordsOf(build)[0]).toMatchObject({ kind: 'loss' });
     expect(recordsOf(build)[0]!.ratio).toBeCloseTo(2, 9);
-    const lostG = (moves: HandMoves): number => {
-      const { bowls } = planned(make(), moves);
+    const lostG = (corrections: Corrections): number => {
+      const { bowls } = planned(make(), corrections);
       if (!bowls.ok) throw new Error('no bowls');
       return bowls.value.reduce((sum, bowl) => sum + bowl.lostG, 0);
     };
@@ -373,7 +373,7 @@ describe('practice', () => {
     const calm = [1.1, 1.1, 1.1, 1.1].map((ratio) => record('drip', ratio));
     const found = suggestedDrills(handsOfAll([...wild, ...calm]));
     expect(found.map(({ drill }) => drill.id)).toEqual(['pressure']);
-    expect(found[0]!.spread).toBeGreaterThan(found[0]!.usual);
+    expect(found[0]!.scatter).toBeGreaterThan(found[0]!.usual);
   });
   it('has a target within what can be weighed, for kinds that there are', () => {
     for (const drill of drills) {

@@ -20,15 +20,15 @@ export interface KeptRecord {
 }
 
 /** What the hand does to one kind of figure of a plan. */
-export interface HandMove {
+export interface Correction {
   factor: number;
   /** Spread of the next one, in place of what is usual. */
   cv: number;
   count: number;
 }
-export type HandMoves = Partial<Record<HandKind, HandMove>>;
+export type Corrections = Partial<Record<HandKind, Correction>>;
 /** A hand of which no record says anything; always the same, so that what was planned with it is known. */
-export const noMoves: HandMoves = {};
+export const noCorrections: Corrections = {};
 
 /**
  * How much of what was planned was really taken or done. Where what is left is weighed, it is what
@@ -72,18 +72,19 @@ export function recordsOf(build: Build): KeptRecord[] {
   return [...found.values()];
 }
 
-/** Moves as a finished build keeps them, and back. */
-export const keptMoves = (moves: HandMoves): Finished['moves'] =>
-  handKinds.flatMap((hand) => (moves[hand] ? [{ hand, ...moves[hand] }] : []));
-export const movesFromKept = (kept: Finished['moves']): HandMoves =>
+/** Corrections as a finished build keeps them, and back. */
+export const keptCorrections = (corrections: Corrections): Finished['moves'] =>
+  handKinds.flatMap((hand) => (corrections[hand] ? [{ hand, ...corrections[hand] }] : []));
+export const correctionsFromKept = (kept: Finished['moves']): Corrections =>
   Object.fromEntries(kept.map(({ hand, ...move }) => [hand, move]));
 
 /** What the hand does to a build: a finished one keeps what it did to it then. */
-export const movesFor = ({ bench }: Build, moves: HandMoves): HandMoves =>
-  bench.finished ? movesFromKept(bench.finished.moves) : moves;
+export const correctionsFor = ({ bench }: Build, corrections: Corrections): Corrections =>
+  bench.finished ? correctionsFromKept(bench.finished.moves) : corrections;
 
 /** By how much the hand moves a kind of figure; 1 where it has nothing to say. */
-export const factorOf = (moves: HandMoves, kind: HandKind): number => moves[kind]?.factor ?? 1;
+export const factorOf = (corrections: Corrections, kind: HandKind): number =>
+  corrections[kind]?.factor ?? 1;
 
 /** For a coat of some style; null for a style that has no coat of its own. */
 export function coatKind(style: string): HandKind | null {

@@ -5,10 +5,10 @@ import { Stryker } from '@stryker-mutator/core';
  * npm run -s mutate -- units. Below four fifths noticed it fails. Words are left as they are.
  */
 const tests: Record<string, string[]> = {
-  units: ['units', 'misled'],
-  fill: ['settle', 'coat-and-fill', 'squeeze'],
+  units: ['units'],
+  fill: ['settle', 'coat-and-fill'],
   support: ['statics', 'support'],
-  document: ['files', 'fields', 'merge', 'document'],
+  document: ['files', 'fields', 'merge'],
 };
 const [folder = '', only] = process.argv.slice(2);
 if (!tests[folder]) {

@@ -8,6 +8,6 @@ export default defineConfig({
     environment: 'node',
     isolate: false,
     include: (process.env.MUTATE_TESTS ?? '').split(',').map((name) => `test/${name}.test.ts`),
-    testTimeout: 30_000,
+    testTimeout: 120_000,
   },
 });

@@ -268,6 +268,13 @@ export const anyBuild: fc.Arbitrary<Build> = fc.record({
     ),
     freezerMm: fc.constantFrom(0, 400),
     chillIn: fc.constantFrom('fridge' as const, 'freezer' as const),
+    cooling: fc.constantFrom(
+      [],
+      [
+        { spreadId: 'caramel', where: 'tray' as const },
+        { spreadId: 'curd', where: 'cold water' as const },
+      ],
+    ),
     pinned: fc.constantFrom([], [{ taskId: 'box', startMin: -90 }]),
     together: fc.constantFrom([], ['another']),
     fridgeMm: between(limits.fridgeMm),

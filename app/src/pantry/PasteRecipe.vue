@@ -3,6 +3,7 @@ import {
   fieldProblem,
   maxTableLength,
   outOfProportion,
+  pantryLimits,
   readPasted,
   readRecipeTable,
   rowSchemas,
@@ -75,6 +76,11 @@ const yieldG = computed(() => typedYield.value ?? Math.round(usualYieldG(total.v
 
 /** A frosting needs a row of its own to be chosen: one it is like lends density and stiffness. */
 const likeId = ref('');
+const holdsLike = computed<Recipe['holds']>(() => {
+  const like = pantry.pantry.spreads.find((row) => row.id === likeId.value);
+  const { holds } = pantry.pantry.recipes.find((row) => row.id === like?.recipeId) ?? {};
+  return holds?.map((hold) => ({ ...hold, after: pantryLimits.holdAfter.max })) ?? null;
+});
 const likes = computed(() => [
   { value: '', text: 'only a recipe' },
   ...pantry.pantry.spreads.map((row) => ({
@@ -147,6 +153,8 @@ async function save(): Promise<void> {
     caution: null,
     hazards: [],
     hottestC: null,
+    // it waits as the one does that it is like
+    holds: holdsLike.value,
   };
   const like = pantry.pantry.spreads.find((row) => row.id === likeId.value);
   const spread: Spread | null = like

@@ -16,6 +16,7 @@ import QuantityField from '../figures/QuantityField.vue';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 import AllergenPick from './AllergenPick.vue';
+import RecipeWaits from './RecipeWaits.vue';
 import SwapLine from './SwapLine.vue';
 
 /** A recipe's lines and steps. Changes the row that is being edited, or replaces it by a swap. */
@@ -178,6 +179,7 @@ const stepsOf = (event: Event): string[] =>
         @change="recipe.steps = stepsOf($event)"
       />
     </label>
+    <RecipeWaits :model-value="recipe" />
   </div>
 </template>
 

@@ -7,10 +7,12 @@ import {
   buildFrom6,
   buildFrom7,
   buildFrom8,
+  buildFrom9,
   rowFrom2,
   rowFrom3,
   rowFrom4,
   rowFrom7,
+  rowFrom9,
   startingKitchen,
   type Build,
   type KeptRecord,
@@ -128,6 +130,8 @@ export class Database extends Dexie {
     this.version(7).upgrade((work) => renewAll(work, buildFrom7, rowFrom7));
     // and when a core could hold loose pieces
     this.version(8).upgrade((work) => renewAll(work, buildFrom8, (_table, row) => row as Renew));
+    // and when recipes said what they wait for
+    this.version(9).upgrade((work) => renewAll(work, buildFrom9, rowFrom9));
   }
 }
 

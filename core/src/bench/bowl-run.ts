@@ -6,7 +6,7 @@ import { phrase } from '../units/phrase.ts';
 import { isOfSame, leftLabel, type Step } from './steps.ts';
 
 /** The step at which a share of a bowl is used; null where no single step uses it. */
-function stepOfUse({ kind, part }: BowlUse): string | null {
+export function stepOfUse({ kind, part }: BowlUse): string | null {
   if (!part) return null;
   const [tierId, what, index] = part.split('/');
   if (kind === 'dab') return `${tierId}/first`;

@@ -1,11 +1,14 @@
 import type { Batch } from '../bowls/batches.ts';
 import type { Bowl } from '../bowls/bowls.ts';
 import { handsOn, mixMinutes } from '../labour/minutes.ts';
-import type { Pantry, Recipe, Spread } from '../pantry/types.ts';
+import type { Hazard } from '../pantry/hazards.ts';
+import type { CoolPlace, Pantry, Recipe, Spread } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
-import type { ScaledRecipe } from '../recipes/scale.ts';
+import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
 import { phrase } from '../units/phrase.ts';
-import { perishable } from './perishable.ts';
+import { trayMm } from '../heat/cool-places.ts';
+import { code, planHolds, type PlannedHold } from '../work/holds.ts';
+import { isPerishable, perishable } from './perishable.ts';
 import { step, type ListItem, type Step } from './steps.ts';
 
 const linesOf = (recipe: ScaledRecipe, mixes: number): ListItem[] =>
@@ -22,65 +25,208 @@ const dangerOf = (recipe: Recipe): Pick<Step, 'hazards' | 'hotC'> => ({
   hotC: recipe.hottestC,
 });
 
-/** The steps of each recipe: its parts, making it, dividing and colouring, setting aside. */
+/** What the bowls' steps are made from, beside the bowls. */
+export interface BowlContext {
+  spreadOf: (id: string) => Spread;
+  recipeOf: (id: string) => Recipe;
+  pantry: Pantry;
+}
+
+/** The steps of each recipe: its parts, making it, what it waits for, dividing and colouring, setting aside. */
 export const bowlSteps = (
   bowls: readonly Bowl[],
   batches: readonly Batch[],
-  spreadOf: (id: string) => Spread,
-  recipeOf: (id: string) => Recipe,
-  pantry: Pantry,
+  context: BowlContext,
 ): Step[] =>
   batches.flatMap((batch) => {
-    const spread = spreadOf(batch.spreadId);
-    const times = batch.mixes === 1 ? '' : `, ${batch.mixes} mixings of the same size`;
     const own = bowls.filter((bowl) => bowl.batchId === batch.id);
-    const name = batch.id === batch.spreadId ? batch.name : (own[0]?.name ?? batch.name);
     return [
-      ...batch.parts.map((part) =>
-        step(
-          `bowl/${batch.id}/part/${part.recipeId}`,
-          'Bowls',
-          `First the ${part.name.toLowerCase()}`,
-          mixMinutes(part.recipeId),
-          {
-            lead: phrase(
-              `{make} of it goes into the ${name.toLowerCase()}. ${part.steps.join(' ')}`,
-              {
-                make: [part.makesG, 'bowl'],
-              },
-            ),
-            list: linesOf(part, 1),
-            cautions: part.caution ? [phrase(part.caution)] : [],
-            ...dangerOf(recipeOf(part.recipeId)),
-            beside: true,
-          },
-        ),
-      ),
-      step(
-        `bowl/${batch.id}/make`,
-        'Bowls',
-        `Make the ${name.toLowerCase()}`,
-        mixMinutes(spread.recipeId) * batch.mixes,
-        {
-          lead: phrase(`{make} in all${times}. ${batch.recipe.steps.join(' ')}`, {
-            make: [batch.makeG, 'bowl'],
-          }),
-          list: linesOf(batch.recipe, batch.mixes),
-          checks: ['Smooth, and soft enough to spread without pulling crumbs'],
-          cautions: [
-            ...(batch.recipe.caution ? [phrase(batch.recipe.caution)] : []),
-            ...perishable(spread),
-            ...scalingRules(recipeOf(spread.recipeId), batch.recipe.factor, null, pantry.foods),
-          ],
-          ...dangerOf(recipeOf(spread.recipeId)),
-          beside: true,
-          record: { kind: 'mass', label: 'made in all', planned: batch.makeG, show: 'bowl' },
-        },
-      ),
+      ...batch.parts.flatMap((part) => partSteps(batch, part, context)),
+      ...makeSteps(batch, own, context),
       ...divideSteps(batch, own),
       ...own.flatMap(asideSteps),
     ];
   });
+
+const nameOf = (batch: Batch, own: readonly Bowl[]): string =>
+  (batch.id === batch.spreadId ? batch.name : (own[0]?.name ?? batch.name)).toLowerCase();
+
+/** A recipe that goes into another one, and how it cools before it may. */
+function partSteps(batch: Batch, part: ScaledRecipe, { recipeOf, pantry }: BowlContext): Step[] {
+  const recipe = recipeOf(part.recipeId);
+  const name = part.name.toLowerCase();
+  const key = `bowl/${batch.id}/part/${part.recipeId}`;
+  const holds = planHolds(recipe, part.makesG, usualDensity, pantry);
+  return [
+    step(key, 'Bowls', `First the ${name}`, mixMinutes(part.recipeId), {
+      lead: phrase(
+        `{make} of it goes into the ${batch.name.toLowerCase()}. ${part.steps.join(' ')}`,
+        {
+          make: [part.makesG, 'bowl'],
+        },
+      ),
+      list: linesOf(part, 1),
+      cautions: part.caution ? [phrase(part.caution)] : [],
+      ...dangerOf(recipe),
+      beside: true,
+    }),
+    ...holds.flatMap((hold) => holdStep(key, name, hold, recipe, true)),
+  ];
+}
+/** What is brushed on is boiled, and cools before it is: hot syrup on cold cake makes it tear. */
+export function syrupSteps(massG: number, recipe: Recipe | null, pantry: Pantry): Step[] {
+  if (massG <= 0 || !recipe) return [];
+  const name = recipe.name.toLowerCase();
+  const scaled = scaleRecipe(recipe, Math.ceil(massG / 5) * 5);
+  return [
+    step('bowl/syrup/make', 'Bowls', `Make the ${name}`, handsOn.syrup, {
+      lead: phrase(`{make} of it. ${recipe.steps.join(' ')}`, { make: [scaled.makesG, 'bowl'] }),
+      list: linesOf(scaled, 1),
+      cautions: recipe.caution ? [phrase(recipe.caution)] : [],
+      ...dangerOf(recipe),
+      beside: true,
+    }),
+    ...planHolds(recipe, scaled.makesG, usualDensity, pantry).flatMap((hold) =>
+      holdStep('bowl/syrup', name, hold, recipe, false),
+    ),
+  ];
+}
+
+/** Of what is not a filling by itself, g/mL. */
+const usualDensity = 1.05;
+
+/** Making a batch: its recipe's steps as far as the first wait, the wait, and what is done after it. */
+function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): Step[] {
+  const spread = context.spreadOf(batch.spreadId);
+  const recipe = context.recipeOf(spread.recipeId);
+  const name = nameOf(batch, own);
+  const times = batch.mixes === 1 ? '' : `, ${batch.mixes} mixings of the same size`;
+  const { steps } = batch.recipe;
+  const holds = batch.holds;
+  const minutes = mixMinutes(spread.recipeId) * batch.mixes;
+  const share = (from: number, to: number): number =>
+    steps.length === 0 ? minutes : (minutes * (to - from)) / steps.length;
+  const first = holds[0]?.after ?? steps.length;
+  const isWhole = first >= steps.length;
+  const sheet: Step[] = [
+    step(`bowl/${batch.id}/make`, 'Bowls', `Make the ${name}`, share(0, first), {
+      lead: phrase(`{make} in all${times}. ${steps.slice(0, first).join(' ')}`, {
+        make: [batch.makeG, 'bowl'],
+      }),
+      list: linesOf(batch.recipe, batch.mixes),
+      checks:
+        isWhole && holds.length === 0
+          ? ['Smooth, and soft enough to spread without pulling crumbs']
+          : [],
+      cautions: [
+        ...(batch.recipe.caution ? [phrase(batch.recipe.caution)] : []),
+        ...perishable(spread),
+        ...scalingRules(recipe, batch.recipe.factor, null, context.pantry.foods),
+      ],
+      ...dangerOf(recipe),
+      beside: true,
+      record: { kind: 'mass', label: 'made in all', planned: batch.makeG, show: 'bowl' },
+    }),
+  ];
+  holds.forEach((hold, i) => {
+    sheet.push(...holdStep(`bowl/${batch.id}`, name, hold, recipe, isPerishable(spread)));
+    sheet.at(-1)!.keepsMin = hold.mostMin;
+    const next = holds[i + 1]?.after ?? steps.length;
+    if (next <= hold.after) return;
+    sheet.push(
+      step(
+        `bowl/${batch.id}/then/${hold.after}`,
+        'Bowls',
+        `Finish the ${name}`,
+        share(hold.after, next),
+        {
+          lead: phrase(steps.slice(hold.after, next).join(' ')),
+          checks: ['Smooth, and soft enough to spread without pulling crumbs'],
+          hazards: recipe.hazards.filter((one) => one === 'running machine'),
+          beside: true,
+        },
+      ),
+    );
+  });
+  return sheet;
+}
+
+const placeWords: Record<CoolPlace, string> = {
+  bowl: 'In its bowl on the bench, stirred now and then',
+  tray: 'Spread {thin} thin on a tray, film on its face',
+  'cold water': 'The bowl in cold water with some ice, stirred now and then; not a drop gets in',
+  fridge: 'In the fridge, film on its face',
+  'tray in the fridge': 'Spread {thin} thin on a tray in the fridge, film on its face',
+};
+const thin: [number, 'thickness'] = [trayMm, 'thickness'];
+
+/** Something that was made waits; none where it is only to be used before long. */
+function holdStep(
+  key: string,
+  name: string,
+  hold: PlannedHold,
+  recipe: Recipe,
+  spoils: boolean,
+): Step[] {
+  const { place, fromC, toC, minutes, highMm } = hold;
+  if (minutes < 1) return [];
+  const tooSlow = spoils && (fromC ?? 0) >= code.fromC && (hold.codeMin ?? Infinity) > code.mostMin;
+  const quicker = hold.ways.find((way) => way.minutes < 0.7 * minutes);
+  return [
+    step(
+      `${key}/hold/${hold.after}`,
+      'Bowls',
+      toC === null ? `The ${name} rests` : `Let the ${name} cool`,
+      1,
+      {
+        lead: phrase(
+          `${placeWords[place]}: about {min}${toC === null ? '' : hold.why === 'cooled' ? ', from {from} to {to}' : ' in all; it is at {to} before that, and sets in the rest'}.${hold.guessed ? ' The recipe does not say how it cools; cool to the room is meant.' : ''}`,
+          {
+            min: [minutes, 'minutes'],
+            thin,
+            from: [fromC ?? 0, 'temperature'],
+            to: [toC ?? 0, 'temperature'],
+          },
+        ),
+        checks: toC === null ? [] : ['Cold enough all through: stirred, then read in the middle'],
+        cautions: [
+          ...(tooSlow
+            ? [
+                phrase(
+                  'Too slow for what spoils: from {from} to {to} within 2 h, usual food code; yours decides. Spread it on a tray in the fridge, or set the bowl in ice and water.',
+                  { from: [code.fromC, 'temperature'], to: [code.toC, 'temperature'] },
+                ),
+              ]
+            : []),
+          ...(quicker
+            ? [
+                phrase(`Short of time? ${placeWords[quicker.place]}: {min}.`, {
+                  min: [quicker.minutes, 'minutes'],
+                  thin,
+                }),
+              ]
+            : []),
+        ],
+        hazards:
+          (fromC ?? 0) > hotC ? recipe.hazards.filter((one) => hotHazards.includes(one)) : [],
+        hotC: fromC ?? roomC,
+        beside: true,
+        timer: { label: name, minutes: Math.round(minutes), lookMin: null },
+        probe:
+          toC === null || hold.why === 'rested'
+            ? null
+            : { label: 'in the middle', fromC: toC - probeK, toC },
+        hold: { place, highMm },
+      },
+    ),
+  ];
+}
+/** Hot enough to hurt until it has cooled. */
+const hotC = 50;
+const roomC = 21;
+const hotHazards: readonly Hazard[] = ['hot sugar', 'hot fat or cream'];
+/** What has cooled a little further than it must is as good. */
+const probeK = 6;
 
 /** One batch shared out to bowls of different colours. */
 function divideSteps(batch: Batch, bowls: readonly Bowl[]): Step[] {

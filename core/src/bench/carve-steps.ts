@@ -2,6 +2,7 @@ import type { Tier } from '../document/types.ts';
 import type { TierCarve } from '../carve/apply.ts';
 import { firmMin } from '../carve/cold.ts';
 import { loosePieces } from '../carve/carve-cautions.ts';
+import { carveNeeds } from '../carve/needs.ts';
 import { cutWords } from '../carve/words.ts';
 import type { TierTimes } from '../times/tier-times.ts';
 import { equivalentRadiusMm } from '../outline/outline.ts';
@@ -113,3 +114,44 @@ export function carveSteps(
     );
   return steps;
 }
+
+/** Reliefs are cut into the coat once it is cold, and filled again where an inlay is planned. */
+export function reliefSteps(
+  tier: Tier,
+  carve: TierCarve,
+  spreadOf: (id: string) => Spread,
+): Step[] {
+  const inlays = carveNeeds(tier, carve).filter(({ kind }) => kind === 'inlay');
+  return carve.question.cuts.flatMap((cut): Step[] => {
+    if (cut.kind !== 'relief') return [];
+    const inlay = inlays.find(({ part }) => part === `cut/${cut.id}`);
+    const spread = inlay && spreadOf(inlay.spreadId);
+    const tint = inlay?.tint.trim() ? `, ${inlay.tint.trim()}` : '';
+    return [
+      step(`${tier.id}/relief/${cut.id}`, 'Coat', cut.name, reliefMin(cut.areaMm2), {
+        part: `${tier.id}/cut/${cut.id}`,
+        lead: cutWords(cut, 0, 0),
+        amounts:
+          inlay && spread
+            ? [
+                {
+                  label: `${spread.name.toLowerCase()}${tint}`,
+                  value: inlay.ml * spread.densityGPerMl,
+                  kind: 'small',
+                  figure: null,
+                },
+              ]
+            : [],
+        checks: [
+          'Outline pricked through the template first',
+          inlay ? 'Scraped level, in one pass, towards the coat' : 'No cake shows at its ground',
+        ],
+        hazards: ['knife'],
+      }),
+    ];
+  });
+}
+
+/** Tracing and cutting a relief as large as a hand, 100 cm2, min (estimate). */
+const reliefPer100Cm2 = 12;
+const reliefMin = (areaMm2: number): number => Math.max(5, (areaMm2 / 10_000) * reliefPer100Cm2);

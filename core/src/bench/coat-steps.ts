@@ -4,6 +4,7 @@ import type { Spread } from '../pantry/types.ts';
 import { coatMin, handsOn, sideScale } from '../labour/minutes.ts';
 import { styleRows } from '../pantry/styles.ts';
 import { phrase } from '../units/phrase.ts';
+import { pressedSteps } from './cover-steps.ts';
 import type { StackContext } from './stack-context.ts';
 import { leftLabel, step, type Step } from './steps.ts';
 
@@ -39,16 +40,11 @@ const coatAmounts = (
   }));
 };
 
-/** Crumb coat and coat of one tier. */
-export function coatSteps({
-  tier,
-  stack,
-  coat,
-  strips,
-  times,
-  chillIn,
-  spreadOf,
-}: StackContext): Step[] {
+/** Crumb coat and coat of one tier, with what is pressed on before it sets. */
+export function coatSteps(context: StackContext): Step[] {
+  const { tier, stack, coat, strips, times, chillIn, spreadOf } = context;
+  const onCoat = pressedSteps(context);
+  const paperOut = 'Paper strips drawn out while the foot is soft';
   const inner = spreadOf(coat.crumbSpreadId);
   const style = styleRows[tier.coat.style];
   const steps: Step[] = [];
@@ -83,6 +79,7 @@ export function coatSteps({
           record: { kind: 'mass', label: leftLabel, planned: 0, show: 'bowl' },
         },
       ),
+      ...(coat.coatG > 0 ? [] : onCoat),
       step(`${tier.id}/crumb-chill`, 'Coat', 'Chill the crumb coat', 1, {
         part: `${tier.id}/crumb`,
         lead: phrase(
@@ -124,11 +121,12 @@ export function coatSteps({
           checks: [
             'The cake does not show through',
             'The side is upright against a set square',
-            'Paper strips drawn out',
+            ...(onCoat.length === 0 ? [paperOut] : []),
           ],
           record: { kind: 'mass', label: leftLabel, planned: 0, show: 'bowl' },
         },
       ),
+      ...onCoat.map((each) => ({ ...each, checks: [...each.checks, paperOut] })),
       step(`${tier.id}/coat-chill`, 'Coat', 'Chill until the coat is set', 1, {
         part: `${tier.id}/coat`,
         beside: true,
@@ -142,5 +140,5 @@ export function coatSteps({
         },
       }),
     );
-  return steps;
+  return coat.crumbG > 0 || coat.coatG > 0 ? steps : onCoat;
 }

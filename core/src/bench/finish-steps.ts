@@ -121,6 +121,7 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
   const { row, spec, amounts, count } = drip;
   const meanG = amounts.dripsG / count;
   const meanMm = drip.drips.reduce((sum, one) => sum + one.lengthMm, 0) / count;
+  const kinds = dripKinds(drip);
   const temperature = {
     label: 'as warm as',
     value: spec.fluidC,
@@ -148,7 +149,7 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
       part,
       ...warmth(row, spec.fluidC, null),
       lead: phrase(
-        `{count} drips, {gap} apart, {g} each on average${drip.squeezes ? ' ({squeezes} squeezes)' : ''}${tier.drip!.tool === 'bag' ? '; cut the end of the bag {cut} wide' : ''}${amounts.rimG > 0.5 ? '; {rim} more are the bead along the rim' : ''}. Begin below the amount: more can follow.`,
+        `{count} drips, {gap} apart, {g} each on average${drip.squeezes ? ' ({squeezes} squeezes)' : ''}${tier.drip!.tool === 'bag' ? '; cut the end of the bag {cut} wide' : ''}${amounts.rimG > 0.5 ? '; {rim} more are the bead along the rim' : ''}${kinds.length > 0 ? `. ${kinds.map(({ name }, k) => (k === 0 ? `Long ones come to {${name}}` : `${name} ones to {${name}}`)).join(', ')}` : ''}. One squeeze onto the scale first. Begin below the amount: more can follow.`,
         {
           count: [count, 'count'],
           gap: [drip.rimMm / count, 'thickness'],
@@ -156,6 +157,9 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
           squeezes: [drip.squeezes ?? 0, 'factor'],
           cut: [drip.bagCutMm, 'thickness'],
           rim: [amounts.rimG, 'small'],
+          ...Object.fromEntries(
+            kinds.map(({ name, lengthMm }) => [name, [lengthMm, 'span'] as [number, 'span']]),
+          ),
         },
       ),
       amounts: [
@@ -167,7 +171,12 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
         },
         temperature,
       ],
-      list: eachDrip(drip),
+      list: kinds.map(({ name, count: many, massG }): ListItem => ({
+        label: `${name}, ${many} of them`,
+        value: massG,
+        kind: 'fineMass',
+        note: 'each',
+      })),
       record: {
         kind: 'length',
         label: 'length of the drips',
@@ -195,22 +204,52 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
   ];
 }
 
-/** Drips of different lengths one by one, from the back to the right. */
-function eachDrip(drip: DripPlan): ListItem[] {
-  const grams = drip.drips.map((one) => one.massG);
-  if (Math.max(...grams) - Math.min(...grams) < 0.1 || drip.count > 60) return [];
-  return drip.drips.map((one, i): ListItem => ({
-    label: `drip ${i + 1}`,
-    value: one.massG,
-    kind: 'fineMass',
-    note: null,
-  }));
+/** Lengths nearer than this are one kind of drip to the hand, mm. */
+const alikeMm = 2;
+const kindNames: Record<number, string[]> = {
+  2: ['long', 'short'],
+  3: ['long', 'middle', 'short'],
+};
+
+/**
+ * Drips as a hand makes them: long, middle and short, with what one of each takes. A hand that
+ * squeezes does not weigh thirty drips; it keeps three in mind.
+ */
+export function dripKinds(
+  drip: DripPlan,
+): { name: string; count: number; massG: number; lengthMm: number }[] {
+  const sorted = [...drip.drips].sort((a, b) => b.lengthMm - a.lengthMm);
+  const [first] = sorted;
+  const last = sorted.at(-1);
+  if (!first || !last || first.lengthMm - last.lengthMm < alikeMm) return [];
+  const lengths = new Set(sorted.map(({ lengthMm }) => Math.round(lengthMm / alikeMm)));
+  const kinds = Math.min(3, lengths.size, sorted.length);
+  const names = kindNames[kinds];
+  if (!names) return [];
+  // as far from longest to shortest in each kind: those that look alike are made alike
+  const wide = (first.lengthMm - last.lengthMm) / kinds;
+  return names.flatMap((name, k) => {
+    const own = sorted.filter(
+      ({ lengthMm }) => Math.min(kinds - 1, Math.floor((first.lengthMm - lengthMm) / wide)) === k,
+    );
+    if (own.length === 0) return [];
+    const mean = (of: (one: (typeof own)[number]) => number): number =>
+      own.reduce((sum, one) => sum + of(one), 0) / own.length;
+    return [
+      {
+        name,
+        count: own.length,
+        massG: mean(({ massG }) => massG),
+        lengthMm: mean(({ lengthMm }) => lengthMm),
+      },
+    ];
+  });
 }
 
 /** A torched surface, for as long as it is worked, C (estimate). */
 const torchC = 200;
 
-/** Browning with a torch, when everything is piped and before anything that weeps. */
+/** Browning with a torch: after what is to brown is there, before picks, paper, and what weeps. */
 export const torchSteps = ({ tier }: FinishContext): Step[] =>
   tier.torched
     ? [

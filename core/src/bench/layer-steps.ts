@@ -89,16 +89,19 @@ export function otherSteps({ tier, others, recipes }: StackContext): Step[] {
 
 /** What is done to the layers before they are stacked: measured, cored, soaked. */
 export function layerSteps({ tier, soak, centre, spreadOf }: StackContext): Step[] {
-  const steps: Step[] = [
-    step(`${tier.id}/rims`, 'Fill and stack', 'Measure the layers, if they are not even', 4, {
-      part: `${tier.id}/layer/0`,
-      lead: phrase(
-        'A cocktail stick at one point of each rim marks its 12 o’clock. Height at four points, from the mark on, the way the hands run; the turns that make the stack level follow.',
-      ),
-      checks: ['Every stick is out again before the layer is covered'],
-      rimsOf: tier.id,
-    }),
-  ];
+  const steps: Step[] = [];
+  // one layer stands as it is, and nobody measures a crepe
+  if (tier.layers.filter(({ otherId }) => otherId === null).length > 1)
+    steps.push(
+      step(`${tier.id}/rims`, 'Fill and stack', 'Measure the layers, if they are not even', 4, {
+        part: `${tier.id}/layer/0`,
+        lead: phrase(
+          'A cocktail stick at one point of each rim marks its 12 o’clock. Height at four points, from the mark on, the way the hands run; the turns that make the stack level follow.',
+        ),
+        checks: ['Every stick is out again before the layer is covered'],
+        rimsOf: tier.id,
+      }),
+    );
   if (tier.centre && centre)
     steps.push(
       step(`${tier.id}/core`, 'Fill and stack', 'Cut the hidden centre', 6, {

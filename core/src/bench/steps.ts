@@ -2,6 +2,7 @@ import type { NoteKind, Planned } from '../document/types.ts';
 import type { HandKind } from '../hand/kinds.ts';
 import type { Kind } from '../units/kinds.ts';
 import type { Hazard } from '../pantry/hazards.ts';
+import type { CoolPlace } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 
 export const chapters = [
@@ -78,6 +79,10 @@ export interface Step {
   /** It goes well beside the main work, without an eye for the cake. */
   beside: boolean;
   timer: { label: string; minutes: number; lookMin: number | null } | null;
+  /** Where what was made waits here, and how high it stands on a shelf, mm. */
+  hold: { place: CoolPlace; highMm: number } | null;
+  /** What follows must begin within so many minutes; null where it keeps. */
+  keepsMin: number | null;
   handsOnMin: number;
   record: Recordable | null;
   /** What else can be noted here. */
@@ -119,6 +124,8 @@ export const step = (
   hotC: roomC,
   beside: false,
   timer: null,
+  hold: null,
+  keepsMin: null,
   handsOnMin,
   record: null,
   also: [],

@@ -140,9 +140,14 @@ function howPlaced(topping: Topping): string {
   return ways[topping.arrangement];
 }
 
-/** Toppings of a tier: those that keep now, those that do not at the last moment. */
-export const toppingSteps = ({ tier, plan, foods }: FinishContext, last: boolean): Step[] =>
+/** When a topping comes: before a torch that is to brown it, now, or at the last moment. */
+export type ToppingTime = 'torched' | 'now' | 'last';
+const timeOf = ({ torched }: Tier, { last, kind, eaten, pick }: Topping): ToppingTime =>
+  last ? 'last' : torched && kind === 'heap' && eaten && pick === 'none' ? 'torched' : 'now';
+
+/** Toppings of a tier that come at that time. */
+export const toppingSteps = ({ tier, plan, foods }: FinishContext, time: ToppingTime): Step[] =>
   plan.finish.toppings
     .map((one, i) => ({ one, i }))
-    .filter(({ one }) => one.topping.last === last && one.count > 0)
+    .filter(({ one }) => timeOf(tier, one.topping) === time && one.count > 0)
     .map(({ one, i }) => toppingStep(tier, one, i, foods));

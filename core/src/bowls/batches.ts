@@ -2,6 +2,7 @@ import type { BatchBy } from '../document/types.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
 import { addUp } from '../units/add-up.ts';
+import type { PlannedHold } from '../work/holds.ts';
 
 /** Smallest multiple of 5 g that is not less. */
 const upToFive = (g: number): number => Math.ceil(g / 5 - 1e-9) * 5;
@@ -24,7 +25,12 @@ export interface Batch {
   recipe: ScaledRecipe;
   /** Recipes among its ingredients, to be made before it. */
   parts: ScaledRecipe[];
+  /** What it waits for before it is used, in the order of its recipe. */
+  holds: PlannedHold[];
 }
+
+/** The waits of so much of a recipe, mixed at once. */
+export type HoldsOf = (spread: Spread, recipe: Recipe, massG: number) => PlannedHold[];
 
 /** Liquid that a whisk still reaches, over the mixer's bowl (docs/model.md#bowls). */
 const smallestShare = 0.08;
@@ -98,6 +104,7 @@ export function planBatch(
   recipes: readonly Recipe[],
   kitchen: Kitchen,
   by: BatchBy,
+  holdsOf: HoldsOf,
 ): Batch {
   const needG = bowls.reduce((sum, bowl) => sum + bowl.safeG, 0);
   const largest = largestMix(spread, kitchen);
@@ -121,6 +128,7 @@ export function planBatch(
     limit: largest?.limit ?? null,
     smallestMixG: spread.mixerShare === null ? null : kitchen.mixerMl * smallestShare,
     recipe: scaled,
+    holds: holdsOf(spread, recipe, eachMixG),
     parts: scaled.ingredients.flatMap((line) => {
       const part = line.recipeId && recipes.find((row) => row.id === line.recipeId);
       return part ? [scaleRecipe(part, upToFive(line.massG * mixes))] : [];

@@ -3,7 +3,7 @@ import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { FigureBook, from, given, type Input } from '../working/figures.ts';
-import { planBatch, shareOut, type Batch } from './batches.ts';
+import { planBatch, shareOut, type Batch, type HoldsOf } from './batches.ts';
 import { enoughG, scatterOfKind, sumSpread, type ChancePart } from './chance.ts';
 import { tintNote } from './tint.ts';
 import {
@@ -114,6 +114,7 @@ export function planBowls(
   recipes: readonly Recipe[],
   kitchen: Kitchen,
   book: FigureBook,
+  holdsOf: HoldsOf,
   corrections: Corrections = noCorrections,
 ): { bowls: Bowl[]; batches: Batch[] } {
   // what drips are run from: a bag in one cake is no bottle in its words
@@ -150,6 +151,7 @@ export function planBowls(
       recipes,
       kitchen,
       build.batchBy,
+      holdsOf,
     );
   });
   const makes = new Map(

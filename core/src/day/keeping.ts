@@ -24,3 +24,6 @@ export const freezerShare = 0.45;
 
 /** Wrapped sponge waits so long for its filling, min (usual guidance). */
 export const spongeKeepsMin = 2 * day;
+
+/** Boiled sugar syrup keeps so long in the fridge, min (usual guidance). */
+export const syrupKeepsMin = 14 * day;

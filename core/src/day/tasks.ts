@@ -1,10 +1,11 @@
+import { stepOfUse } from '../bench/bowl-run.ts';
 import type { Step } from '../bench/steps.ts';
 import type { Bowl } from '../bowls/bowls.ts';
 import type { Build } from '../document/types.ts';
-import type { Spread } from '../pantry/types.ts';
+import type { CoolPlace, Spread } from '../pantry/types.ts';
 import type { CakePlan, MakingPlan } from '../plan/plan-types.ts';
 import { ifThere, valueOf } from '../working/staged.ts';
-import { keepingRows, spongeKeepsMin } from './keeping.ts';
+import { keepingRows, spongeKeepsMin, syrupKeepsMin } from './keeping.ts';
 import type { DayTask } from './types.ts';
 
 /** Hands-on time that is not worth cutting up, min: longer runs of steps become several tasks. */
@@ -38,6 +39,11 @@ function laneOf(step: Step, tierIds: readonly string[]): Lane {
 }
 
 const isBaking = (step: Step): boolean => step.key.endsWith('/bake');
+/** It takes the mixer, whatever is made in it. */
+const isMachined = (step: Step): boolean =>
+  step.chapter === 'Bowls' && step.hazards.includes('running machine');
+const isInFridge = (place: CoolPlace): boolean =>
+  place === 'fridge' || place === 'tray in the fridge';
 const isCooling = (step: Step): boolean => step.key.endsWith('/cool');
 /** Steps that count parts out come at the table, after all that is planned here. */
 const isAtTable = (step: Step): boolean => step.key.startsWith('out/') || step.key === 'serve';
@@ -52,6 +58,7 @@ export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Sp
   const steps = valueOf(plan.steps);
   if (!steps) return [];
   const tierIds = build.tiers.map((tier) => tier.id);
+  const stepAt = new Map(steps.map((step) => [step.key, step]));
   const tasks: DayTask[] = [];
   const open = new Map<string, { lane: Lane; steps: Step[] }>();
   const lastOf = new Map<string, DayTask>();
@@ -64,16 +71,18 @@ export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Sp
     const before = lastOf.get(laneId);
     if (before) {
       const baked = before.stepKeys.at(-1)!.endsWith('/cool');
+      const keepsMin = stepAt.get(before.stepKeys.at(-1)!)?.keepsMin ?? null;
       task.after.push({
         id: before.id,
         leastMin: 0,
-        mostMin: baked ? spongeKeepsMin : null,
+        mostMin: baked ? spongeKeepsMin : keepsMin,
       });
     }
     lastOf.set(laneId, task);
     firstOf.set(laneId, [...(firstOf.get(laneId) ?? []), task]);
     tasks.push(task);
   };
+  const soon = usedSoon(steps, valueOf(plan.bowls) ?? []);
   for (const step of steps) {
     if (isAtTable(step)) continue;
     const lane = laneOf(step, tierIds);
@@ -81,7 +90,8 @@ export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Sp
     const hands = now?.steps.reduce((sum, one) => sum + one.handsOnMin, 0) ?? 0;
     const turnsPage = now && now.steps.at(-1)!.chapter !== step.chapter;
     const isLong = hands + step.handsOnMin > mostHandsMin && !isCooling(step);
-    if (now && (turnsPage || isLong)) close(lane.id);
+    const isSoon = soon.has(step.key) && !now?.steps.some(({ key }) => soon.has(key));
+    if (now && (turnsPage || isLong || isSoon)) close(lane.id);
     const group = open.get(lane.id) ?? { lane, steps: [] };
     group.steps.push(step);
     open.set(lane.id, group);
@@ -90,13 +100,31 @@ export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Sp
     if (step.timer && step.timer.minutes >= 10 && !isOven) close(lane.id);
   }
   for (const id of [...open.keys()]) close(id);
-  linkBowls(tasks, valueOf(plan.bowls) ?? [], spreadOf);
+  linkBowls(tasks, valueOf(plan.bowls) ?? [], spreadOf, stepAt);
+  linkSyrup(tasks, plan.tiers);
   linkCake(tasks, lastOf, firstOf);
   const table = steps.find((step) => step.key === 'serve');
   if (table) {
     tasks.push(servingTask(table, lastOf.get('cake') ?? null, plan.serving?.outMin ?? 0));
   }
   return withOwn(tasks, build);
+}
+
+/** What must be used within this of being made is made right before its own task begins, min. */
+const soonMin = 60;
+
+/** The steps that use what does not wait: a task begins with the first of them. */
+function usedSoon(steps: readonly Step[], bowls: readonly Bowl[]): Set<string> {
+  const short = new Set(
+    steps.flatMap(({ key, keepsMin }) =>
+      keepsMin !== null && keepsMin <= soonMin ? [key.split('/')[1]!] : [],
+    ),
+  );
+  return new Set(
+    bowls
+      .filter(({ id, batchId }) => short.has(id) || short.has(batchId))
+      .flatMap(({ uses }) => uses.flatMap((use) => stepOfUse(use) ?? [])),
+  );
 }
 
 function taskOf(
@@ -114,10 +142,13 @@ function taskOf(
   const road = steps.some((step) => step.key === 'road');
   const uses: DayTask['uses'] = [];
   if (isBaking(last)) uses.push({ resource: 'oven', amount: 1, when: 'wait' });
-  if (steps.some((step) => step.key.endsWith('/mix') || step.key.endsWith('/make')))
+  if (steps.some((step) => step.key.endsWith('/mix') || isMachined(step)))
     uses.push({ resource: 'mixer', amount: 1, when: 'hands' });
   const isChilled = waitMin > 0 && !isBaking(last) && !isCooling(last);
-  if (isChilled) {
+  if (last.hold) {
+    if (waitMin > 0 && isInFridge(last.hold.place))
+      uses.push({ resource: 'fridge', amount: last.hold.highMm, when: 'wait' });
+  } else if (isChilled) {
     const i = build.tiers.findIndex((tier) => tier.id === lane.tierId);
     const high = i >= 0 ? plan.tiers[i]!.stack.finishedMm : plan.tally.heightMm;
     uses.push({ resource: build.day.chillIn, amount: high + overTierMm, when: 'wait' });
@@ -160,19 +191,43 @@ function linkBowls(
   tasks: readonly DayTask[],
   bowls: readonly Bowl[],
   spreadOf: (id: string) => Spread,
+  stepAt: ReadonlyMap<string, Step>,
 ): void {
-  for (const made of tasks) {
-    const [head, bowlId] = made.id.split('/');
-    if (head !== 'bowl') continue;
+  const lastOf = new Map<string, DayTask>();
+  for (const task of tasks) {
+    const [head, bowlId] = task.id.split('/');
+    if (head === 'bowl') lastOf.set(bowlId!, task);
+  }
+  for (const [bowlId, made] of lastOf) {
     const own = bowls.filter((bowl) => bowl.id === bowlId || bowl.batchId === bowlId);
     const spreadId = own[0]?.spreadId;
-    const mostMin = spreadId ? keepsFor(spreadId, spreadOf) : null;
+    const keeps = [
+      spreadId ? keepsFor(spreadId, spreadOf) : null,
+      stepAt.get(made.stepKeys.at(-1)!)?.keepsMin ?? null,
+    ].filter((min) => min !== null);
+    const mostMin = keeps.length > 0 ? Math.min(...keeps) : null;
     for (const use of own.flatMap((bowl) => bowl.uses)) {
-      const user = userOf(tasks, use.kind, use.part?.split('/')[0] ?? null);
+      const key = stepOfUse(use);
+      const user =
+        tasks.find(({ stepKeys }) => key !== null && stepKeys.includes(key)) ??
+        userOf(tasks, use.kind, use.part?.split('/')[0] ?? null);
       if (!user || user === made || user.after.some((one) => one.id === made.id)) continue;
       user.after.push({ id: made.id, leastMin: 0, mostMin });
     }
   }
+}
+
+/** Syrup has cooled before the first layer of a soaked tier is filled. */
+function linkSyrup(tasks: readonly DayTask[], tiers: Timed['tiers']): void {
+  const made = tasks.find(({ id }) => id === 'bowl/syrup/make');
+  if (!made) return;
+  for (const { tierId, soak } of tiers)
+    if (soak.some(({ ml }) => ml > 0))
+      userOf(tasks, 'gap', tierId)?.after.push({
+        id: made.id,
+        leastMin: 0,
+        mostMin: syrupKeepsMin,
+      });
 }
 
 /** Null for what is poured, which has no row among the spreads. */

@@ -1,3 +1,5 @@
+import type { CoolPlace } from '../pantry/types.ts';
+
 /** From when to when on a day of the week a person works, minutes after midnight; null for a day off. */
 export type Hours = { from: number; to: number } | null;
 
@@ -24,6 +26,8 @@ export interface DaySettings {
   freezerMm: number;
   /** Where stacks and coats get firm. */
   chillIn: 'fridge' | 'freezer';
+  /** Where fillings and frostings cool, by spread; others where their recipe says. */
+  cooling: { spreadId: string; where: CoolPlace }[];
   /** Minutes in hand before it is served. */
   spareMin: number;
   own: OwnTask[];

@@ -1,4 +1,4 @@
-import { minutesTo } from '../putright/cool-bowl.ts';
+import { minutesTo } from '../heat/cool-bowl.ts';
 
 /** A temperature read in a bowl, and when, min. */
 export interface TempReading {

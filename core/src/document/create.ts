@@ -82,6 +82,7 @@ export const newDay = (): DaySettings => ({
   fridgeMm: 900,
   freezerMm: 0,
   chillIn: 'fridge',
+  cooling: [],
   spareMin: 30,
   own: [],
   minutes: [],

@@ -1,4 +1,5 @@
 import type { DaySettings, Hours, OwnTask } from '../day/types.ts';
+import { coolPlaces } from '../pantry/types.ts';
 import { limits } from './limits.ts';
 import { name } from './common-fields.ts';
 import { figure, id, list, oneOf, orNull, record, wholeFigure, words } from '../fields/field.ts';
@@ -20,6 +21,10 @@ export const daySettings = record<DaySettings>({
   fridgeMm: figure(limits.fridgeMm),
   freezerMm: figure(limits.freezerMm),
   chillIn: oneOf(['fridge', 'freezer']),
+  cooling: list(
+    record<DaySettings['cooling'][number]>({ spreadId: id(), where: oneOf(coolPlaces) }),
+    limits.coolings.max,
+  ),
   spareMin: figure(limits.spareMin),
   own: list(
     record<OwnTask>({

@@ -1,6 +1,7 @@
 import { grow } from '../outline/outline.ts';
 import { limits } from './limits.ts';
 import { newDowels, newGap, newLayer, newStanding, usualCard } from './create.ts';
+import type { CoolPlace } from '../pantry/types.ts';
 import type { Build, Gap, PipingJob, Tier } from './types.ts';
 
 /*
@@ -170,3 +171,7 @@ function keepGapsBelowCake(tier: Tier): void {
   const most = cakeMm(tier);
   for (const gap of tier.gaps) gap.heightMm = Math.min(gap.heightMm, most);
 }
+
+/** Where a spread is to cool; null for where its recipe says. */
+export const coolPlaceOf = ({ day }: Build, spreadId: string): CoolPlace | null =>
+  day.cooling.find((one) => one.spreadId === spreadId)?.where ?? null;

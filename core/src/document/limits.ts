@@ -88,6 +88,7 @@ export const limits = {
   freezerMm: { min: 0, max: 5000, kind: 'span' },
   pinMin: { min: -20_200, max: 0 },
   together: { min: 0, max: 20 },
+  coolings: { min: 0, max: 60 },
   fridgeMm: { min: 100, max: 4000, kind: 'span' },
   ownTasks: { min: 0, max: 60 },
   taskMin: { min: 0, max: 2880, kind: 'minutes' },

@@ -16,12 +16,9 @@ import {
   newStanding,
   tierDefaults,
 } from './create.ts';
+import { asList, asObject, type Loose } from './loose.ts';
+import { buildFrom9, rowFrom9 } from './migrate-10.ts';
 import { buildVersion } from './types.ts';
-
-type Loose = Record<string, unknown>;
-const asObject = (value: unknown): Loose =>
-  typeof value === 'object' && value !== null && !Array.isArray(value) ? (value as Loose) : {};
-const asList = (value: unknown): unknown[] => (Array.isArray(value) ? value : []);
 
 /**
  * Version 1 knew one cake with one thickness for all its layers and one for all its fillings;
@@ -345,6 +342,13 @@ const from8to9 = (file: Loose): Loose => ({
   carvings: [],
 });
 
+const from9to10 = (file: Loose): Loose => ({
+  ...file,
+  version: 10,
+  build: buildFrom9(file.build),
+  pantry: renewRows(asObject(file.pantry), rowFrom9),
+});
+
 const steps: Record<number, (file: Loose) => Loose> = {
   1: from1to2,
   2: from2to3,
@@ -354,6 +358,7 @@ const steps: Record<number, (file: Loose) => Loose> = {
   6: from6to7,
   7: from7to8,
   8: from8to9,
+  9: from9to10,
 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */

@@ -10,7 +10,7 @@ import type { Journey, Rod, Standing } from '../support/types.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 9;
+export const buildVersion = 10;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];

@@ -30,6 +30,17 @@ export const pouredSpreadsOf = (tier: Tier, pantry: Pantry): string[] =>
 export const pouredSpreadId = (row: Ganache, ratio: number | null): string =>
   row.spreadId ?? `poured-${row.id.slice(0, 44)}-${Math.round((ratio ?? row.ratio) * 1000)}`;
 
+/** The warmest at which a spread is dripped or poured, C; null where it is not. */
+export function usedC(build: Build, pantry: Pantry, spreadId: string): number | null {
+  const warm = build.tiers
+    .flatMap((tier) => [tier.pour, tier.drip])
+    .flatMap((poured) => {
+      const row = poured && pantry.ganaches.find(({ id }) => id === poured.ganacheId);
+      return row && pouredSpreadId(row, poured.ratio) === spreadId ? [poured.fluidC] : [];
+    });
+  return warm.length > 0 ? Math.max(...warm) : null;
+}
+
 /** What it is called at a ratio: by its row at the row's own, else by its chocolate and the ratio it has. */
 export function pouredName(row: Ganache, ratio: number | null, foods: readonly Food[]): string {
   const used = ratio ?? row.ratio;
@@ -69,6 +80,7 @@ function recipeOf(row: Ganache, ratio: number | null, foods: readonly Food[], id
       caution: 'Melted chocolate burns: dry cloths, and never over 50 °C.',
       hazards: [],
       hottestC: meltedC,
+      holds: [],
     };
   }
   const { parts } = found;
@@ -93,12 +105,17 @@ function recipeOf(row: Ganache, ratio: number | null, foods: readonly Food[], id
     caution: 'Hot cream scalds: pour from a low height, heatproof bowl.',
     hazards: ['hot fat or cream', 'steam'],
     hottestC: simmerC,
+    // cream at a simmer over chocolate comes to about this; it is used as warm as its drip or pour says
+    holds: [{ after: 99, fromC: stirredC, toC: setC, where: 'bowl', leastMin: 0, mostMin: null }],
   };
 }
 
 /** Chocolate melted for tempering, and cream at a simmer, at their hottest, C. */
 const meltedC = 50;
 const simmerC = 90;
+/** Stirred together, and cool enough to spread, C. */
+const stirredC = 48;
+const setC = 26;
 
 interface Derived {
   foods: readonly Food[];

@@ -1,4 +1,4 @@
-import { bowlMinutes, minutesTo } from '../putright/cool-bowl.ts';
+import { bowlMinutes, minutesTo } from '../heat/cool-bowl.ts';
 import { capacityOfGanache, type GanacheMade } from './composer.ts';
 
 /** Where a bowl stands to cool, with its coefficient in W/m2K (estimates). */

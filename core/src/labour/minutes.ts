@@ -13,6 +13,7 @@ export const handsOn = {
   levelAndSplit: 12,
   fillAndStack: 12,
   soak: 3,
+  syrup: 8,
   crumbCoat: 10,
   box: 5,
   washUp: 15,

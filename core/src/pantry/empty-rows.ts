@@ -40,4 +40,5 @@ export const emptyRecipe = (id: string): Recipe => ({
   caution: null,
   hazards: [],
   hottestC: null,
+  holds: null,
 });

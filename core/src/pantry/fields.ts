@@ -1,4 +1,5 @@
 import { hazards } from './hazards.ts';
+import { coolPlaces, type RecipeHold } from './types.ts';
 import { allergenList, name, outline } from '../document/common-fields.ts';
 import {
   byName,
@@ -64,6 +65,9 @@ export const pantryLimits = {
   ingredientG: { min: 0.1, max: 20000 },
   ovenC: { min: 60, max: 300, kind: 'temperature' },
   hottestC: { min: -20, max: 300, kind: 'temperature' },
+  holdToC: { min: 0, max: 100, kind: 'temperature' },
+  holdAfter: { min: 1, max: 99 },
+  holdMin: { min: 0, max: 7 * 24 * 60, kind: 'minutes' },
   bakeMin: { min: 3, max: 600, kind: 'minutes' },
   mixerMl: { min: 300, max: 60000 },
   kerfMm: { min: 0, max: 3 },
@@ -223,6 +227,23 @@ const recipe = record<Recipe>({
   caution: orNull(words(600)),
   hazards: list(oneOf(hazards), hazards.length),
   hottestC: orNull(figure(at.hottestC)),
+  holds: orNull(
+    list(
+      record<RecipeHold>({
+        after: wholeFigure(at.holdAfter),
+        fromC: orNull(figure(at.hottestC)),
+        toC: orNull(figure(at.holdToC)),
+        where: oneOf(coolPlaces),
+        leastMin: figure(at.holdMin),
+        mostMin: orNull(figure(at.holdMin)),
+      }).rule(
+        'hold',
+        'waits at least longer than it may at most',
+        (hold) => hold.mostMin === null || hold.leastMin <= hold.mostMin,
+      ),
+      8,
+    ),
+  ),
 }).rule('yield', 'yields more than its ingredients weigh', (recipe) => {
   if (!Array.isArray(recipe.ingredients)) return true;
   const total = recipe.ingredients.reduce((sum, i) => sum + (i?.massG ?? 0), 0);

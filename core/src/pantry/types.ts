@@ -248,6 +248,24 @@ export interface Ganache extends Row {
   tests: TestDrip[];
 }
 
+export const coolPlaces = ['bowl', 'tray', 'cold water', 'fridge', 'tray in the fridge'] as const;
+/** Where something cools: in its bowl on the bench, spread thin on a tray, in a bowl in cold water, in the fridge. */
+export type CoolPlace = (typeof coolPlaces)[number];
+
+/** A wait in a recipe's method: until it has cooled, or for as long as it rests, blooms or sets. */
+export interface RecipeHold {
+  /** After so many of its steps; after the last of them it waits for its use. */
+  after: number;
+  /** How warm it is when the wait begins and how warm it may be at its end, C; null where only time counts. */
+  fromC: number | null;
+  toC: number | null;
+  /** Where it waits, unless the user chooses another place for it. */
+  where: CoolPlace;
+  /** No shorter than this however fast it cools, and no longer before what follows; null where it keeps. Min. */
+  leastMin: number;
+  mostMin: number | null;
+}
+
 /** A line of a recipe: an ingredient of the pantry, another recipe, or only a name. */
 export interface Ingredient {
   name: string;
@@ -270,6 +288,8 @@ export interface Recipe extends Row {
   /** What can hurt while it is made, and how hot it gets, C; null where nobody has said. */
   hazards: Hazard[];
   hottestC: number | null;
+  /** What it waits for between its steps and before its use; null where nobody has said. */
+  holds: RecipeHold[] | null;
 }
 
 export const measurings = ['spooned', 'sifted', 'scooped'] as const;

@@ -37,6 +37,9 @@ import { cardsG } from '../support/boards.ts';
 import { FigureBook, given } from '../working/figures.ts';
 import { asDocument, Known } from '../working/known.ts';
 import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
+import { coolPlaceOf } from '../document/edit.ts';
+import { usedC } from '../finish/ganache-recipe.ts';
+import { planHolds } from '../work/holds.ts';
 
 /** No answer of the solids is known. */
 export const nothingCarved: CarveAnswers = () => undefined;
@@ -291,6 +294,15 @@ function planAllBowls(
       pantry.recipes,
       pantry.kitchen,
       book,
+      (spread, recipe, massG) =>
+        planHolds(
+          recipe,
+          massG,
+          spread.densityGPerMl,
+          pantry,
+          coolPlaceOf(build, spread.id),
+          usedC(build, pantry, spread.id),
+        ),
       work.corrections,
     ),
   );

@@ -1,8 +1,8 @@
 import { bakeSteps } from '../bench/bake-steps.ts';
-import { bowlSteps } from '../bench/bowl-steps.ts';
+import { bowlSteps, syrupSteps } from '../bench/bowl-steps.ts';
 import { runBowls } from '../bench/bowl-run.ts';
 import { inOwnTime } from '../bench/own-time.ts';
-import { carveSteps } from '../bench/carve-steps.ts';
+import { carveSteps, reliefSteps } from '../bench/carve-steps.ts';
 import { closingSteps } from '../bench/closing-steps.ts';
 import { coatSteps } from '../bench/coat-steps.ts';
 import { coverSteps } from '../bench/cover-steps.ts';
@@ -21,6 +21,7 @@ import {
 } from '../bench/support-steps.ts';
 import { factorOf } from '../hand/corrections.ts';
 import { glueSpreadId } from '../carve/needs.ts';
+import { syrupRecipeId } from '../soak/soak.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Work } from './work.ts';
 import type { CakePlan } from './plan-types.ts';
@@ -76,9 +77,12 @@ export function planSteps(
         foods: pantry.foods,
       });
     });
+    const syrupG = tiers.flatMap((plan) => plan.soak).reduce((sum, { massG }) => sum + massG, 0);
     const assembly = assemblySteps(build, support, nonFood);
     const kit = kitOf(build, null).map(({ what }) => what);
     const isCutting = (step: Step): boolean => step.chapter === 'Fill and stack';
+    const reliefs = ({ carve }: (typeof tiers)[number], i: number): Step[] =>
+      carve ? reliefSteps(build.tiers[i]!, carve, spreadOf) : [];
     const several = tiers.length > 1;
     const named = (steps: Step[], i: number): Step[] =>
       several
@@ -99,7 +103,12 @@ export function planSteps(
         ),
       ),
       ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish, pantry.foods)),
-      ...bowlSteps(bowls.value, batches, spreadOf, recipeOf, pantry),
+      ...bowlSteps(bowls.value, batches, { spreadOf, recipeOf, pantry }),
+      ...syrupSteps(
+        syrupG,
+        ifThere(() => recipeOf(syrupRecipeId)),
+        pantry,
+      ),
       ...contexts.flatMap((context, i) => [
         ...named([...baking[i]!.filter(isCutting), ...stackSteps(context)], i),
       ]),
@@ -118,7 +127,7 @@ export function planSteps(
           : [],
       ),
       ...contexts.flatMap((context, i) =>
-        named([...coatSteps(context), ...coverSteps(context)], i),
+        named([...coatSteps(context), ...reliefs(tiers[i]!, i), ...coverSteps(context)], i),
       ),
       ...cutSteps(cutLists),
       ...assembly.filter((step) => step.chapter === 'Support'),
@@ -126,10 +135,11 @@ export function planSteps(
         [
           ...onTiers(flowSteps),
           ...pipingSteps(piping, build, pantry.kitchen, spreadOf, corrections),
+          ...onTiers((context) => toppingSteps(context, 'torched')),
           ...onTiers(torchSteps),
-          ...onTiers((context) => toppingSteps(context, false)),
+          ...onTiers((context) => toppingSteps(context, 'now')),
         ],
-        onTiers((context) => toppingSteps(context, true)),
+        onTiers((context) => toppingSteps(context, 'last')),
         [...roadStep(build, support, kit), ...assembly.filter((step) => step.chapter === 'Serve')],
         countOutSteps(nonFood),
         tally.massG,

@@ -5,7 +5,7 @@ import { dissolve } from '../recipes/parts.ts';
 import { dimensionOf } from '../units/kinds.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { Kind } from '../units/kinds.ts';
-import { bowlMinutes, minutesTo } from './cool-bowl.ts';
+import { bowlMinutes, minutesTo } from '../heat/cool-bowl.ts';
 
 export const faults = [
   'too stiff',

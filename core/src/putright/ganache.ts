@@ -1,7 +1,7 @@
 import { composeGanache, correctFirmness, type GanacheParts } from '../ganache/composer.ts';
 import { ganacheFluid, standsAtMm } from '../drip/fluid.ts';
 import { capacityOfGanache } from '../ganache/composer.ts';
-import { bowlMinutes, minutesTo } from './cool-bowl.ts';
+import { bowlMinutes, minutesTo } from '../heat/cool-bowl.ts';
 
 /** What a bowl of ganache wants so that it runs as it should: one of these does it. */
 export interface GanacheRemedies {

@@ -11,11 +11,14 @@ import {
   type BowlUse,
   type Build,
   type CakePlan,
+  type CoolPlace,
+  type PlannedHold,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
+import { placeWords } from '../../pantry/place-words.ts';
 import { useSettings } from '../../stores/settings.ts';
 import IngredientList from '../IngredientList.vue';
 import { useSheet } from '../useSheet.ts';
@@ -42,6 +45,24 @@ const batchWords: Record<BatchBy, string> = {
   'whole recipes': 'in whole recipes',
 };
 const batchChoices = batchWays.map((value) => ({ value, text: batchWords[value] }));
+/** Waits in which it cools, where it may stand elsewhere. */
+const cooled = computed(() =>
+  (batch.value?.holds ?? []).filter(({ toC, ways }) => toC !== null && ways.length > 0),
+);
+const waysOf = ({ ways }: PlannedHold) =>
+  ways.map(({ place, minutes }) => ({
+    value: place,
+    text: `${placeWords[place]}, ${showText(minutes, 'minutes', settings.system)}`,
+  }));
+function coolIn(where: CoolPlace): void {
+  const { spreadId } = bowl.value!;
+  store.edit('Where it cools', (draft) => {
+    draft.day.cooling = [
+      ...draft.day.cooling.filter((one) => one.spreadId !== spreadId),
+      { spreadId, where },
+    ];
+  });
+}
 const isApart = computed(() => bowl.value?.apart !== null);
 const kinds = computed(() => new Set(bowl.value?.uses.map((use) => use.kind)));
 function takeApart(use: BowlUse): void {
@@ -191,6 +212,19 @@ function setTogether(to: boolean): void {
           @update:model-value="(to) => setTogether(to === 'together')"
         />.
       </template>
+    </p>
+    <p v-for="hold in cooled" :key="hold.after" class="sentence" data-test="cooling">
+      It cools
+      <ChoiceField
+        :model-value="hold.place"
+        label="Where it cools"
+        :options="waysOf(hold)"
+        @update:model-value="coolIn"
+      />
+      {{ hold.why === 'cooled' ? 'to' : ', and rests; it is below' }}
+      <b>{{ showText(hold.toC!, 'temperature', settings.system) }}</b>{{
+        hold.why === 'cooled' ? '' : ' before that'
+      }}{{ hold.guessed ? '; its recipe does not say how' : '' }}.
     </p>
     <IngredientList
       v-for="recipe in [...batch.parts, batch.recipe]"

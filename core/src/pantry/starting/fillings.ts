@@ -11,6 +11,8 @@ import {
   dark,
   cream,
   recipe,
+  cools,
+  rests,
   syrup,
   scalds,
   raw,
@@ -68,7 +70,7 @@ export const fillingRecipes: Recipe[] = [
     'Whipped cream',
     [cream(1000), icing(60)],
     ['Whip cold cream and sugar to firm peaks, and stop there.'],
-    { hazards: ['running machine'] },
+    { holds: [rests(1, 0, 60)], hazards: ['running machine'] },
   ),
   recipe(
     'firmcream',
@@ -86,6 +88,7 @@ export const fillingRecipes: Recipe[] = [
       'Wait 2 minutes and stir from the middle.',
     ],
     {
+      holds: [cools(2, 50, 26, 'bowl', 120)],
       hazards: ['hot fat or cream', 'steam'],
       hotC: 90,
       caution: 'Hot cream scalds: pour from a low height, heatproof bowl.',
@@ -100,6 +103,7 @@ export const fillingRecipes: Recipe[] = [
       'Wait 2 minutes and stir from the middle.',
     ],
     {
+      holds: [cools(2, 50, 26, 'bowl', 180)],
       hazards: ['hot fat or cream', 'steam'],
       hotC: 90,
       caution: 'Hot cream scalds: pour from a low height, heatproof bowl.',
@@ -114,6 +118,7 @@ export const fillingRecipes: Recipe[] = [
       'Whip until it holds, no longer: it turns grainy.',
     ],
     {
+      holds: [cools(1, 50, 6, 'fridge', 360, 3 * 24 * 60), rests(2, 0, 15)],
       hazards: ['hot fat or cream', 'steam', 'running machine'],
       hotC: 90,
       caution: 'Hot cream scalds: pour from a low height, heatproof bowl.',
@@ -125,6 +130,7 @@ export const fillingRecipes: Recipe[] = [
     [dark(300), butter(220), icing(420), of('milk', 140), of('cocoa', 40)],
     ['Warm milk, butter and chocolate to 60 °C.', 'Beat in sugar and cocoa; cool until it holds.'],
     {
+      holds: [cools(2, 58, 28, 'bowl')],
       hazards: ['hot fat or cream', 'running machine'],
       hotC: 60,
       caution: scalds('Warm milk with chocolate'),
@@ -135,7 +141,7 @@ export const fillingRecipes: Recipe[] = [
     'Hazelnut spread',
     [of('hazelnuts', 420), of('milk-chocolate', 300), of('sunflower-oil', 60), icing(120)],
     ['Grind the nuts until the oil runs.', 'Stir in melted chocolate, oil and sugar.'],
-    { hazards: ['running machine'], hotC: 50, loss: 0.05 },
+    { holds: [cools(2, 40, 28, 'bowl')], hazards: ['running machine'], hotC: 50, loss: 0.05 },
   ),
   recipe(
     'compote',
@@ -146,6 +152,7 @@ export const fillingRecipes: Recipe[] = [
       'Stir in the cornflour in the water, boil 1 minute, cool.',
     ],
     {
+      holds: [cools(2, 98, 20, 'tray')],
       hazards: ['hot sugar', 'steam'],
       hotC: 102,
       caution:
@@ -161,7 +168,13 @@ export const fillingRecipes: Recipe[] = [
       'Whisk everything but the butter over water until 82 °C.',
       'Strain, beat in the butter, chill under film.',
     ],
-    { hazards: ['hot fat or cream', 'steam'], hotC: 82, caution: scalds('Hot curd'), loss: 0.05 },
+    {
+      holds: [cools(2, 75, 8, 'tray in the fridge')],
+      hazards: ['hot fat or cream', 'steam'],
+      hotC: 82,
+      caution: scalds('Hot curd'),
+      loss: 0.05,
+    },
   ),
   recipe(
     'curdcream',
@@ -187,6 +200,7 @@ export const fillingRecipes: Recipe[] = [
       'Stir in butter and salt; cook to 108 °C; cool.',
     ],
     {
+      holds: [cools(3, 106, 28, 'bowl')],
       hazards: ['hot sugar', 'hot fat or cream', 'steam'],
       hotC: 180,
       caution: `${syrup} Add the cream slowly, in a deep pan.`,
@@ -202,6 +216,7 @@ export const fillingRecipes: Recipe[] = [
       'Stir in the warm cream; boil two minutes.',
     ],
     {
+      holds: [cools(2, 103, 30, 'bowl')],
       hazards: ['hot sugar', 'hot fat or cream', 'steam'],
       hotC: 140,
       caution: `${syrup} Add the cream slowly, in a deep pan.`,

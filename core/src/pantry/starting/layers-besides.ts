@@ -11,6 +11,8 @@ import {
   cream,
   lift,
   recipe,
+  cools,
+  rests,
   syrup,
   scalds,
 } from './recipe-lines.ts';
@@ -25,7 +27,12 @@ export const besideRecipes: Recipe[] = [
       'Whisk everything smooth and let it rest for half an hour.',
       'A thin film in a hot pan; turn when the edge lifts.',
     ],
-    { hazards: ['hot fat or cream', 'raw egg', 'raw flour'], hotC: 190, loss: 0.01 },
+    {
+      holds: [rests(1, 30)],
+      hazards: ['hot fat or cream', 'raw egg', 'raw flour'],
+      hotC: 190,
+      loss: 0.01,
+    },
   ),
   recipe(
     'meringue-disc',
@@ -49,7 +56,7 @@ export const besideRecipes: Recipe[] = [
     'Butter biscuit',
     [flour(300), butter(200), icing(100), of('salt', 2)],
     ['Rub butter into flour and sugar.', 'Chill, roll, prick and cut to the traced circle.'],
-    { hazards: ['raw flour'], loss: 0.01 },
+    { holds: [cools(1, 22, 8, 'fridge', 30)], hazards: ['raw flour'], loss: 0.01 },
   ),
   recipe(
     'shortcake',
@@ -68,12 +75,14 @@ export const besideRecipes: Recipe[] = [
       'Fold in the softly whipped cream.',
     ],
     {
+      holds: [cools(2, 82, 28, 'cold water', 0, 20)],
       hazards: ['hot fat or cream', 'steam', 'running machine'],
       hotC: 82,
       caution: scalds('Hot custard'),
     },
   ),
   recipe('syrup', 'Plain syrup', [sugar(500), of('water', 500)], ['Boil once and cool.'], {
+    holds: [cools(1, 104, 26, 'bowl')],
     hazards: ['hot sugar', 'steam'],
     hotC: 104,
     caution: syrup,

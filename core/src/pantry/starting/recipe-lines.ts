@@ -1,5 +1,5 @@
 import type { Hazard } from '../hazards.ts';
-import type { Ingredient, Recipe } from '../types.ts';
+import type { CoolPlace, Ingredient, Recipe, RecipeHold } from '../types.ts';
 import { startingFoods } from './foods.ts';
 
 /* How recipes of the house are written down: lines by their ingredient, a recipe by its lines. */
@@ -43,6 +43,8 @@ interface Extra {
   /** What can hurt, and how hot it gets, C; cold work where nothing is said. */
   hazards?: Hazard[];
   hotC?: number;
+  /** What it waits for; nothing where nothing is said. */
+  holds?: RecipeHold[];
   /** What is lost by scraping and by boiling away, as a share. */
   loss?: number;
 }
@@ -67,6 +69,7 @@ export function recipe(
     caution: extra.caution ?? null,
     hazards: extra.hazards ?? [],
     hottestC: extra.hotC ?? 21,
+    holds: extra.holds ?? [],
   };
 }
 
@@ -75,6 +78,29 @@ export const baked = (ovenC: number, minutes: number, depthMm = 50): Recipe['bak
   minutes,
   tinMm: 200,
   depthMm,
+});
+
+/** It cools after so many of its steps, from one temperature to another; at least so long, and so long at most. */
+export const cools = (
+  after: number,
+  fromC: number,
+  toC: number,
+  where: CoolPlace,
+  leastMin = 0,
+  mostMin: number | null = null,
+): RecipeHold => ({ after, fromC, toC, where, leastMin, mostMin });
+/** It rests after so many of its steps, by the clock alone. */
+export const rests = (
+  after: number,
+  leastMin: number,
+  mostMin: number | null = null,
+): RecipeHold => ({
+  after,
+  fromC: null,
+  toC: null,
+  where: 'bowl',
+  leastMin,
+  mostMin,
 });
 
 export const syrup =

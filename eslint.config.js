@@ -6,7 +6,7 @@ import vue from 'eslint-plugin-vue';
 import prettier from 'eslint-config-prettier';
 
 export default defineConfig([
-  globalIgnores(['**/dist/**', '**/node_modules/**', 'test-results/**']),
+  globalIgnores(['**/dist/**', '**/node_modules/**', 'docs/api/**', 'test-results/**']),
   js.configs.recommended,
   tseslint.configs.recommendedTypeChecked,
   vue.configs['flat/recommended'],

@@ -6,13 +6,16 @@ import {
   coolPlaces,
   dayTasks,
   findRow,
+  freeSteps,
   migrate,
   newBuild,
   planBuild,
   planHolds,
+  planSessions,
   readBuildFile,
   rowFrom9,
   scheduleDay,
+  warmFor,
   windowsBefore,
   type Build,
   type CoolPlace,
@@ -275,6 +278,21 @@ describe('kept from before', () => {
     for (const row of read.rows.recipes) expect(row.holds).toEqual(findRow(pantry, 'recipes', row.id).holds); // prettier-ignore
     expect(migrate(JSON.parse(text) as Record<string, unknown>).version).toBe(10);
   });
+  it('what was made before has cooled since: a cake half made goes on where it stood', () => {
+    const file = JSON.parse(
+      readFileSync(new URL('fixtures/version-9.json', import.meta.url), 'utf8'),
+    ) as { build: { bench: { done: object[] } } };
+    const at = '2027-05-03T10:00:00Z';
+    file.build.bench.done = ['bowl/caramel/make', 'bowl/whippedganache/make', 'tier-1/mix'].map((stepKey) => ({ stepKey, at })); // prettier-ignore
+    const read = readBuildFile(JSON.stringify(file));
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    const done = read.build.bench.done.map(({ stepKey }) => stepKey);
+    expect(done).toContain('bowl/caramel/hold/3');
+    expect(done).toContain('bowl/whippedganache/hold/1');
+    expect(done).toContain('bowl/whippedganache/then/1');
+    expect(done).not.toContain('bowl/curd/hold/2');
+    expect(new Set(done).size).toBe(done.length);
+  });
   it('recipes of the house wait as the pantry says now, own ones as nobody has said', () => {
     for (const row of startingRecipes) {
       const { holds, ...old } = row;
@@ -329,5 +347,101 @@ describe('in an order that fits', () => {
     expect(keysOf({ layers: [tier!.layers[0]!], gaps: [] }).some((key) => key.endsWith('/rims'))).toBe(false); // prettier-ignore
     const crepes = stepsOf(planBuild(demo('comet-crepes'), pantry));
     expect(crepes.some(({ key }) => key.endsWith('/rims'))).toBe(false);
+  });
+});
+
+describe('while something waits', () => {
+  const build = demo('jubilee');
+  const plan = planBuild(build, pantry);
+  const tasks = dayTasks(build, plan, (id) => findRow(pantry, 'spreads', id));
+  const order = new Map(tasks.flatMap((task) => task.stepKeys.map((key) => [key, task] as const)));
+  it('only that is offered whose forerunners are done, wherever one stands', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 0.999, noNaN: true }), { maxLength: 60 }),
+        (dice) => {
+          // a cake made by always taking one of what is offered, or the next of the task at hand
+          const done = new Set<string>();
+          for (const die of dice) {
+            const free = freeSteps(tasks, done, new Set(), '');
+            if (free.length === 0) return;
+            for (const key of free) {
+              const task = order.get(key)!;
+              for (const { id } of task.after)
+                for (const before of tasks.find((one) => one.id === id)!.stepKeys)
+                  expect(done.has(before), `${before} before ${key}`).toBe(true);
+              for (const earlier of task.stepKeys.slice(0, task.stepKeys.indexOf(key)))
+                expect(done.has(earlier)).toBe(true);
+            }
+            done.add(free[Math.floor(die * free.length)]!);
+          }
+        },
+      ),
+    );
+  });
+  it('the whole cake is made by taking what is offered, and then nothing is', () => {
+    const done = new Set<string>();
+    for (let free = freeSteps(tasks, done, new Set(), ''); free.length > 0;) {
+      done.add(free.at(-1)!);
+      free = freeSteps(tasks, done, new Set(), '');
+    }
+    expect(done.size).toBe(order.size);
+  });
+  it('neither the step at hand nor what waits already', () => {
+    const all = freeSteps(tasks, new Set(), new Set(), '');
+    expect(all.length).toBeGreaterThan(3);
+    const [first, second] = all;
+    const left = freeSteps(tasks, new Set(), new Set([second!]), first!);
+    expect(left).not.toContain(first);
+    expect(left).not.toContain(second);
+    expect(left.length).toBe(all.length - 2);
+  });
+});
+
+describe('sessions of the days', () => {
+  const build = demo('jubilee');
+  const plan = planBuild(build, pantry);
+  const sheet = stepsOf(plan);
+  const tasks = dayTasks(build, plan, (id) => findRow(pantry, 'spreads', id));
+  const answer = scheduleDay({
+    tasks,
+    windows: windowsBefore(new Date('2027-06-19T16:00:00'), build.day.hours),
+    capacity: { hands: 1, oven: 1, mixer: 1, fridge: 900, freezer: 0 },
+    seed: 1,
+    rounds: 5,
+  });
+  if (!answer.ok) throw new Error(answer.why);
+  const sessions = planSessions(tasks, answer.plan.placed, sheet, pantry.foods);
+  it('hold every task once, in order, with a pause between them', () => {
+    expect(sessions.flatMap(({ taskIds }) => taskIds).sort()).toEqual(tasks.map(({ id }) => id).sort()); // prettier-ignore
+    for (const [i, one] of sessions.entries()) {
+      expect(one.toMin).toBeGreaterThanOrEqual(one.fromMin);
+      if (i > 0) expect(one.fromMin - sessions[i - 1]!.toMin).toBeGreaterThan(180);
+    }
+  });
+  it('weigh every gram of every recipe once', () => {
+    const listed = sheet
+      .flatMap(({ list }) => (list.some(({ foodId }) => foodId) ? list : []))
+      .reduce((sum, { value }) => sum + value, 0);
+    const weighed = sessions
+      .flatMap(({ weigh }) => weigh.flatMap(({ lines }) => lines))
+      .reduce((sum, { value }) => sum + value, 0);
+    expect(weighed).toBeGreaterThan(3000);
+    expect(weighed).toBeCloseTo(listed, 6);
+  });
+  it('take butter and eggs out for what is beaten, and leave cream in the cold', () => {
+    const warm = sessions.flatMap((one) => one.warm.map(({ foodId }) => foodId));
+    expect(warm).toContain('butter');
+    expect(warm).toContain('eggs');
+    expect(warm).not.toContain('whipping-cream');
+    const ganache = sheet.filter(({ key }) => key === 'bowl/ganache/make');
+    expect(warmFor(ganache, pantry.foods)).toEqual([]);
+  });
+  it('name what is there from before, and nothing of the same session', () => {
+    expect(sessions[0]!.ready).toEqual([]);
+    const titles = new Map(tasks.map(({ title, id }) => [title, id]));
+    for (const one of sessions)
+      for (const title of one.ready) expect(one.taskIds).not.toContain(titles.get(title));
+    expect(sessions.at(-1)!.ready.length).toBeGreaterThan(0);
   });
 });

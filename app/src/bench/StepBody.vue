@@ -5,6 +5,7 @@ import {
   leftLabel,
   say,
   show,
+  showText,
   type Build,
   type Plan,
   type Step,
@@ -141,7 +142,10 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
       data-test="start-timer"
       @click="bench.startTimer(step.timer.minutes)"
     >
-      Start {{ step.timer.minutes }} min: {{ step.timer.label }}
+      Start {{ showText(step.timer.minutes, 'minutes', settings.system) }}: {{ step.timer.label }}
+      <small v-if="step.timer.usualMin !== undefined" class="usual"
+        >yours; usual {{ showText(step.timer.usualMin, 'minutes', settings.system) }}</small
+      >
     </button>
     <button
       v-if="step.timer.lookMin"

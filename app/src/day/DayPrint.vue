@@ -2,6 +2,7 @@
 import { format } from 'date-fns';
 import { useDay } from '../stores/day.ts';
 import DayChart from './DayChart.vue';
+import SessionLists from './SessionLists.vue';
 
 /** The days on paper: the chart, and every task with its time, worked down with a pencil. */
 const day = useDay();
@@ -27,6 +28,7 @@ const day = useDay();
         </tr>
       </tbody>
     </table>
+    <SessionLists />
     <p class="soft">◆ sets the start: if it takes longer, you begin earlier.</p>
   </section>
 </template>

@@ -7,6 +7,7 @@ import { useDay } from '../stores/day.ts';
 import { useSettings } from '../stores/settings.ts';
 import HoursPanel from './day/HoursPanel.vue';
 import KeepingPanel from './day/KeepingPanel.vue';
+import ListsPanel from './day/ListsPanel.vue';
 import LogPanel from './day/LogPanel.vue';
 import NowPanel from './day/NowPanel.vue';
 import TasksPanel from './day/TasksPanel.vue';
@@ -18,6 +19,7 @@ const settings = useSettings();
 const tabs = [
   { id: 'hours', text: 'Hours' },
   { id: 'tasks', text: 'Tasks' },
+  { id: 'lists', text: 'Lists' },
   { id: 'keeping', text: 'Keeping' },
   { id: 'now', text: 'From now' },
   { id: 'log', text: 'Log' },
@@ -27,6 +29,7 @@ const tab = ref<Tab>('hours');
 const panels = {
   hours: HoursPanel,
   tasks: TasksPanel,
+  lists: ListsPanel,
   keeping: KeepingPanel,
   now: NowPanel,
   log: LogPanel,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { inDayOrder, openCounts, type Step } from '@pyrgotect/core';
+import { freeSteps, inDayOrder, openCounts, type Step } from '@pyrgotect/core';
 import { useElementSize, useEventListener, useTitle, useWakeLock } from '@vueuse/core';
 import { computed, onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
@@ -8,6 +8,7 @@ import BenchNotes from '../bench/BenchNotes.vue';
 import BenchSteps from '../bench/BenchSteps.vue';
 import DevicesPanel from '../bench/DevicesPanel.vue';
 import { notYetThere } from '../bench/progress.ts';
+import MeanwhileList from '../bench/MeanwhileList.vue';
 import StepBody from '../bench/StepBody.vue';
 import { allowTone, ring } from '../bench/tone.ts';
 import { useBench } from '../bench/useBench.ts';
@@ -39,6 +40,16 @@ const steps = computed<Step[]>(() => {
 });
 const bench = useBench(() => steps.value);
 const step = computed(() => bench.step.value);
+/** As many as one takes in at a glance. */
+const mostFree = 3;
+/** What hands can take up while the step at hand waits. */
+const free = computed<Step[]>(() => {
+  if (!step.value?.timer) return [];
+  const waiting = new Set(bench.timers.value.map(({ stepKey }) => stepKey));
+  const keys = freeSteps(day.tasks, bench.done.value, waiting, step.value.key);
+  return steps.value.filter(({ key }) => keys.includes(key)).slice(0, mostFree);
+});
+const take = ({ key }: Step): void => bench.goTo(steps.value.findIndex((one) => one.key === key));
 const aside = useTemplateRef<HTMLElement>('aside');
 const { width, height } = useElementSize(aside);
 const ghosts = computed(() =>
@@ -156,6 +167,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
         @notes="dialog = 'notes'"
         @devices="dialog = 'devices'"
       />
+      <MeanwhileList :steps="free" @take="take" />
     </main>
     <main v-else class="step">
       <h1>The bench cannot be set up yet</h1>

@@ -2,6 +2,8 @@ import type { Tier } from '../document/types.ts';
 import { doneC } from '../heat/bake-time.ts';
 import type { TierTimes } from '../times/tier-times.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
+import { isBeatenWarm } from '../pantry/beaten-warm.ts';
+import { foodOf } from '../pantry/find.ts';
 import type { Food, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
@@ -40,6 +42,12 @@ export function bakeSteps({
   times,
   foods,
 }: BakeContext): Step[] {
+  const warm = recipe.hazards.includes('running machine')
+    ? scaled.ingredients.flatMap(({ name, foodId }) => {
+        const food = foodOf(foods, foodId);
+        return food && isBeatenWarm(food) ? [name] : [];
+      })
+    : [];
   const at = `${tier.id}/cake`;
   const many = bake.cakes.length;
   const tins = many === 1 ? 'the tin' : `${many} tins`;
@@ -67,7 +75,10 @@ export function bakeSteps({
             ]
           : []),
       ],
-      checks: ['Butter and eggs are at room temperature, or the batter will look grainy'],
+      checks:
+        warm.length > 0
+          ? [`At room temperature, or the batter will look grainy: ${warm.join(', ')}`]
+          : [],
       cautions: [
         ...(tier.inclusion ? holdsCaution(tier.inclusion, foods) : []),
         ...scalingRules(recipe, scaled.factor, widthMm(tin.outline), foods),

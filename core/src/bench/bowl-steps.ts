@@ -180,9 +180,10 @@ function holdStep(
       1,
       {
         lead: phrase(
-          `${placeWords[place]}: about {min}${toC === null ? '' : hold.why === 'cooled' ? ', from {from} to {to}' : ' in all; it is at {to} before that, and sets in the rest'}.${hold.guessed ? ' The recipe does not say how it cools; cool to the room is meant.' : ''}`,
+          `${placeWords[place]}: about {min}${toC === null ? '' : hold.why === 'cooled' ? ', from {from} to {to}' : ' in all; it is at {to} before that, and sets in the rest'}.${quicker ? ` ${placeWords[quicker.place]}: {quick}.` : ''}${hold.guessed ? ' The recipe does not say how it cools; cool to the room is meant.' : ''}`,
           {
             min: [minutes, 'minutes'],
+            quick: [quicker?.minutes ?? minutes, 'minutes'],
             thin,
             from: [fromC ?? 0, 'temperature'],
             to: [toC ?? 0, 'temperature'],
@@ -196,14 +197,6 @@ function holdStep(
                   'Too slow for what spoils: from {from} to {to} within 2 h, usual food code; yours decides. Spread it on a tray in the fridge, or set the bowl in ice and water.',
                   { from: [code.fromC, 'temperature'], to: [code.toC, 'temperature'] },
                 ),
-              ]
-            : []),
-          ...(quicker
-            ? [
-                phrase(`Short of time? ${placeWords[quicker.place]}: {min}.`, {
-                  min: [quicker.minutes, 'minutes'],
-                  thin,
-                }),
               ]
             : []),
         ],

@@ -19,6 +19,7 @@ export function inOwnTime(step: Step, corrections: Corrections): Step {
       ? {
           ...step.timer,
           minutes: Math.round(step.timer.minutes * chill),
+          usualMin: step.timer.minutes,
           lookMin: step.timer.lookMin === null ? null : step.timer.lookMin * chill,
         }
       : step.timer;

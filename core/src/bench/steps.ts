@@ -78,7 +78,8 @@ export interface Step {
   hotC: number | null;
   /** It goes well beside the main work, without an eye for the cake. */
   beside: boolean;
-  timer: { label: string; minutes: number; lookMin: number | null } | null;
+  /** `usualMin`: what it would be without the hand's correction; left out where that is none. */
+  timer: { label: string; minutes: number; lookMin: number | null; usualMin?: number } | null;
   /** Where what was made waits here, and how high it stands on a shelf, mm. */
   hold: { place: CoolPlace; highMm: number } | null;
   /** What follows must begin within so many minutes; null where it keeps. */

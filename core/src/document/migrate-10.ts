@@ -9,7 +9,7 @@ const waits: Record<
   'recipe-ganache': [[2, 50, 26, 'bowl', 120, null]],
   'recipe-softganache': [[2, 50, 26, 'bowl', 180, null]],
   'recipe-whippedganache': [
-    [1, 50, 6, 'fridge', 360, 3 * day],
+    [1, 50, 10, 'fridge', 360, 3 * day],
     [2, null, null, 'bowl', 0, 15],
   ],
   'recipe-cream': [[1, null, null, 'bowl', 0, 60]],
@@ -47,8 +47,37 @@ export function rowFrom9(table: string, value: unknown): Loose {
   return { holds, ...row };
 }
 
-/** Fields that version 10 added to a build: where its fillings cool. */
+/** A ganache composed for a pour or drip had so many steps, its wait behind the last. */
+const pouredAfter = [2, 3];
+
+/**
+ * What was made before version 10 has cooled since: the waits that its step became are done with it,
+ * so that a cake half made goes on where it stood.
+ */
+function withWaitsDone(done: unknown[]): unknown[] {
+  const ticked = new Set(done.map((each) => asObject(each).stepKey));
+  return done.flatMap((each) => {
+    const { stepKey, at } = asObject(each);
+    const id = typeof stepKey === 'string' ? /^bowl\/(.+)\/make$/.exec(stepKey)?.[1] : undefined;
+    if (id === undefined) return [each];
+    const afters = id.startsWith('poured-')
+      ? pouredAfter
+      : (waits[`recipe-${id}`] ?? []).map(([after]) => after);
+    const since = afters.flatMap((after) => [
+      `bowl/${id}/hold/${after}`,
+      `bowl/${id}/then/${after}`,
+    ]);
+    return [each, ...since.filter((key) => !ticked.has(key)).map((key) => ({ stepKey: key, at }))];
+  });
+}
+
+/** Fields that version 10 added to a build: where its fillings cool; and what has cooled already. */
 export function buildFrom9(value: unknown): Loose {
   const build = asObject(value);
-  return { ...build, day: { cooling: [], ...asObject(build.day) } };
+  const bench = asObject(build.bench);
+  return {
+    ...build,
+    day: { cooling: [], ...asObject(build.day) },
+    bench: { ...bench, done: withWaitsDone(asList(bench.done)) },
+  };
 }

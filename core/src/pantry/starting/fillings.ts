@@ -118,7 +118,7 @@ export const fillingRecipes: Recipe[] = [
       'Whip until it holds, no longer: it turns grainy.',
     ],
     {
-      holds: [cools(1, 50, 6, 'fridge', 360, 3 * 24 * 60), rests(2, 0, 15)],
+      holds: [cools(1, 50, 10, 'fridge', 360, 3 * 24 * 60), rests(2, 0, 15)],
       hazards: ['hot fat or cream', 'steam', 'running machine'],
       hotC: 90,
       caution: 'Hot cream scalds: pour from a low height, heatproof bowl.',

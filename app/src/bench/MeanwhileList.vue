@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { showText, type Step } from '@pyrgotect/core';
+import { useSettings } from '../stores/settings.ts';
+
+/** What the hands can take up while this step waits; nothing of it has to wait for anything. */
+defineProps<{ steps: Step[] }>();
+const emit = defineEmits<{ take: [step: Step] }>();
+const settings = useSettings();
+</script>
+
+<template>
+  <section v-if="steps.length > 0" class="meanwhile" aria-label="Meanwhile" data-test="meanwhile">
+    <h2>Meanwhile, nothing holds up</h2>
+    <button
+      v-for="step in steps"
+      :key="step.key"
+      type="button"
+      class="key"
+      @click="emit('take', step)"
+    >
+      {{ settings.words(step.title) }}
+      <small>{{ showText(step.handsOnMin, 'minutes', settings.system) }}</small>
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.meanwhile {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 18px;
+}
+h2 {
+  flex-basis: 100%;
+  margin: 0;
+}
+.key {
+  min-height: 48px;
+  font-size: var(--size-lead);
+  white-space: normal;
+  text-align: left;
+}
+small {
+  color: var(--soft);
+}
+</style>

@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { outBeforeMin, planSessions, showText } from '@pyrgotect/core';
+import { format } from 'date-fns';
+import { computed } from 'vue';
+import { useListText } from '../bench/listText.ts';
+import { useBuild } from '../stores/build.ts';
+import { useDay } from '../stores/day.ts';
+import { usePantry } from '../stores/pantry.ts';
+import { useSettings } from '../stores/settings.ts';
+
+/** Before each stretch of work: what comes out of the fridge, what is weighed into which bowl, what is there. */
+const store = useBuild();
+const day = useDay();
+const pantry = usePantry();
+const settings = useSettings();
+const sessions = computed(() =>
+  day.plan && store.plan?.steps.ok
+    ? planSessions(day.tasks, day.plan.placed, store.plan.steps.value, pantry.pantry.foods)
+    : [],
+);
+const at = (min: number, words: string): string => format(day.dateOf(min), words);
+const listText = useListText();
+const text = (value: number, kind: 'minutes' | 'bowl'): string =>
+  showText(value, kind, settings.system);
+</script>
+
+<template>
+  <section v-for="session in sessions" :key="session.fromMin" class="session" data-test="session">
+    <h2>
+      {{ at(session.fromMin, 'EEEE d MMMM, HH:mm') }} to {{ at(session.toMin, 'HH:mm') }}
+      <small>{{ text(session.handsMin, 'minutes') }} of hands</small>
+    </h2>
+    <p v-if="session.warm.length > 0">
+      Out of the fridge by {{ at(session.fromMin - outBeforeMin, 'HH:mm') }}:
+      <b>{{
+        session.warm.map(({ name, massG }) => `${name} ${text(massG, 'bowl')}`).join(', ')
+      }}</b>. Too cold they make a batter grainy.
+    </p>
+    <p v-if="session.ready.length > 0">
+      There from before: {{ session.ready.map((title) => settings.words(title)).join('; ') }}.
+    </p>
+    <div class="bowls">
+      <div v-for="bowl in session.weigh" :key="bowl.stepKey" class="bowl">
+        <h3>{{ settings.words(bowl.title) }}</h3>
+        <ul>
+          <li v-for="line in bowl.lines" :key="line.label">
+            <span>{{ line.label }}</span>
+            <b>{{ listText(line) }}</b>
+            <small v-if="line.note">{{ line.note }}</small>
+          </li>
+        </ul>
+      </div>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.session {
+  break-inside: avoid;
+}
+h3 {
+  font-size: var(--size-text);
+  margin-top: 10px;
+}
+.bowls {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+  gap: 0 28px;
+}
+.bowl {
+  break-inside: avoid;
+}
+ul {
+  list-style: none;
+  margin: 2px 0 0;
+  padding: 0;
+}
+li {
+  display: flex;
+  gap: 8px;
+  border-top: 1px solid var(--line);
+  padding: 3px 0;
+}
+li span {
+  flex: 1;
+}
+small {
+  color: var(--soft);
+  font-weight: 400;
+}
+</style>

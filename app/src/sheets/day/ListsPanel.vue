@@ -1,0 +1,16 @@
+<script setup lang="ts">
+import type { Build, CakePlan } from '@pyrgotect/core';
+import SessionLists from '../../day/SessionLists.vue';
+import { useDay } from '../../stores/day.ts';
+
+/** What each stretch of work needs at hand before it begins. */
+defineProps<{ build: Build; plan: CakePlan }>();
+const day = useDay();
+</script>
+
+<template>
+  <div data-test="lists">
+    <p v-if="!day.plan" class="lead">The lists follow from the plan of the days.</p>
+    <SessionLists />
+  </div>
+</template>

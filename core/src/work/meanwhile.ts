@@ -1,0 +1,27 @@
+import type { DayTask } from '../day/types.ts';
+
+/**
+ * Steps that hands can take up while something waits: of every task whose forerunners are done, the
+ * first step that is not. What is waiting already is left out, and so is the step at hand. In the
+ * order of the tasks; taking any of them keeps every lag.
+ *
+ * @param done keys of steps that are ticked off
+ * @param waiting keys of steps whose timer runs
+ * @param at the step at hand
+ */
+export function freeSteps(
+  tasks: readonly DayTask[],
+  done: ReadonlySet<string>,
+  waiting: ReadonlySet<string>,
+  at: string,
+): string[] {
+  const isOver = new Map(
+    tasks.map((task) => [task.id, task.stepKeys.every((key) => done.has(key))]),
+  );
+  return tasks.flatMap((task) => {
+    if (isOver.get(task.id) || task.stepKeys.includes(at)) return [];
+    if (task.after.some(({ id }) => isOver.get(id) === false)) return [];
+    const next = task.stepKeys.find((key) => !done.has(key));
+    return next === undefined || waiting.has(next) ? [] : [next];
+  });
+}

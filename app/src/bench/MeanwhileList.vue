@@ -10,7 +10,7 @@ const settings = useSettings();
 
 <template>
   <section v-if="steps.length > 0" class="meanwhile" aria-label="Meanwhile" data-test="meanwhile">
-    <h2>Meanwhile, nothing holds up</h2>
+    <h2>Meanwhile hands are free for</h2>
     <button
       v-for="step in steps"
       :key="step.key"
@@ -43,5 +43,6 @@ h2 {
 }
 small {
   color: var(--soft);
+  white-space: nowrap;
 }
 </style>

@@ -116,6 +116,7 @@ export * from './recipes/csv.ts';
 export * from './heat/cool-bowl.ts';
 export * from './heat/cool-places.ts';
 export * from './work/holds.ts';
+export * from './work/labels.ts';
 export * from './work/meanwhile.ts';
 export * from './work/sessions.ts';
 export * from './putright/frosting.ts';

@@ -15,6 +15,7 @@ import {
   readBuildFile,
   rowFrom9,
   scheduleDay,
+  storeLabels,
   warmFor,
   windowsBefore,
   type Build,
@@ -443,5 +444,43 @@ describe('sessions of the days', () => {
     for (const one of sessions)
       for (const title of one.ready) expect(one.taskIds).not.toContain(titles.get(title));
     expect(sessions.at(-1)!.ready.length).toBeGreaterThan(0);
+  });
+
+  it('label what is put away between two stretches, with until when and what it holds', () => {
+    const { placed } = answer.plan;
+    const bowls = plan.bowls.ok ? plan.bowls.value : [];
+    const labels = storeLabels({ build, bowls, tasks, placed, pantry });
+    const at = new Map(placed.map((one) => [one.id, one]));
+    for (const one of labels) {
+      expect(one.useByMin).toBeGreaterThan(one.madeMin);
+      expect(one.useByMin).toBeLessThanOrEqual(0);
+      expect(one.contents).toMatch(/^(Holds|What it holds)/);
+    }
+    const curd = labels.find(({ id }) => id === 'bowl/curd');
+    const made = at.get('bowl/curd/make')!;
+    const used = at.get(
+      tasks.find((task) => task.after.some(({ id }) => id === 'bowl/curd/make'))!.id,
+    )!;
+    expect(curd !== undefined).toBe(used.startMin - made.endMin >= 60);
+    if (curd) expect(curd.contents).toContain('eggs');
+    expect(labels.filter(({ id }) => id.endsWith('/cake')).length).toBe(3);
+    expect(storeLabels({ build, bowls, tasks, placed: [], pantry })).toEqual([]);
+  });
+  it('a row that nobody has read the label of is not known on it', () => {
+    const foods = pantry.foods.map((food) => food.id === 'lemon-juice' ? { ...food, declared: false } : food); // prettier-ignore
+    const bowls = plan.bowls.ok ? plan.bowls.value : [];
+    const labels = storeLabels({ build, bowls, tasks, placed: answer.plan.placed, pantry: { ...pantry, foods } }); // prettier-ignore
+    const curd = labels.find(({ id }) => id === 'bowl/curd');
+    if (curd) expect(curd.contents).toContain('Not known: what is in lemon juice');
+    for (const { id, contents } of labels)
+      if (id !== 'bowl/curd') expect(contents).not.toContain('lemon');
+  });
+  it('ganache that has set is warmed before it is spread, buttercream is not', () => {
+    const warmed = sheet.filter(({ cautions }) => cautions.some(({ text }) => text.includes('where it has set'))); // prettier-ignore
+    expect(warmed.map(({ key }) => key)).toContain('tier-1/first');
+    for (const { cautions } of warmed)
+      for (const { text } of cautions) expect(text).not.toContain('buttercream, where it has set');
+    // once for each tier
+    expect(new Set(warmed.map(({ key }) => key.split('/')[0])).size).toBe(warmed.length);
   });
 });

@@ -47,6 +47,8 @@ test('each stretch of work has its list: what comes out of the cold, what is wei
   await expect(sessions.first()).toContainText(/Out of the fridge by \d\d:\d\d/);
   expect(await sessions.count()).toBeGreaterThan(2);
   await expect(sessions.last()).toContainText('There from before');
+  await expect(page.getByTestId('labels')).toContainText(/use by \w{3} \d+ Jun/);
+  await expect(page.getByTestId('labels')).toContainText('Holds');
   await page.getByTestId('units').click();
   await expect(sessions.first()).toContainText(' oz');
 });

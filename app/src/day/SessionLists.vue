@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { outBeforeMin, planSessions, showText } from '@pyrgotect/core';
+import { outBeforeMin, planSessions, showText, storeLabels } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import { useListText } from '../bench/listText.ts';
@@ -16,6 +16,18 @@ const settings = useSettings();
 const sessions = computed(() =>
   day.plan && store.plan?.steps.ok
     ? planSessions(day.tasks, day.plan.placed, store.plan.steps.value, pantry.pantry.foods)
+    : [],
+);
+/** What is put away between two stretches, each with what is written on it. */
+const labels = computed(() =>
+  day.plan && store.build && store.plan?.bowls.ok
+    ? storeLabels({
+        build: store.build,
+        bowls: store.plan.bowls.value,
+        tasks: day.tasks,
+        placed: day.plan.placed,
+        pantry: pantry.pantry,
+      })
     : [],
 );
 const at = (min: number, words: string): string => format(day.dateOf(min), words);
@@ -52,11 +64,39 @@ const text = (value: number, kind: 'minutes' | 'bowl'): string =>
       </div>
     </div>
   </section>
+  <section v-if="labels.length > 0" data-test="labels">
+    <h2>Labels for what is put away</h2>
+    <div class="labels">
+      <p v-for="label in labels" :key="label.id" class="label">
+        <b>{{ store.build?.name }}: {{ settings.words(label.name) }}</b>
+        made {{ at(label.madeMin, 'EEE d MMM, HH:mm') }}<br />
+        use by {{ at(label.useByMin, 'EEE d MMM, HH:mm') }}<br />
+        {{ label.contents }}
+      </p>
+    </div>
+  </section>
 </template>
 
 <style scoped>
 .session {
   break-inside: avoid;
+}
+.labels {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(230px, 1fr));
+  gap: 10px;
+  margin-top: 6px;
+}
+.label {
+  break-inside: avoid;
+  border: 1.5px solid var(--ink);
+  border-radius: 4px;
+  padding: 7px 10px;
+  margin: 0;
+  font-size: var(--size-note);
+}
+.label b {
+  display: block;
 }
 h3 {
   font-size: var(--size-text);

@@ -1,5 +1,6 @@
 import { bakeSteps } from '../bench/bake-steps.ts';
 import { bowlSteps, syrupSteps } from '../bench/bowl-steps.ts';
+import { sayRewarm } from '../bench/rewarm.ts';
 import { runBowls } from '../bench/bowl-run.ts';
 import { inOwnTime } from '../bench/own-time.ts';
 import { carveSteps, reliefSteps } from '../bench/carve-steps.ts';
@@ -163,6 +164,7 @@ export function planSteps(
           hand: 'loss',
           movedBy: factorOf(corrections, 'loss'),
         });
+    sayRewarm(sheet, bowls.value, spreadOf);
     runBowls(
       sheet,
       bowls.value,

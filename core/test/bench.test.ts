@@ -126,7 +126,7 @@ describe('the run sheet', () => {
     expect(at(steps, 'tier-1/core')).toBeLessThan(at(steps, 'tier-1/soak'));
     expect(at(steps, 'tier-1/soak')).toBeLessThan(at(steps, 'tier-1/first'));
     expect(find(steps, 'tier-1/soak').list).toHaveLength(4);
-    expect(find(steps, 'tier-1/core').amounts[0]!.figure).toBe('tier-1/centre');
+    expect(find(steps, 'tier-1/centre-fill').amounts[0]!.figure).toBe('tier-1/centre');
     // hot sugar is told where the caramel is made
     const caramel = find(steps, 'bowl/caramel/make');
     expect(caramel.cautions.map((c) => say(c, metric)).join(' ')).toMatch(/burn|hot/i);

@@ -152,7 +152,7 @@ describe('at the bench and in the days', () => {
   it('nothing hot is used from the pan', () => {
     for (const [id, hold, use] of [
       ['curd', 2, 'tier-2/fill/1'],
-      ['caramel', 3, 'tier-3/core'],
+      ['caramel', 3, 'tier-3/centre-fill'],
       ['ganache', 2, 'tier-1/coat'],
     ] as const) {
       const made = placeOf(steps, `bowl/${id}/make`);
@@ -284,7 +284,7 @@ describe('kept from before', () => {
       readFileSync(new URL('fixtures/version-9.json', import.meta.url), 'utf8'),
     ) as { build: { bench: { done: object[] } } };
     const at = '2027-05-03T10:00:00Z';
-    file.build.bench.done = ['bowl/caramel/make', 'bowl/whippedganache/make', 'tier-1/mix'].map((stepKey) => ({ stepKey, at })); // prettier-ignore
+    file.build.bench.done = ['bowl/caramel/make', 'bowl/whippedganache/make', 'tier-1/core', 'tier-2/core', 'tier-2/settle'].map((stepKey) => ({ stepKey, at })); // prettier-ignore
     const read = readBuildFile(JSON.stringify(file));
     if (!read.ok) throw new Error(read.problems[0]!.message);
     const done = read.build.bench.done.map(({ stepKey }) => stepKey);
@@ -292,6 +292,9 @@ describe('kept from before', () => {
     expect(done).toContain('bowl/whippedganache/hold/1');
     expect(done).toContain('bowl/whippedganache/then/1');
     expect(done).not.toContain('bowl/curd/hold/2');
+    // a centre was filled where the stack stands, and not where it was only cut
+    expect(done).toContain('tier-2/centre-fill');
+    expect(done).not.toContain('tier-1/centre-fill');
     expect(new Set(done).size).toBe(done.length);
   });
   it('recipes of the house wait as the pantry says now, own ones as nobody has said', () => {
@@ -305,6 +308,25 @@ describe('kept from before', () => {
 });
 
 describe('in an order that fits', () => {
+  it('a hidden centre is filled when its topmost layer is on, before the lid', () => {
+    const build = demo('jubilee');
+    const { id, centre } = build.tiers[2]!;
+    const sheet = stepsOf(planBuild(build, pantry));
+    const filled = placeOf(sheet, `${id}/centre-fill`);
+    expect(filled).toBe(placeOf(sheet, `${id}/fill/${centre!.toLayer - 1}`) + 1);
+    expect(filled).toBeLessThan(placeOf(sheet, `${id}/fill/${centre!.toLayer}`));
+    expect(sheet[filled]!.amounts[0]!.label).toBe('soft caramel');
+    expect(sheet[placeOf(sheet, `${id}/core`)]!.amounts).toEqual([]);
+    // one cut as deep as the first layer is filled before anything is set on it
+    const low: Build = {
+      ...build,
+      tiers: build.tiers.map((tier) =>
+        tier.id === id ? { ...tier, centre: { ...centre!, fromLayer: 0, toLayer: 0 } } : tier,
+      ),
+    };
+    const lower = stepsOf(planBuild(low, pantry));
+    expect(placeOf(lower, `${id}/centre-fill`)).toBe(placeOf(lower, `${id}/first`) + 1);
+  });
   const base = newBuild('order', 'Order', '2027-05-03T09:30:00Z');
   const [tier] = base.tiers;
   const keysOf = (changed: Partial<Build['tiers'][number]>): string[] =>

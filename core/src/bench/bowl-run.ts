@@ -11,7 +11,7 @@ export function stepOfUse({ kind, part }: BowlUse): string | null {
   const [tierId, what, index] = part.split('/');
   if (kind === 'dab') return `${tierId}/first`;
   if (what === 'gap') return `${tierId}/fill/${index}`;
-  if (what === 'centre') return `${tierId}/core`;
+  if (what === 'centre') return `${tierId}/centre-fill`;
   if (what === 'layer') return `${tierId}/other/${index}`;
   return what === 'crumb' ||
     what === 'coat' ||

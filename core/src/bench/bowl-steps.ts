@@ -124,6 +124,8 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
         ...scalingRules(recipe, batch.recipe.factor, null, context.pantry.foods),
       ],
       ...dangerOf(recipe),
+      // what is whipped or folded in comes after the wait, and so does the machine
+      hazards: isWhole ? recipe.hazards : recipe.hazards.filter((one) => one !== 'running machine'),
       beside: true,
       record: { kind: 'mass', label: 'made in all', planned: batch.makeG, show: 'bowl' },
     }),
@@ -180,7 +182,7 @@ function holdStep(
       1,
       {
         lead: phrase(
-          `${placeWords[place]}: about {min}${toC === null ? '' : hold.why === 'cooled' ? ', from {from} to {to}' : ' in all; it is at {to} before that, and sets in the rest'}.${quicker ? ` ${placeWords[quicker.place]}: {quick}.` : ''}${hold.guessed ? ' The recipe does not say how it cools; cool to the room is meant.' : ''}`,
+          `${placeWords[place]}: about {min}${toC === null ? '' : hold.why === 'cooled' ? ', from {from} to {to}' : ' in all; it is at {to} before that, and sets in the rest'}.${quicker ? ` Sooner: ${placeWords[quicker.place].replace(/^./, (first) => first.toLowerCase())}, {quick}.` : ''}${hold.guessed ? ' The recipe does not say how it cools; cool to the room is meant.' : ''}`,
           {
             min: [minutes, 'minutes'],
             quick: [quicker?.minutes ?? minutes, 'minutes'],

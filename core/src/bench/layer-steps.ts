@@ -2,6 +2,8 @@ import { handsOn } from '../labour/minutes.ts';
 import { widthMm } from '../outline/outline.ts';
 import type { OtherForm } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
+import { holdsCaution } from './holds-caution.ts';
+import { perishable } from './perishable.ts';
 import type { StackContext } from './stack-context.ts';
 import { ovenCaution, step, type Step } from './steps.ts';
 
@@ -87,8 +89,34 @@ export function otherSteps({ tier, others, recipes }: StackContext): Step[] {
   });
 }
 
+/** A hidden centre is filled when its topmost layer is on, before the lid. */
+export function centreFillStep({ tier, centre, foods, spreadOf }: StackContext): Step[] {
+  if (!tier.centre || !centre) return [];
+  const { pieces, spreadId } = tier.centre;
+  const name = (pieces ?? spreadOf(spreadId)).name.toLowerCase();
+  return [
+    step(`${tier.id}/centre-fill`, 'Fill and stack', 'Fill the hidden centre', 4, {
+      part: `${tier.id}/centre`,
+      lead: phrase(
+        pieces
+          ? 'Poured in loosely up to the rim of the hole, not pressed; brushed off the layer round it.'
+          : 'Up to the rim of the hole and no further; wiped level with the layer.',
+      ),
+      amounts: [{ label: name, value: centre.fillG, kind: 'small', figure: `${tier.id}/centre` }],
+      checks: ['Level with the layer, so that the lid lies flat'],
+      cautions: pieces ? holdsCaution(pieces, foods) : perishable(spreadOf(spreadId)),
+      record: {
+        kind: 'mass',
+        label: `${name} in the centre`,
+        planned: centre.fillG,
+        show: 'small',
+      },
+    }),
+  ];
+}
+
 /** What is done to the layers before they are stacked: measured, cored, soaked. */
-export function layerSteps({ tier, soak, centre, spreadOf }: StackContext): Step[] {
+export function layerSteps({ tier, soak, centre }: StackContext): Step[] {
   const steps: Step[] = [];
   // one layer stands as it is, and nobody measures a crepe
   if (tier.layers.filter(({ otherId }) => otherId === null).length > 1)
@@ -107,17 +135,9 @@ export function layerSteps({ tier, soak, centre, spreadOf }: StackContext): Step
       step(`${tier.id}/core`, 'Fill and stack', 'Cut the hidden centre', 6, {
         part: `${tier.id}/centre`,
         lead: phrase(
-          `Ring cutter {wide} across through layers ${tier.centre.fromLayer + 1} to ${tier.centre.toLayer + 1}; the lid stays whole. Fill it when layer ${tier.centre.toLayer + 1} is on.`,
+          `Ring cutter {wide} across through layers ${tier.centre.fromLayer + 1} to ${tier.centre.toLayer + 1}; the lid stays whole. It is filled when layer ${tier.centre.toLayer + 1} is on.`,
           { wide: [widthMm(tier.centre.outline), 'span'] },
         ),
-        amounts: [
-          {
-            label: (tier.centre.pieces ?? spreadOf(tier.centre.spreadId)).name.toLowerCase(),
-            value: centre.fillG,
-            kind: 'small',
-            figure: `${tier.id}/centre`,
-          },
-        ],
         hazards: ['knife'],
         checks: ['Cores kept for offcuts', 'Straight down: the holes meet'],
       }),

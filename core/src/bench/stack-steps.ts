@@ -4,7 +4,7 @@ import { turnsTop } from '../tins/bake.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import { holdsCaution } from './holds-caution.ts';
-import { layerSteps, otherSteps } from './layer-steps.ts';
+import { centreFillStep, layerSteps, otherSteps } from './layer-steps.ts';
 import { perishable } from './perishable.ts';
 import type { StackContext } from './stack-context.ts';
 import { step, type Amount, type Step } from './steps.ts';
@@ -69,6 +69,7 @@ export function stackSteps(context: StackContext): Step[] {
       ],
       checks: ['In the middle: the same rim of board all round'],
     }),
+    ...(tier.centre?.toLayer === 0 ? centreFillStep(context) : []),
   ];
   for (const gap of gaps) {
     const spread = spreadOf(gap.spreadId);
@@ -135,6 +136,7 @@ export function stackSteps(context: StackContext): Step[] {
           },
         },
       ),
+      ...(tier.centre?.toLayer === gap.index + 1 ? centreFillStep(context) : []),
       ...(context.decks.get(gap.index) ?? []),
     );
   }

@@ -58,6 +58,10 @@ function withWaitsDone(done: unknown[]): unknown[] {
   const ticked = new Set(done.map((each) => asObject(each).stepKey));
   return done.flatMap((each) => {
     const { stepKey, at } = asObject(each);
+    const tier = typeof stepKey === 'string' ? /^([^/]+)\/core$/.exec(stepKey)?.[1] : undefined;
+    // a centre was filled at the step that cut it; a stack that stands has its lid on
+    if (tier !== undefined && ticked.has(`${tier}/settle`))
+      return [each, { stepKey: `${tier}/centre-fill`, at }];
     const id = typeof stepKey === 'string' ? /^bowl\/(.+)\/make$/.exec(stepKey)?.[1] : undefined;
     if (id === undefined) return [each];
     const afters = id.startsWith('poured-')

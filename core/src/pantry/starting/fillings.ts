@@ -114,8 +114,8 @@ export const fillingRecipes: Recipe[] = [
     'Whipped ganache',
     [dark(400), cream(600)],
     [
-      'Make a soft ganache and chill it to 10 °C.',
-      'Whip until it holds, no longer: it turns grainy.',
+      'Heat the cream to a simmer and pour over the chopped chocolate; wait 2 minutes, stir from the middle.',
+      'Whip it cold until it holds, no longer: it turns grainy.',
     ],
     {
       holds: [cools(1, 50, 10, 'fridge', 360, 3 * 24 * 60), rests(2, 0, 15)],

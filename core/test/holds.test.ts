@@ -365,6 +365,28 @@ describe('in an order that fits', () => {
     const cold = keysOf({ torched: false, toppings: [placed, heap] });
     expect(cold.some((key) => key.endsWith('/torch'))).toBe(false);
   });
+  it('layers of another kind are mixed once, weighed out, rested, and then made', () => {
+    const build = demo('comet-crepes');
+    const { id } = build.tiers[0]!;
+    const sheet = stepsOf(planBuild(build, pantry));
+    const mixed = placeOf(sheet, `${id}/other-mix/crepe`);
+    expect(placeOf(sheet, `${id}/other-mix/crepe/hold/1`)).toBe(mixed + 1);
+    const made = sheet.filter(({ key }) => key.startsWith(`${id}/other/`));
+    expect(made.length).toBe(2);
+    const batterG = made.flatMap(({ amounts }) => amounts.filter(({ kind }) => kind === 'bowl'));
+    const wanted = batterG.reduce((sum, { value }) => sum + value, 0);
+    const weighed = sheet[mixed]!.list.reduce((sum, { value }) => sum + value, 0);
+    expect(weighed).toBeGreaterThanOrEqual(wanted);
+    expect(weighed).toBeLessThan(wanted * 1.03 + 5);
+    for (const step of made) {
+      expect(sheet.indexOf(step)).toBeGreaterThan(mixed + 1);
+      expect(step.lead!.text).toContain('hot pan');
+    }
+    // a top is spread where the side stays bare, and no word of a coat is said
+    const top = sheet[placeOf(sheet, `${id}/coat`)]!;
+    expect(top.title).toContain('side stays bare');
+    expect(top.checks.join()).not.toMatch(/Paper|show through|set square/);
+  });
   it('one layer is not measured for level, and neither are crepes', () => {
     expect(keysOf({}).some((key) => key.endsWith('/rims'))).toBe(true);
     expect(keysOf({ layers: [tier!.layers[0]!], gaps: [] }).some((key) => key.endsWith('/rims'))).toBe(false); // prettier-ignore

@@ -156,7 +156,11 @@ export function bakeSteps({
         })),
         checks: bake.cakes.some((c) => c.fillShare > 2 / 3)
           ? ['Fuller than the customary two thirds: put a tray on the shelf below']
-          : ['The tins are no more than two thirds full'],
+          : [
+              many === 1
+                ? 'The tin is no more than two thirds full'
+                : 'The tins are no more than two thirds full',
+            ],
       },
     ),
   ];

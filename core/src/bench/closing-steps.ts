@@ -41,7 +41,9 @@ export function closingSteps(
       hazards: heavy ? ['heavy lift'] : [],
       lead: phrase('On its board, in a box that leaves room on top, on a flat shelf.'),
       checks: [
-        'The count of anything that is not food is written on the box',
+        ...(countingOut.length > 0
+          ? ['The count of anything that is not food is written on the box']
+          : []),
         'Allergens are written on the box',
       ],
       cautions: heavy
@@ -62,9 +64,7 @@ export function closingSteps(
           ? []
           : [{ label: 'servings', value: servings, kind: 'count', figure: 'servings' }],
       checks: [
-        ...(countingOut.length > 0
-          ? ['Every count of what is not food is closed']
-          : ['Every pick and stick is out before it is cut']),
+        ...(countingOut.length > 0 ? ['Every count of what is not food is closed'] : []),
         'The person who cuts has the cutting map',
       ],
     }),

@@ -40,10 +40,15 @@ const coatAmounts = (
   }));
 };
 
+/** Spreading a top that is all there is of a coat, min (estimate). */
+const topMin = 5;
+
 /** Crumb coat and coat of one tier, with what is pressed on before it sets. */
 export function coatSteps(context: StackContext): Step[] {
   const { tier, stack, coat, strips, times, chillIn, spreadOf } = context;
   const onCoat = pressedSteps(context);
+  /** The layers show: what is spread is the top alone. */
+  const isBare = coat.sideMm === 0;
   const paperOut = 'Paper strips drawn out while the foot is soft';
   const inner = spreadOf(coat.crumbSpreadId);
   const style = styleRows[tier.coat.style];
@@ -98,12 +103,14 @@ export function coatSteps(context: StackContext): Step[] {
       step(
         `${tier.id}/coat`,
         'Coat',
-        `Coat it: ${style.title.toLowerCase()}`,
-        coatMin(tier.coat.style, tier.outline, stack.stackMm),
+        isBare ? 'Spread the top; the side stays bare' : `Coat it: ${style.title.toLowerCase()}`,
+        isBare ? topMin : coatMin(tier.coat.style, tier.outline, stack.stackMm),
         {
           part: `${tier.id}/coat`,
           lead: phrase(
-            `{side} on the side and {top} on top, ${style.words}${combWords(tier)}.${bandWords(tier)} ${strips.count} strips of paper, {long} by {wide}, pushed under the edge keep the board clean.`,
+            isBare
+              ? '{top} thick, as far as the edge and not over it.'
+              : `{side} on the side and {top} on top, ${style.words}${combWords(tier)}.${bandWords(tier)} ${strips.count} strips of paper, {long} by {wide}, pushed under the edge keep the board clean.`,
             {
               side: [coat.sideMm, 'thickness'],
               top: [coat.topMm, 'thickness'],
@@ -119,9 +126,10 @@ export function coatSteps(context: StackContext): Step[] {
           ),
           amounts: coatAmounts(tier, coat, spreadOf),
           checks: [
-            'The cake does not show through',
-            'The side is upright against a set square',
-            ...(onCoat.length === 0 ? [paperOut] : []),
+            ...(isBare
+              ? ['Level as far as the edge', 'Nothing has run down the side']
+              : ['The cake does not show through', 'The side is upright against a set square']),
+            ...(onCoat.length === 0 && !isBare ? [paperOut] : []),
           ],
           record: { kind: 'mass', label: leftLabel, planned: 0, show: 'bowl' },
         },

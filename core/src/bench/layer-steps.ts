@@ -1,6 +1,11 @@
 import { handsOn } from '../labour/minutes.ts';
 import { widthMm } from '../outline/outline.ts';
-import type { OtherForm } from '../pantry/types.ts';
+import type { Tier } from '../document/types.ts';
+import type { OtherPlan } from '../others/other-layers.ts';
+import type { OtherForm, Recipe } from '../pantry/types.ts';
+import { scaleRecipe } from '../recipes/scale.ts';
+import { planHolds } from '../work/holds.ts';
+import { dangerOf, holdStep, linesOf } from './recipe-steps.ts';
 import { phrase } from '../units/phrase.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { perishable } from './perishable.ts';
@@ -16,77 +21,123 @@ const wholeLabels: Partial<Record<OtherForm, string>> = {
 };
 
 /** What has to be made or bought besides the baked cakes. */
-export function otherSteps({ tier, others, recipes }: StackContext): Step[] {
-  return others.map(({ index, row, count, batterG, traced, packs, inset }) => {
-    const recipe = recipes.find((one) => one.id === row.recipeId);
-    return step(
-      `${tier.id}/other/${index}`,
-      'Bake',
-      row.form === 'bought'
-        ? `Unwrap ${row.name.toLowerCase()} for layer ${index + 1}`
-        : row.form === 'foam'
-          ? `Cut the foam for layer ${index + 1} and wrap it`
-          : `Make layer ${index + 1}: ${row.name.toLowerCase()}`,
-      row.form === 'crepe' ? count * 2 : 20,
-      {
-        part: `${tier.id}/layer/${index}`,
-        lead: traced
+export function otherSteps(context: StackContext): Step[] {
+  const { tier, others, recipes } = context;
+  return others.flatMap((other, i) => [
+    ...(others.findIndex(({ row }) => row.recipeId === other.row.recipeId) === i
+      ? mixSteps(context, other)
+      : []),
+    otherStep(tier, other, recipes.find((one) => one.id === other.row.recipeId) ?? null),
+  ]);
+}
+
+/** How far a recipe is followed before what it makes is shaped: to its first wait, or to the end. */
+const mixedAfter = (recipe: Recipe): number =>
+  recipe.holds?.find(({ after }) => after < recipe.steps.length)?.after ?? recipe.steps.length;
+
+/** One mixing for all layers of a tier that are made of it, and what it waits for. */
+function mixSteps(
+  { tier, others, recipes, foods, kitchen }: StackContext,
+  { row }: OtherPlan,
+): Step[] {
+  const recipe = recipes.find((one) => one.id === row.recipeId);
+  const grams = others
+    .filter((other) => other.row.recipeId === row.recipeId)
+    .reduce((sum, { batterG }) => sum + batterG, 0);
+  if (!recipe || grams <= 0) return [];
+  const scaled = scaleRecipe(recipe, Math.ceil(grams / 5) * 5);
+  const key = `${tier.id}/other-mix/${row.id}`;
+  const name = recipe.name.toLowerCase();
+  const after = mixedAfter(recipe);
+  return [
+    step(key, 'Bake', `Mix: ${name}`, handsOn.batter / 2, {
+      beside: true,
+      lead: phrase(`{make} of it. ${recipe.steps.slice(0, after).join(' ')}`, {
+        make: [scaled.makesG, 'bowl'],
+      }),
+      list: linesOf(scaled, 1),
+      cautions: recipe.caution ? [phrase(recipe.caution)] : [],
+      ...dangerOf(recipe),
+    }),
+    ...planHolds(recipe, scaled.makesG, row.densityGPerMl, { foods, kitchen })
+      .filter((hold) => hold.after <= after && after < recipe.steps.length)
+      .flatMap((hold) => holdStep(key, name, hold, recipe, false, 'Bake')),
+  ];
+}
+
+/** Making or unwrapping what one layer is. */
+function otherStep(tier: Tier, other: OtherPlan, recipe: Recipe | null): Step {
+  const { index, row, count, batterG, traced, packs, inset } = other;
+  const rest = recipe ? recipe.steps.slice(mixedAfter(recipe)).join(' ') : '';
+  return step(
+    `${tier.id}/other/${index}`,
+    'Bake',
+    row.form === 'bought'
+      ? `Unwrap ${row.name.toLowerCase()} for layer ${index + 1}`
+      : row.form === 'foam'
+        ? `Cut the foam for layer ${index + 1} and wrap it`
+        : `Make layer ${index + 1}: ${row.name.toLowerCase()}`,
+    row.form === 'crepe' ? count * 2 : 20,
+    {
+      part: `${tier.id}/layer/${index}`,
+      lead: traced
+        ? phrase(
+            `${rest ? `${rest} ` : ''}Trace a circle {wide} across on the paper’s back: it spreads by {spread} all round.`,
+            {
+              wide: [widthMm(traced), 'span'],
+              spread: [row.spreadMm, 'thickness'],
+            },
+          )
+        : inset
           ? phrase(
-              'Trace a circle {wide} across on the paper’s back: it spreads by {spread} all round.',
-              {
-                wide: [widthMm(traced), 'span'],
-                spread: [row.spreadMm, 'thickness'],
-              },
+              `${rest ? `${rest} ` : ''}From outside in: four tenths of the mousse first, then the sponge disc, {wide} across and {high} high, then the rest to the brim. Set it cold before it is turned out.`,
+              { wide: [widthMm(inset.outline), 'span'], high: [inset.heightMm, 'thickness'] },
             )
-          : inset
-            ? phrase(
-                'From outside in: four tenths of the mousse first, then the sponge disc, {wide} across and {high} high, then the rest to the brim. Set it cold before it is turned out.',
-                { wide: [widthMm(inset.outline), 'span'], high: [inset.heightMm, 'thickness'] },
-              )
-            : packs !== null
-              ? phrase(`${packs} ${packs === 1 ? 'pack' : 'packs'}; thaw {time} in the wrap.`, {
-                  time: [(row.thawH ?? 0) * 60, 'minutes'],
-                })
+          : packs !== null
+            ? phrase(`${packs} ${packs === 1 ? 'pack' : 'packs'}; thaw {time} in the wrap.`, {
+                time: [(row.thawH ?? 0) * 60, 'minutes'],
+              })
+            : rest
+              ? phrase(rest)
               : null,
-        amounts: [
-          ...(count > 1
-            ? [{ label: 'pieces', value: count, kind: 'count' as const, figure: null }]
-            : []),
-          {
-            label: wholeLabels[row.form] ?? 'batter in all',
-            value: batterG,
-            kind: 'bowl',
-            figure: null,
-          },
-          ...(row.bake
-            ? [
-                {
-                  label: 'oven',
-                  value: row.bake.ovenC,
-                  kind: 'temperature' as const,
-                  figure: null,
-                },
-              ]
-            : []),
-        ],
-        checks:
-          row.form === 'crisp disc'
-            ? ['Dry right through, and cold before it is lifted']
-            : ['Cold before it is filled'],
-        timer: row.bake ? { label: row.name, minutes: row.bake.minutes, lookMin: null } : null,
-        cautions: [
-          ...(recipe?.caution ? [phrase(recipe.caution)] : []),
-          ...(row.bake ? [ovenCaution] : []),
-        ],
-        hazards: [
-          ...(recipe?.hazards ?? []),
-          ...(row.bake ? (['oven'] as const) : []),
-          ...(row.form === 'foam' ? (['knife'] as const) : []),
-        ],
-        hotC: row.bake ? row.bake.ovenC : recipe ? recipe.hottestC : coldC,
-      },
-    );
-  });
+      amounts: [
+        ...(count > 1
+          ? [{ label: 'pieces', value: count, kind: 'count' as const, figure: null }]
+          : []),
+        {
+          label: wholeLabels[row.form] ?? 'batter in all',
+          value: batterG,
+          kind: 'bowl',
+          figure: null,
+        },
+        ...(row.bake
+          ? [
+              {
+                label: 'oven',
+                value: row.bake.ovenC,
+                kind: 'temperature' as const,
+                figure: null,
+              },
+            ]
+          : []),
+      ],
+      checks:
+        row.form === 'crisp disc'
+          ? ['Dry right through, and cold before it is lifted']
+          : ['Cold before it is filled'],
+      timer: row.bake ? { label: row.name, minutes: row.bake.minutes, lookMin: null } : null,
+      cautions: [
+        ...(recipe?.caution ? [phrase(recipe.caution)] : []),
+        ...(row.bake ? [ovenCaution] : []),
+      ],
+      hazards: [
+        ...(recipe?.hazards ?? []),
+        ...(row.bake ? (['oven'] as const) : []),
+        ...(row.form === 'foam' ? (['knife'] as const) : []),
+      ],
+      hotC: row.bake ? row.bake.ovenC : recipe ? recipe.hottestC : coldC,
+    },
+  );
 }
 
 /** A hidden centre is filled when its topmost layer is on, before the lid. */

@@ -6,7 +6,7 @@ import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
-import type { Food, Recipe, Spread } from '../pantry/types.ts';
+import type { Food, Recipe, Spread, Kitchen } from '../pantry/types.ts';
 import type { SoakPlan } from '../soak/soak.ts';
 import type { StackPlan } from '../stack/stack.ts';
 import type { Step } from './steps.ts';
@@ -30,5 +30,6 @@ export interface StackContext {
   chillIn: Build['day']['chillIn'];
   foods: readonly Food[];
   recipes: readonly Recipe[];
+  kitchen: Kitchen;
   spreadOf: (id: string) => Spread;
 }

@@ -61,6 +61,7 @@ export function planSteps(
       chillIn: build.day.chillIn,
       foods: pantry.foods,
       recipes: pantry.recipes,
+      kitchen: pantry.kitchen,
       spreadOf,
     }));
     const baking = tiers.map((plan, i) => {

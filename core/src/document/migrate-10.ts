@@ -50,14 +50,27 @@ export function rowFrom9(table: string, value: unknown): Loose {
 /** A ganache composed for a pour or drip had so many steps, its wait behind the last. */
 const pouredAfter = [2, 3];
 
+/** The batter of a layer of another kind was mixed and had rested when the layer was made. */
+function mixedWith(tier: Loose, stepKey: unknown): string[] {
+  return asList(tier.layers).flatMap((layer, i) => {
+    const { otherId } = asObject(layer);
+    if (typeof otherId !== 'string' || stepKey !== `${String(tier.id)}/other/${i}`) return [];
+    const mix = `${String(tier.id)}/other-mix/${otherId}`;
+    return [mix, ...[1, 2].map((after) => `${mix}/hold/${after}`)];
+  });
+}
+
 /**
  * What was made before version 10 has cooled since: the waits that its step became are done with it,
  * so that a cake half made goes on where it stood.
  */
-function withWaitsDone(done: unknown[]): unknown[] {
+function withWaitsDone(done: unknown[], tiers: unknown[]): unknown[] {
   const ticked = new Set(done.map((each) => asObject(each).stepKey));
   return done.flatMap((each) => {
     const { stepKey, at } = asObject(each);
+    const made = tiers.flatMap((each) => mixedWith(asObject(each), stepKey));
+    if (made.length > 0)
+      return [each, ...made.filter((key) => !ticked.has(key)).map((key) => ({ stepKey: key, at }))];
     const tier = typeof stepKey === 'string' ? /^([^/]+)\/core$/.exec(stepKey)?.[1] : undefined;
     // a centre was filled at the step that cut it; a stack that stands has its lid on
     if (tier !== undefined && ticked.has(`${tier}/settle`))
@@ -82,6 +95,6 @@ export function buildFrom9(value: unknown): Loose {
   return {
     ...build,
     day: { cooling: [], ...asObject(build.day) },
-    bench: { ...bench, done: withWaitsDone(asList(bench.done)) },
+    bench: { ...bench, done: withWaitsDone(asList(bench.done), asList(build.tiers)) },
   };
 }

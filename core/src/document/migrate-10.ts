@@ -25,6 +25,14 @@ const waits: Record<
   'recipe-syrup': [[1, 104, 26, 'bowl', 0, null]],
 };
 
+/** Sentences of the house that said too little, and what they say since: the recipe is the same one. */
+const said: Record<string, string> = {
+  'Make a soft ganache and chill it to 10 °C.':
+    'Heat the cream to a simmer and pour over the chopped chocolate; wait 2 minutes, stir from the middle.',
+  'Whip until it holds, no longer: it turns grainy.':
+    'Whip it cold until it holds, no longer: it turns grainy.',
+};
+
 /**
  * Fields that version 10 added to a pantry row: recipes of the house wait as they should, of the
  * user's own nobody has said.
@@ -44,7 +52,8 @@ export function rowFrom9(table: string, value: unknown): Loose {
           leastMin,
           mostMin,
         }));
-  return { holds, ...row };
+  const steps = asList(row.steps).map((text) => said[String(text)] ?? text);
+  return { holds, ...row, ...(row.source === 'own' ? {} : { steps }) };
 }
 
 /** A ganache composed for a pour or drip had so many steps, its wait behind the last. */

@@ -1,0 +1,34 @@
+import { readFileSync } from 'node:fs';
+import { expect } from 'vitest';
+import {
+  dayTasks,
+  findRow,
+  readBuildFile,
+  type Build,
+  type DayTask,
+  type Plan,
+  type Step,
+} from '../src/index.ts';
+import { pantry } from './arbitrary.ts';
+
+/* What tests of the work share: the demo's cakes, their steps and tasks. */
+
+/** A cake of the demo, as its file has it. */
+export function demo(name: string): Build {
+  const url = new URL(`../../demo/${name}.json`, import.meta.url);
+  const read = readBuildFile(readFileSync(url, 'utf8'));
+  if (!read.ok) throw new Error(read.problems[0]!.message);
+  return read.build;
+}
+export function stepsOf({ steps }: Plan): Step[] {
+  if (!steps.ok) throw new Error(steps.problem);
+  return steps.value;
+}
+/** Where a step stands on the sheet; it has to be there. */
+export function placeOf(steps: readonly Step[], key: string): number {
+  const at = steps.findIndex((step) => step.key === key);
+  expect(at, key).toBeGreaterThanOrEqual(0);
+  return at;
+}
+export const tasksOf = (build: Build, plan: Plan): DayTask[] =>
+  dayTasks(build, plan, (id) => findRow(pantry, 'spreads', id));

@@ -4,6 +4,9 @@ import {
   dayTasks,
   findRow,
   readBuildFile,
+  scheduleDay,
+  windowsBefore,
+  type Placed,
   type Build,
   type DayTask,
   type Plan,
@@ -29,6 +32,18 @@ export function placeOf(steps: readonly Step[], key: string): number {
   const at = steps.findIndex((step) => step.key === key);
   expect(at, key).toBeGreaterThanOrEqual(0);
   return at;
+}
+/** When the tasks of a cake are done, by the plan of the days. */
+export function placedOf(build: Build, tasks: DayTask[]): Placed[] {
+  const answer = scheduleDay({
+    tasks,
+    windows: windowsBefore(new Date('2027-06-19T16:00:00'), build.day.hours),
+    capacity: { hands: 1, oven: 1, mixer: 1, fridge: 900, freezer: 0 },
+    seed: 1,
+    rounds: 10,
+  });
+  if (!answer.ok) throw new Error(answer.why);
+  return answer.plan.placed;
 }
 export const tasksOf = (build: Build, plan: Plan): DayTask[] =>
   dayTasks(build, plan, (id) => findRow(pantry, 'spreads', id));

@@ -1,17 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dripKinds } from '../src/bench/finish-steps.ts';
-import {
-  newBuild,
-  planBuild,
-  scheduleDay,
-  windowsBefore,
-  type Build,
-  type CoolPlace,
-  type Step,
-} from '../src/index.ts';
+import { newBuild, planBuild, type Build, type CoolPlace, type Step } from '../src/index.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
-import { demo, placeOf, stepsOf, tasksOf } from './work-kit.ts';
+import { demo, placeOf, stepsOf, tasksOf, placedOf } from './work-kit.ts';
 
 describe('at the bench and in the days', () => {
   const build = demo('jubilee');
@@ -48,15 +40,8 @@ describe('at the bench and in the days', () => {
   });
   it('the days leave the time: no follower begins before what it waits for has cooled', () => {
     const tasks = tasksOf(build, plan);
-    const answer = scheduleDay({
-      tasks,
-      windows: windowsBefore(new Date('2027-06-19T16:00:00'), build.day.hours),
-      capacity: { hands: 1, oven: 1, mixer: 1, fridge: 900, freezer: 0 },
-      seed: 1,
-      rounds: 20,
-    });
-    if (!answer.ok) throw new Error(answer.why);
-    const at = new Map(answer.plan.placed.map((one) => [one.id, one]));
+    const placed = placedOf(build, tasks);
+    const at = new Map(placed.map((one) => [one.id, one]));
     for (const task of tasks)
       for (const { id } of task.after)
         expect(at.get(task.id)!.startMin, `${task.id} after ${id}`).toBeGreaterThanOrEqual(

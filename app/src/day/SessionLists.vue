@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { outBeforeMin, planSessions, showText, storeLabels } from '@pyrgotect/core';
+import { planSessions, showText, storeLabels } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import { useListText } from '../bench/listText.ts';
@@ -43,7 +43,7 @@ const text = (value: number, kind: 'minutes' | 'bowl'): string =>
       <small>{{ text(session.handsMin, 'minutes') }} of hands</small>
     </h2>
     <p v-if="session.warm.length > 0">
-      Out of the fridge by {{ at(session.fromMin - outBeforeMin, 'HH:mm') }}:
+      Out of the fridge by {{ at(session.outMin, 'HH:mm') }}:
       <b>{{
         session.warm.map(({ name, massG }) => `${name} ${text(massG, 'bowl')}`).join(', ')
       }}</b>. Too cold they make a batter grainy.

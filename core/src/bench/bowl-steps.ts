@@ -5,8 +5,8 @@ import type { Pantry, Recipe, Spread } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
 import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
 import { phrase } from '../units/phrase.ts';
-import { planHolds } from '../work/holds.ts';
-import { dangerOf, holdStep, linesOf } from './recipe-steps.ts';
+import { planHolds } from '../workflow/holds.ts';
+import { dangerOf, holdStep, hotHazards, linesOf } from './recipe-steps.ts';
 import { isPerishable, perishable } from './perishable.ts';
 import { step, type Step } from './steps.ts';
 
@@ -87,7 +87,7 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
   const name = nameOf(batch, own);
   const times = batch.mixes === 1 ? '' : `, ${batch.mixes} mixings of the same size`;
   const { steps } = batch.recipe;
-  const holds = batch.holds;
+  const { holds } = batch;
   const minutes = mixMinutes(spread.recipeId) * batch.mixes;
   const share = (from: number, to: number): number =>
     steps.length === 0 ? minutes : (minutes * (to - from)) / steps.length;
@@ -109,8 +109,6 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
         ...scalingRules(recipe, batch.recipe.factor, null, context.pantry.foods),
       ],
       ...dangerOf(recipe),
-      // what is whipped or folded in comes after the wait, and so does the machine
-      hazards: isWhole ? recipe.hazards : recipe.hazards.filter((one) => one !== 'running machine'),
       beside: true,
       record: { kind: 'mass', label: 'made in all', planned: batch.makeG, show: 'bowl' },
     }),
@@ -129,7 +127,8 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
         {
           lead: phrase(steps.slice(hold.after, next).join(' ')),
           checks: ['Smooth, and soft enough to spread without pulling crumbs'],
-          hazards: recipe.hazards.filter((one) => one === 'running machine'),
+          // cold by now; machine and egg are what they were
+          hazards: recipe.hazards.filter((one) => !hotHazards.includes(one)),
           beside: true,
         },
       ),

@@ -4,7 +4,7 @@ import type { Tier } from '../document/types.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { OtherForm, Recipe } from '../pantry/types.ts';
 import { scaleRecipe } from '../recipes/scale.ts';
-import { planHolds } from '../work/holds.ts';
+import { planHolds } from '../workflow/holds.ts';
 import { dangerOf, holdStep, linesOf } from './recipe-steps.ts';
 import { phrase } from '../units/phrase.ts';
 import { holdsCaution } from './holds-caution.ts';

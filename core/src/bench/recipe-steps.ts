@@ -3,7 +3,7 @@ import type { Hazard } from '../pantry/hazards.ts';
 import type { CoolPlace, Recipe } from '../pantry/types.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
 import { phrase } from '../units/phrase.ts';
-import { code, type PlannedHold } from '../work/holds.ts';
+import { code, type PlannedHold } from '../workflow/holds.ts';
 import { step, type Chapter, type ListItem, type Step } from './steps.ts';
 
 /** What one mixing of a recipe takes, to be weighed. */
@@ -14,6 +14,7 @@ export const linesOf = (recipe: ScaledRecipe, mixes: number): ListItem[] =>
     kind: i.massG < 20 ? ('fineMass' as const) : ('bowl' as const),
     note: i.pieces === null ? (mixes > 1 ? 'each mixing' : null) : `open ${i.pieces}`,
     foodId: i.foodId,
+    ...(mixes > 1 ? { times: mixes } : {}),
   }));
 
 /** What can hurt while a recipe is made. */
@@ -89,6 +90,6 @@ export function holdStep(
 /** Hot enough to hurt until it has cooled. */
 const hotC = 50;
 const roomC = 21;
-const hotHazards: readonly Hazard[] = ['hot sugar', 'hot fat or cream'];
+export const hotHazards: readonly Hazard[] = ['hot sugar', 'hot fat or cream', 'steam'];
 /** What has cooled a little further than it must is as good. */
 const probeK = 6;

@@ -33,6 +33,8 @@ export interface ListItem {
   note: string | null;
   /** The ingredient it is, for the household measures of small amounts. */
   foodId?: string | null;
+  /** How often it is weighed out, where not once: for each of several mixings. */
+  times?: number;
 }
 
 /** What can be noted down at a step, beside the planned figure. */

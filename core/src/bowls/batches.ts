@@ -2,7 +2,7 @@ import type { BatchBy } from '../document/types.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
 import { addUp } from '../units/add-up.ts';
-import type { PlannedHold } from '../work/holds.ts';
+import type { PlannedHold } from '../workflow/holds.ts';
 
 /** Smallest multiple of 5 g that is not less. */
 const upToFive = (g: number): number => Math.ceil(g / 5 - 1e-9) * 5;

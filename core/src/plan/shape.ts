@@ -39,7 +39,7 @@ import { asDocument, Known } from '../working/known.ts';
 import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 import { coolPlaceOf } from '../document/edit.ts';
 import { usedC } from '../finish/ganache-recipe.ts';
-import { planHolds } from '../work/holds.ts';
+import { planHolds } from '../workflow/holds.ts';
 
 /** No answer of the solids is known. */
 export const nothingCarved: CarveAnswers = () => undefined;

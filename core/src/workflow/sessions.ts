@@ -6,7 +6,7 @@ import type { Food } from '../pantry/types.ts';
 /** Hands off for longer than this is the end of a session, min. */
 const pauseMin = 180;
 /** Butter and eggs come out so long before they are beaten, min (trade custom: 60 to 90). */
-export const outBeforeMin = 75;
+const outBeforeMin = 75;
 
 /** What is weighed out for one bowl or batter. */
 export interface WeighedOut {
@@ -19,6 +19,8 @@ export interface WeighedOut {
 export interface Session {
   fromMin: number;
   toMin: number;
+  /** When butter and eggs come out of the fridge for it. */
+  outMin: number;
   handsMin: number;
   taskIds: string[];
   weigh: WeighedOut[];
@@ -32,11 +34,11 @@ export interface Session {
 export function warmFor(steps: readonly Step[], foods: readonly Food[]): Session['warm'] {
   if (!steps.some(({ hazards }) => hazards.includes('running machine'))) return [];
   const found = new Map<string, Session['warm'][number]>();
-  for (const { label, value, foodId } of steps.flatMap(({ list }) => list)) {
+  for (const { label, value, foodId, times = 1 } of steps.flatMap(({ list }) => list)) {
     const food = foods.find(({ id }) => id === foodId);
     if (!food || !isBeatenWarm(food)) continue;
     const had = found.get(food.id)?.massG ?? 0;
-    found.set(food.id, { foodId: food.id, name: label, massG: had + value });
+    found.set(food.id, { foodId: food.id, name: label, massG: had + value * times });
   }
   return [...found.values()];
 }
@@ -71,6 +73,7 @@ export function planSessions(
       warm.set(one.foodId, { ...one, massG: one.massG + (warm.get(one.foodId)?.massG ?? 0) });
     return {
       fromMin: group[0]!.startMin,
+      outMin: group[0]!.startMin - outBeforeMin,
       toMin: Math.max(...group.map(({ handsEndMin, againMin }) => againMin ?? handsEndMin)),
       handsMin: own.reduce((sum, task) => sum + task.handsMin + (task.again?.handsMin ?? 0), 0),
       taskIds: [...ids],

@@ -31,7 +31,7 @@ describe('the section while the bench is at work', () => {
     expect(notYetThere(plan.section, steps, steps.length).size).toBe(0);
   });
   it('has the lower layer before the upper, and the drips last', () => {
-    const filling = at('tier-1/fill/0');
+    const filling = at('tier-1/fill/layer-1+layer-2');
     expect(filling.has('tier-1/layer/0')).toBe(false);
     expect(filling.has('tier-1/layer/1')).toBe(true);
     expect(filling.has('tier-1/coat')).toBe(true);

@@ -166,7 +166,7 @@ describe('drawing', () => {
     if (!plan.steps.ok) throw new Error(plan.steps.problem);
     const steps = plan.steps.value;
     const at = (key: string): number => steps.findIndex((s) => s.key === key);
-    const early = notYetThere(plan.section, steps, at('tier-1/fill/1'));
+    const early = notYetThere(plan.section, steps, at('tier-1/fill/layer-2+layer-3'));
     expect(early.has('tier-1/layer/0')).toBe(false);
     expect(early.has('tier-1/layer/1')).toBe(false);
     expect(early.has('tier-1/layer/2')).toBe(true);

@@ -95,7 +95,7 @@ describe('records of what happened', () => {
     const build = fresh();
     build.bench.notes.push({
       id: 'n1',
-      stepKey: 'tier-1/fill/0',
+      stepKey: 'tier-1/fill/layer-1+layer-2',
       at: '2027-06-12T12:00:00Z',
       kind: 'mass',
       value,

@@ -77,23 +77,25 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
       tinId: idOf(pantry.tins),
       slicesPerCake: fc.integer(limits.slicesPerCake),
       levelling: fc.constantFrom(...levellings),
-      layers: fc.array(
-        fc.record({
-          heightMm: between(limits.layerMm),
-          otherId: fc.option(idOf(pantry.others), { nil: null, freq: 6 }),
-          inset: orNull(
-            fc.record({ heightMm: between(limits.insetMm), marginMm: between(limits.marginMm) }),
-          ),
-          between: orNull(
-            fc.record({ spreadId: idOf(pantry.spreads), heightMm: between(limits.betweenMm) }),
-          ),
-          soak: orNull(fc.constantFrom(...soakStyles)),
-          rimMm: fc.constantFrom<(number | null)[]>([], [20, 21, 22, 21], [20, null, 240, 21]),
-          turnSteps: orNull(fc.integer(limits.turnSteps)),
-          flipped: fc.boolean(),
-        }),
-        { minLength: 1, maxLength: limits.layers.max },
-      ),
+      layers: fc
+        .array(
+          fc.record({
+            heightMm: between(limits.layerMm),
+            otherId: fc.option(idOf(pantry.others), { nil: null, freq: 6 }),
+            inset: orNull(
+              fc.record({ heightMm: between(limits.insetMm), marginMm: between(limits.marginMm) }),
+            ),
+            between: orNull(
+              fc.record({ spreadId: idOf(pantry.spreads), heightMm: between(limits.betweenMm) }),
+            ),
+            soak: orNull(fc.constantFrom(...soakStyles)),
+            rimMm: fc.constantFrom<(number | null)[]>([], [20, 21, 22, 21], [20, null, 240, 21]),
+            turnSteps: orNull(fc.integer(limits.turnSteps)),
+            flipped: fc.boolean(),
+          }),
+          { minLength: 1, maxLength: limits.layers.max },
+        )
+        .map((layers) => layers.map((layer, i) => ({ id: `layer-${i + 1}`, ...layer }))),
       gaps: fc.array(
         fc.record({
           heightMm: between(limits.gapMm),

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  fillKey,
   addTier,
   areaMm2,
   metric,
@@ -45,11 +46,11 @@ describe('the run sheet', () => {
       'tier-1/bake',
       'tier-1/cool',
       'bowl/buttercream/make',
-      'tier-1/cut/0',
+      'tier-1/cut/layer-1',
       'tier-1/rims',
       'tier-1/first',
-      'tier-1/fill/0',
-      'tier-1/fill/2',
+      'tier-1/fill/layer-1+layer-2',
+      'tier-1/fill/layer-3+layer-4',
       'tier-1/settle',
       'tier-1/crumb',
       'tier-1/crumb-chill',
@@ -68,7 +69,7 @@ describe('the run sheet', () => {
     const gaps = plan.tiers[0]!.gaps;
     if (!gaps.ok || !plan.steps.ok) throw new Error('no plan');
     for (const gap of gaps.value) {
-      const step = find(plan.steps.value, `tier-1/fill/${gap.index}`);
+      const step = find(plan.steps.value, fillKey(build.tiers[0]!, gap.index));
       expect(step.amounts.at(-1)!.value).toBeCloseTo(gap.fillingG, 9);
       expect(step.record!.planned).toBeCloseTo(gap.fillingG, 9);
     }
@@ -102,7 +103,7 @@ describe('the run sheet', () => {
     });
     expect(none.some((s) => s.key.includes('/cut/'))).toBe(false);
     const crust = stepsOf((b) => (b.tiers[0]!.trim.bottomMm = 3));
-    const cut = find(crust, 'tier-1/cut/0');
+    const cut = find(crust, 'tier-1/cut/layer-1');
     expect(cut.amounts.map((a) => a.label)).toEqual([
       '1. take the dome off at',
       '2. take the bottom crust off at',
@@ -134,8 +135,10 @@ describe('the run sheet', () => {
 
   it('tells the turn of a layer at the step where it is set', () => {
     const steps = stepsOf((b) => (b.tiers[0]!.layers[1]!.turnSteps = 6));
-    expect(find(steps, 'tier-1/fill/0').checks.join()).toContain('Its mark at 3 o’clock: 90°');
-    expect(find(steps, 'tier-1/fill/1').checks.join()).not.toContain('mark at');
+    expect(find(steps, 'tier-1/fill/layer-1+layer-2').checks.join()).toContain(
+      'Its mark at 3 o’clock: 90°',
+    );
+    expect(find(steps, 'tier-1/fill/layer-2+layer-3').checks.join()).not.toContain('mark at');
   });
 
   it('says which layer goes on upside down: the top of its school, or one turned over', () => {
@@ -143,10 +146,12 @@ describe('the run sheet', () => {
       b.tiers[0]!.levelling = 'cut all';
       b.tiers[0]!.layers[2]!.flipped = true;
     });
-    expect(find(flipped, 'tier-1/fill/1').checks.join()).toContain('Layer 3 upside down');
-    expect(find(flipped, 'tier-1/fill/2').checks.join()).not.toContain('upside down');
+    expect(find(flipped, 'tier-1/fill/layer-2+layer-3').checks.join()).toContain(
+      'Layer 3 upside down',
+    );
+    expect(find(flipped, 'tier-1/fill/layer-3+layer-4').checks.join()).not.toContain('upside down');
     const top = stepsOf((b) => (b.tiers[0]!.levelling = 'cut none, top inverted'));
-    expect(find(top, 'tier-1/fill/2').checks.join()).toContain('Layer 4 upside down');
+    expect(find(top, 'tier-1/fill/layer-3+layer-4').checks.join()).toContain('Layer 4 upside down');
   });
 
   it('rests it under the weight that was chosen', () => {
@@ -160,27 +165,28 @@ describe('the run sheet', () => {
 
   it('makes the layers that are not cut from a cake, each its own way', () => {
     const steps = stepsOf((b) => {
-      b.tiers[0]!.layers[0] = { ...newLayer(5), otherId: 'biscuit' };
+      b.tiers[0]!.layers[0] = { ...newLayer(5, 'layer-1'), otherId: 'biscuit' };
       b.tiers[0]!.layers[1] = {
-        ...newLayer(30),
+        ...newLayer(30, 'layer-2'),
         otherId: 'mousse',
         inset: { heightMm: 10, marginMm: 10 },
       };
-      b.tiers[0]!.layers[2] = { ...newLayer(18), otherId: 'bought-sponge' };
+      b.tiers[0]!.layers[2] = { ...newLayer(18, 'layer-3'), otherId: 'bought-sponge' };
       b.tiers[0]!.layers[3] = {
-        ...newLayer(20),
+        ...newLayer(20, 'layer-4'),
         otherId: 'crepe',
         between: { spreadId: 'cream', heightMm: 2 },
       };
     });
-    const words = (i: number): string => say(find(steps, `tier-1/other/${i}`).lead!, metric);
+    const words = (i: number): string =>
+      say(find(steps, `tier-1/other/layer-${i + 1}`).lead!, metric);
     expect(words(0)).toContain('Trace a circle 19.4 cm');
     expect(words(1)).toContain('From outside in');
     expect(words(2)).toContain('thaw 2 h');
-    const crepes = find(steps, 'tier-1/other/3');
+    const crepes = find(steps, 'tier-1/other/layer-4');
     expect(crepes.amounts[0]).toMatchObject({ label: 'pieces', value: 7 });
     // it is their recipe's own time, not the cylinder's
-    expect(find(steps, 'tier-1/other/0').timer!.minutes).toBe(14);
+    expect(find(steps, 'tier-1/other/layer-1').timer!.minutes).toBe(14);
     expect(steps.some((s) => s.key === 'tier-1/bake')).toBe(false);
   });
 

@@ -87,8 +87,8 @@ describe('what a record says', () => {
   });
   it('comes from the last note of a step on one thing, and a slip is left out with its reason', () => {
     const build = make();
-    note(build, 'tier-1/fill/0', 100);
-    note(build, 'tier-1/fill/0', 5000);
+    note(build, 'tier-1/fill/layer-1+layer-2', 100);
+    note(build, 'tier-1/fill/layer-1+layer-2', 5000);
     build.bench.notes.push({ ...build.bench.notes[0]!, id: 'words', value: null, planned: null });
     const [one, ...others] = recordsOf(build);
     expect(others).toEqual([]);
@@ -299,14 +299,14 @@ describe('what happened at the bench', () => {
     const build = make();
     const before = planned(build);
     const fill = (plan: Plan, i: number): number =>
-      stepAt(plan, `tier-1/fill/${i}`).amounts[0]!.value;
+      stepAt(plan, `tier-1/fill/layer-${i + 1}+layer-${i + 2}`).amounts[0]!.value;
     const key = `bowl/${before.bowls.ok ? before.bowls.value[0]!.batchId : ''}/make`;
     note(build, key, 0.5 * stepAt(before, key).record!.planned);
     const after = planned(build);
     const shares = [0, 1].map((i) => fill(after, i) / fill(before, i));
     expect(shares[0]).toBeLessThan(0.8);
     expect(shares[1]).toBeCloseTo(shares[0]!, 6);
-    expect(stepAt(after, 'tier-1/fill/0').cautions[0]!.text).toContain('shared out');
+    expect(stepAt(after, 'tier-1/fill/layer-1+layer-2').cautions[0]!.text).toContain('shared out');
     // more than was planned changes nothing
     const rich = make();
     note(rich, key, 2 * stepAt(before, key).record!.planned);
@@ -316,13 +316,14 @@ describe('what happened at the bench', () => {
     const build = make();
     for (const gap of build.tiers[0]!.gaps) gap.damMm = 14;
     const before = planned(build);
-    const step = stepAt(before, 'tier-1/fill/0');
+    const step = stepAt(before, 'tier-1/fill/layer-1+layer-2');
     const [dam] = weighTargets(step);
     expect(dam!.label).toContain('dam');
     build.bench.notes.push(
       noteOf(build, step, dam!.record, { id: 'dam', at, value: 5000, text: '' }),
     );
-    const fill = (plan: Plan): number => stepAt(plan, 'tier-1/fill/1').amounts.at(-1)!.value;
+    const fill = (plan: Plan): number =>
+      stepAt(plan, 'tier-1/fill/layer-2+layer-3').amounts.at(-1)!.value;
     expect(fill(planned(build))).toBeCloseTo(fill(before), 9);
   });
   it('what is thrown away tells the loss', () => {

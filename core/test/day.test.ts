@@ -385,7 +385,7 @@ describe('the tasks of a build', () => {
   it('bake before stacking, bowls before what they go into, the box at the end', () => {
     const tasks = tasksOf(build((b) => void addTier(b)));
     const baking = tasks.find((one) => one.stepKeys.includes('tier-1/bake'))!;
-    const stacking = tasks.find((one) => one.stepKeys.includes('tier-1/fill/0'))!;
+    const stacking = tasks.find((one) => one.stepKeys.includes('tier-1/fill/layer-1+layer-2'))!;
     const boxing = tasks.find((one) => one.stepKeys.includes('box'))!;
     const making = tasks.find((one) => one.id.startsWith('bowl/'))!;
     expect(before(tasks, stacking.id, baking.id)).toBe(true);

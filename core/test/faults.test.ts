@@ -30,6 +30,7 @@ import {
   type Step,
 } from '../src/index.ts';
 import { anyBuild } from './arbitrary.ts';
+import { demo } from './work-kit.ts';
 
 const pantry = startingPantry();
 const spreadOf = (id: string) => findRow(pantry, 'spreads', id);
@@ -42,12 +43,18 @@ const steps = (build = newBuild('b', 'Test', '2027-05-03T09:30:00Z')): Step[] =>
 const at = (key: string): Step => steps().find((step) => step.key === key)!;
 
 describe('faults at the bench', () => {
-  const names = (key: string): string[] => faultsAt({ key }).map(({ id }) => id);
+  const jubilee = stepsOf(demo('jubilee'));
+  const names = (key: string): string[] =>
+    faultsAt(
+      jubilee.find((step) => step.key === key || step.key.replace(/^tier-\d/, 'tier-1') === key)!,
+    ).map(({ id }) => id);
   it('stand at the step where they show', () => {
     expect(names('tier-1/mix')).toContain('grainy');
     expect(names('tier-1/cool')).toEqual(expect.arrayContaining(['domed', 'sunk-cold']));
-    expect(names('tier-1/cut/0')).toContain('torn');
-    expect(names('tier-1/fill/2')).toEqual(expect.arrayContaining(['runny', 'lean', 'bulge']));
+    expect(names('tier-1/cut/layer-1')).toContain('torn');
+    expect(names('tier-1/fill/layer-3+layer-4')).toEqual(
+      expect.arrayContaining(['runny', 'lean', 'bulge']),
+    );
     expect(names('tier-1/coat')).toEqual(expect.arrayContaining(['split', 'crumbs', 'short-coat']));
     expect(names('tier-1/drip')).toEqual(expect.arrayContaining(['hot', 'cold', 'too-long']));
     expect(names('tier-1/coat-chill')).toContain('cracked');
@@ -79,20 +86,19 @@ describe('faults at the bench', () => {
   });
   it('know which layer may be torn', () => {
     const tier = newBuild('b', 'Test', '2027-05-03T09:30:00Z').tiers[0]!;
-    const at = (key: string): number[] =>
-      tornLayers({ key }, tier, (cake) => [2 * cake, 2 * cake + 1]);
-    expect(at('tier-1/cut/1')).toEqual([2, 3]);
-    expect(at('tier-1/fill/0')).toEqual([1]);
-    expect(at('tier-1/first')).toEqual([0]);
-    expect(at('tier-1/settle')).toEqual([0, 1, 2, 3]);
-    expect(at('tier-1/fill/3')).toEqual([]);
+    const torn = (key: string): number[] => tornLayers(at(key), tier);
+    expect(torn('tier-1/cut/layer-3')).toEqual([2, 3]);
+    expect(torn('tier-1/fill/layer-1+layer-2')).toEqual([1]);
+    expect(torn('tier-1/first')).toEqual([0]);
+    expect(torn('tier-1/settle')).toEqual([0, 1, 2, 3]);
+    expect(tornLayers({ layers: [7] }, tier)).toEqual([]);
   });
 });
 
 describe('who may do a step', () => {
   it('keeps children from oven and knife, and not from the brush', () => {
     expect(isForGrownUps(at('tier-1/bake'))).toBe(true);
-    expect(isForGrownUps(steps().find(({ key }) => /\/cut\/0$/.test(key))!)).toBe(true);
+    expect(isForGrownUps(steps().find(({ key }) => key === 'tier-1/cut/layer-1')!)).toBe(true);
     expect(isForGrownUps(at('tier-1/coat'))).toBe(false);
     // the mixer runs
     expect(isForGrownUps(at('tier-1/mix'))).toBe(true);
@@ -181,9 +187,11 @@ describe('what is set on the scale', () => {
     const weigh = weighTargets(at('tier-1/weigh'));
     expect(weigh.length).toBeGreaterThan(4);
     expect(weigh.every(({ record }) => record === null)).toBe(true);
-    const fill = weighTargets(at('tier-1/fill/0')).find(({ record }) => record?.hand === 'fill');
+    const fill = weighTargets(at('tier-1/fill/layer-1+layer-2')).find(
+      ({ record }) => record?.hand === 'fill',
+    );
     expect(fill).toBeDefined();
-    expect(fill!.wantedG).toBeCloseTo(at('tier-1/fill/0').record!.planned, -1);
+    expect(fill!.wantedG).toBeCloseTo(at('tier-1/fill/layer-1+layer-2').record!.planned, -1);
     const left = weighTargets(at('tier-1/coat')).at(-1)!;
     expect(left).toMatchObject({ label: 'left in the bowl', wantedG: null });
   });

@@ -190,7 +190,7 @@ describe('the log', () => {
   };
   it('sets what was noted beside what was planned, the furthest off first', () => {
     expect(logOf(build, stepsOf())).toEqual([]);
-    const filled = stepsOf().find((step) => step.key === 'tier-1/fill/0')!;
+    const filled = stepsOf().find((step) => step.key === 'tier-1/fill/layer-1+layer-2')!;
     const settled = stepsOf().find((step) => step.key === 'tier-1/settle')!;
     note(settled.key, 'height', settled.record!.planned * 0.95);
     note(filled.key, 'mass', filled.record!.planned * 2);

@@ -113,7 +113,9 @@ describe('figures that misled', () => {
     const build = fresh();
     const fill = (rows = pantry) => {
       const { steps } = planBuild(structuredClone(build), rows);
-      return steps.ok ? steps.value.find(({ key }) => key === 'tier-1/fill/0')! : null;
+      return steps.ok
+        ? steps.value.find(({ key }) => key === 'tier-1/fill/layer-1+layer-2')!
+        : null;
     };
     const note = (id: string, value: number, rows = pantry) => {
       const step = fill(rows)!;

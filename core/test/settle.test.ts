@@ -85,7 +85,9 @@ describe('a caution of a filling under load', () => {
       const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
       change(build);
       const { steps } = planBuild(build, pantry);
-      const step = steps.ok ? steps.value.find(({ key }) => key === 'tier-1/fill/1')! : null;
+      const step = steps.ok
+        ? steps.value.find(({ key }) => key === 'tier-1/fill/layer-2+layer-3')!
+        : null;
       return say(step!.lead!, metric);
     };
     const domed = lead((b) => (b.tiers[0]!.levelling = 'cut none'));

@@ -119,7 +119,7 @@ describe('batter', () => {
         fc.integer({ min: 1, max: 6 }),
         (t, heights, slices) => {
           const tier = newTier('tier-1', t.outline, t.id, heights.length, 20);
-          tier.layers = heights.map(newLayer);
+          tier.layers = heights.map((mm) => newLayer(mm));
           tier.slicesPerCake = slices;
           const { plan } = bakeOf(tier, t);
           for (const c of plan.cakes) {

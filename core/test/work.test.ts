@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { dripKinds } from '../src/bench/finish-steps.ts';
-import { newBuild, planBuild, type Build, type CoolPlace, type Step } from '../src/index.ts';
+import {
+  fillKey,
+  newBuild,
+  planBuild,
+  type Build,
+  type CoolPlace,
+  type Step,
+} from '../src/index.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
 import { demo, placeOf, stepsOf, tasksOf, placedOf } from './work-kit.ts';
 
@@ -11,7 +18,7 @@ describe('at the bench and in the days', () => {
   const steps = stepsOf(plan);
   it('nothing hot is used from the pan', () => {
     for (const [id, hold, use] of [
-      ['curd', 2, 'tier-2/fill/1'],
+      ['curd', 2, 'tier-2/fill/layer-2+layer-3'],
       ['caramel', 3, 'tier-3/centre-fill'],
       ['ganache', 2, 'tier-1/coat'],
     ] as const) {
@@ -36,7 +43,7 @@ describe('at the bench and in the days', () => {
     const user = tasks.find((task) => task.after.some(({ id }) => id === whip.key))!;
     expect(user.after.find(({ id }) => id === whip.key)!.mostMin).toBe(15);
     // nothing comes between the whisk and the first filling: the cakes are cut by then
-    expect(user.stepKeys[0]).toBe('tier-1/fill/0');
+    expect(user.stepKeys[0]).toBe('tier-1/fill/layer-1+layer-2');
   });
   it('the days leave the time: no follower begins before what it waits for has cooled', () => {
     const tasks = tasksOf(build, plan);
@@ -125,10 +132,11 @@ describe('in an order that fits', () => {
   it('a hidden centre is filled when its topmost layer is on, before the lid', () => {
     const build = demo('jubilee');
     const { id, centre } = build.tiers[2]!;
+    const fillAt = (gap: number): string => fillKey(build.tiers[2]!, gap);
     const sheet = stepsOf(planBuild(build, pantry));
     const filled = placeOf(sheet, `${id}/centre-fill`);
-    expect(filled).toBe(placeOf(sheet, `${id}/fill/${centre!.toLayer - 1}`) + 1);
-    expect(filled).toBeLessThan(placeOf(sheet, `${id}/fill/${centre!.toLayer}`));
+    expect(filled).toBe(placeOf(sheet, fillAt(centre!.toLayer - 1)) + 1);
+    expect(filled).toBeLessThan(placeOf(sheet, fillAt(centre!.toLayer)));
     expect(sheet[filled]!.amounts[0]!.label).toBe('soft caramel');
     expect(sheet[placeOf(sheet, `${id}/core`)]!.amounts).toEqual([]);
     // one cut as deep as the first layer is filled before anything is set on it

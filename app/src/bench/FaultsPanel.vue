@@ -55,15 +55,10 @@ function toggle(): void {
 }
 
 /** The tier that the step is about. */
-const tier = computed(() => props.build.tiers.find((t) => props.step.key.startsWith(`${t.id}/`)));
+const tier = computed(() => props.build.tiers.find((t) => t.id === props.step.tierId));
 const tierPlan = computed(() => props.plan.tiers.find((t) => t.tierId === tier.value?.id));
 /** Layers that may be the torn one. */
-const torn = computed<number[]>(() => {
-  const bake = tierPlan.value?.bake;
-  const layersOf = (cake: number): number[] =>
-    bake?.ok ? (bake.value.cakes.find(({ index }) => index === cake)?.layers ?? []) : [];
-  return tier.value ? tornLayers(props.step, tier.value, layersOf) : [];
-});
+const torn = computed<number[]>(() => (tier.value ? tornLayers(props.step, tier.value) : []));
 function leaveOut(layer: number): void {
   const id = tier.value?.id;
   if (!id) return;
@@ -72,8 +67,8 @@ function leaveOut(layer: number): void {
   store.edit(`Layer ${layer + 1} left out`, (draft) => leaveOutLayer(tierOf(draft, id), layer));
 }
 const gapIndex = computed(() => {
-  const fill = /\/fill\/(\d+)$/.exec(props.step.key);
-  return fill && tier.value && Number(fill[1]) < tier.value.gaps.length ? Number(fill[1]) : null;
+  const gap = props.step.kind === 'spread' ? props.step.layers[0]! - 1 : -1;
+  return tier.value && gap >= 0 && gap < tier.value.gaps.length ? gap : null;
 });
 /** How thick a filling that runs may be here. */
 const thinMm = computed(() => {
@@ -180,7 +175,7 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
             :plan="plan"
             :tiers="[tier]"
             :left-g="leftG"
-            :crumbed="step.key.endsWith('/coat')"
+            :crumbed="step.kind === 'coat'"
           />
           <p v-else class="soft">Note what is left in the bowl first.</p>
         </template>

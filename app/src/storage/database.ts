@@ -8,11 +8,13 @@ import {
   buildFrom7,
   buildFrom8,
   buildFrom9,
+  buildFrom10,
   rowFrom2,
   rowFrom3,
   rowFrom4,
   rowFrom7,
   rowFrom9,
+  rowFrom10,
   startingKitchen,
   type Build,
   type KeptRecord,
@@ -132,6 +134,8 @@ export class Database extends Dexie {
     this.version(8).upgrade((work) => renewAll(work, buildFrom8, (_table, row) => row as Renew));
     // and when recipes said what they wait for
     this.version(9).upgrade((work) => renewAll(work, buildFrom9, rowFrom9));
+    // and when layers got ids of their own, and ingredients said how they are made ready
+    this.version(10).upgrade((work) => renewAll(work, buildFrom10, rowFrom10));
   }
 }
 

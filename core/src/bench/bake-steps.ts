@@ -4,14 +4,17 @@ import type { TierTimes } from '../times/tier-times.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { isBeatenWarm } from '../pantry/beaten-warm.ts';
 import { foodOf } from '../pantry/find.ts';
-import type { Food, Recipe, Sponge, Tin } from '../pantry/types.ts';
+import type { Pantry, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
-import type { ScaledRecipe } from '../recipes/scale.ts';
+import { scaledParts, type ScaledRecipe } from '../recipes/scale.ts';
 import type { BakePlan } from '../tins/bake.ts';
 import type { KnifeCut } from '../tins/knife.ts';
 import { widthMm } from '../outline/outline.ts';
+import { cutKey } from '../workflow/step-keys.ts';
 import { phrase } from '../units/phrase.ts';
 import { holdsCaution } from './holds-caution.ts';
+import { partSteps } from './part-steps.ts';
+import { takenBy, takenOf } from './recipe-steps.ts';
 import { knifeCaution, ovenCaution, step, type Amount, type Step } from './steps.ts';
 
 export interface BakeContext {
@@ -22,7 +25,7 @@ export interface BakeContext {
   scaled: ScaledRecipe;
   bake: BakePlan;
   times: TierTimes;
-  foods: readonly Food[];
+  pantry: Pantry;
 }
 
 const cutTexts: Record<KnifeCut['kind'], string> = {
@@ -40,8 +43,9 @@ export function bakeSteps({
   scaled,
   bake,
   times,
-  foods,
+  pantry,
 }: BakeContext): Step[] {
+  const { foods } = pantry;
   const warm = recipe.hazards.includes('running machine')
     ? scaled.ingredients.flatMap(({ name, foodId }) => {
         const food = foodOf(foods, foodId);
@@ -53,7 +57,8 @@ export function bakeSteps({
   const tins = many === 1 ? 'the tin' : `${many} tins`;
   const scale = topScale(tier.outline);
   const steps: Step[] = [
-    step(`${tier.id}/weigh`, 'Bake', `Weigh out for ${recipe.name}`, handsOn.weigh, {
+    ...partSteps(tier.id, recipe.name, scaledParts(scaled, 1, pantry.recipes), 'Bake', pantry),
+    step(`${tier.id}/weigh`, 'weigh', 'Bake', `Weigh out for ${recipe.name}`, handsOn.weigh, {
       part: at,
       beside: true,
       list: [
@@ -75,6 +80,10 @@ export function bakeSteps({
             ]
           : []),
       ],
+      takes: [
+        ...takenBy(scaled),
+        ...(tier.inclusion ? takenOf(tier.inclusion, bake.inclusionG) : []),
+      ],
       checks:
         warm.length > 0
           ? [`At room temperature, or the batter will look grainy: ${warm.join(', ')}`]
@@ -86,6 +95,7 @@ export function bakeSteps({
     }),
     step(
       `${tier.id}/line`,
+      'line tin',
       'Bake',
       `Line ${tins} and heat the oven`,
       (handsOn.lineTins / 2) * many,
@@ -108,6 +118,7 @@ export function bakeSteps({
     ),
     step(
       `${tier.id}/mix`,
+      'mix',
       'Bake',
       'Mix the batter',
       handsOn.batter * Math.max(1, Math.sqrt(scale)),
@@ -137,6 +148,7 @@ export function bakeSteps({
     ),
     step(
       `${tier.id}/divide`,
+      'fill tin',
       'Bake',
       many === 1 ? 'Fill the tin' : 'Divide the batter',
       handsOn.divide,
@@ -168,7 +180,7 @@ export function bakeSteps({
   const first = windows.reduce((a, w) => (!a || w.minutes < a.minutes ? w : a), windows[0]);
   if (first) {
     steps.push(
-      step(`${tier.id}/bake`, 'Bake', 'Bake', 5, {
+      step(`${tier.id}/bake`, 'bake', 'Bake', 'Bake', 5, {
         part: at,
         lead: phrase(
           recipe.bake
@@ -212,36 +224,45 @@ export function bakeSteps({
   }
   const tallest = bake.cakes.reduce((a, b) => (b.edgeMm > a.edgeMm ? b : a));
   steps.push(
-    step(`${tier.id}/cool`, 'Bake', 'Turn out and cool right through', handsOn.turnOut, {
-      part: at,
-      hazards: ['oven'],
-      hotC: doneC,
-      cautions: [ovenCaution],
-      beside: true,
-      lead: phrase('Ten minutes in the tin, then on a rack. Warm cake melts every frosting.'),
-      checks: [
-        'No warmth at the middle of the underside',
-        'Wrapped, and chilled overnight if there is time',
-      ],
-      timer: { label: 'cool', minutes: times.coolMin, lookMin: null },
-      record: {
-        kind: 'height',
-        label: 'height at the edge',
-        planned: tallest.neededMm,
-        show: 'thickness',
-        hand: 'rise',
+    step(
+      `${tier.id}/cool`,
+      'turn out',
+      'Bake',
+      'Turn out and cool right through',
+      handsOn.turnOut,
+      {
+        part: at,
+        hazards: ['oven'],
+        hotC: doneC,
+        cautions: [ovenCaution],
+        beside: true,
+        lead: phrase('Ten minutes in the tin, then on a rack. Warm cake melts every frosting.'),
+        checks: [
+          'No warmth at the middle of the underside',
+          'Wrapped, and chilled overnight if there is time',
+        ],
+        timer: { label: 'cool', minutes: times.coolMin, lookMin: null },
+        record: {
+          kind: 'height',
+          label: 'height at the edge',
+          planned: tallest.neededMm,
+          show: 'thickness',
+          hand: 'rise',
+        },
       },
-    }),
+    ),
     ...bake.cakes
       .filter((cake) => cake.cuts.length > 0)
       .map((cake) =>
         step(
-          `${tier.id}/cut/${cake.index}`,
+          cutKey(tier, cake.layers[0]!),
+          'level',
           'Fill and stack',
           many === 1 ? 'Level and split the cake' : `Level and split cake ${cake.index + 1}`,
           (handsOn.levelAndSplit / many) * Math.max(1, scale),
           {
             part: `${tier.id}/layer/${cake.layers[0]!}`,
+            layers: cake.layers,
             lead: phrase('Blade at these heights above the board, in this order.'),
             amounts: cake.cuts.map((cut, i) => ({
               label: `${i + 1}. ${cutTexts[cut.kind]}`,

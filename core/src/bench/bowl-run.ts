@@ -5,23 +5,6 @@ import { coatKind } from '../hand/corrections.ts';
 import { phrase } from '../units/phrase.ts';
 import { isOfSame, leftLabel, type Step } from './steps.ts';
 
-/** The step at which a share of a bowl is used; null where no single step uses it. */
-export function stepOfUse({ kind, part }: BowlUse): string | null {
-  if (!part) return null;
-  const [tierId, what, index] = part.split('/');
-  if (kind === 'dab') return `${tierId}/first`;
-  if (what === 'gap') return `${tierId}/fill/${index}`;
-  if (what === 'centre') return `${tierId}/centre-fill`;
-  if (what === 'layer') return `${tierId}/other/${index}`;
-  return what === 'crumb' ||
-    what === 'coat' ||
-    what === 'drip' ||
-    what === 'flood' ||
-    what === 'pour'
-    ? `${tierId}/${what}`
-    : null;
-}
-
 /** Grams below which nobody shares out. */
 const slackG = 10;
 
@@ -59,7 +42,7 @@ export function runBowls(
       .reduce((sum, one) => sum + one.makeG, 0);
     let leftG = madeG == null || batchG === 0 ? bowl.makeG : (madeG * bowl.makeG) / batchG;
     const uses = bowl.uses
-      .map((use) => ({ use, key: stepOfUse(use) }))
+      .map((use) => ({ use, key: use.step }))
       .sort((a, b) => (order.get(a.key ?? '') ?? Infinity) - (order.get(b.key ?? '') ?? Infinity));
     uses.forEach(({ use, key }, i) => {
       const step = stepOf(key);

@@ -3,11 +3,13 @@ import type { Bowl } from '../bowls/bowls.ts';
 import { handsOn, mixMinutes } from '../labour/minutes.ts';
 import type { Pantry, Recipe, Spread } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
-import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
+import { scaledParts, scaleRecipe, weighedUp } from '../recipes/scale.ts';
 import { phrase } from '../units/phrase.ts';
 import { planHolds } from '../workflow/holds.ts';
-import { dangerOf, holdStep, hotHazards, linesOf } from './recipe-steps.ts';
+import { dangerOf, holdStep, hotHazards, linesOf, makingKind, takenBy } from './recipe-steps.ts';
+import { partSteps, usualDensity } from './part-steps.ts';
 import { isPerishable, perishable } from './perishable.ts';
+import { batchLine, onLine } from '../workflow/operation.ts';
 import { step, type Step } from './steps.ts';
 
 /** What the bowls' steps are made from, beside the bowls. */
@@ -25,48 +27,30 @@ export const bowlSteps = (
 ): Step[] =>
   batches.flatMap((batch) => {
     const own = bowls.filter((bowl) => bowl.batchId === batch.id);
-    return [
-      ...batch.parts.flatMap((part) => partSteps(batch, part, context)),
+    return onLine(batchLine(batch.id), [
+      ...partSteps(`bowl/${batch.id}`, batch.name, batch.parts, 'Bowls', context.pantry),
       ...makeSteps(batch, own, context),
       ...divideSteps(batch, own),
       ...own.flatMap(asideSteps),
-    ];
+    ]);
   });
 
 const nameOf = (batch: Batch, own: readonly Bowl[]): string =>
   (batch.id === batch.spreadId ? batch.name : (own[0]?.name ?? batch.name)).toLowerCase();
 
-/** A recipe that goes into another one, and how it cools before it may. */
-function partSteps(batch: Batch, part: ScaledRecipe, { recipeOf, pantry }: BowlContext): Step[] {
-  const recipe = recipeOf(part.recipeId);
-  const name = part.name.toLowerCase();
-  const key = `bowl/${batch.id}/part/${part.recipeId}`;
-  const holds = planHolds(recipe, part.makesG, usualDensity, pantry);
-  return [
-    step(key, 'Bowls', `First the ${name}`, mixMinutes(part.recipeId), {
-      lead: phrase(
-        `{make} of it goes into the ${batch.name.toLowerCase()}. ${part.steps.join(' ')}`,
-        {
-          make: [part.makesG, 'bowl'],
-        },
-      ),
-      list: linesOf(part, 1),
-      cautions: part.caution ? [phrase(part.caution)] : [],
-      ...dangerOf(recipe),
-      beside: true,
-    }),
-    ...holds.flatMap((hold) => holdStep(key, name, hold, recipe, true)),
-  ];
-}
+/** The batch of what is brushed on, which no bowl is made from. */
+export const syrupBatch = 'syrup';
 /** What is brushed on is boiled, and cools before it is: hot syrup on cold cake makes it tear. */
 export function syrupSteps(massG: number, recipe: Recipe | null, pantry: Pantry): Step[] {
   if (massG <= 0 || !recipe) return [];
   const name = recipe.name.toLowerCase();
-  const scaled = scaleRecipe(recipe, Math.ceil(massG / 5) * 5);
-  return [
-    step('bowl/syrup/make', 'Bowls', `Make the ${name}`, handsOn.syrup, {
+  const scaled = scaleRecipe(recipe, weighedUp(massG));
+  return onLine(batchLine(syrupBatch), [
+    ...partSteps('bowl/syrup', name, scaledParts(scaled, 1, pantry.recipes), 'Bowls', pantry),
+    step('bowl/syrup/make', 'cook', 'Bowls', `Make the ${name}`, handsOn.syrup, {
       lead: phrase(`{make} of it. ${recipe.steps.join(' ')}`, { make: [scaled.makesG, 'bowl'] }),
       list: linesOf(scaled, 1),
+      takes: takenBy(scaled),
       cautions: recipe.caution ? [phrase(recipe.caution)] : [],
       ...dangerOf(recipe),
       beside: true,
@@ -74,11 +58,8 @@ export function syrupSteps(massG: number, recipe: Recipe | null, pantry: Pantry)
     ...planHolds(recipe, scaled.makesG, usualDensity, pantry).flatMap((hold) =>
       holdStep('bowl/syrup', name, hold, recipe, false),
     ),
-  ];
+  ]);
 }
-
-/** Of what is not a filling by itself, g/mL. */
-const usualDensity = 1.05;
 
 /** Making a batch: its recipe's steps as far as the first wait, the wait, and what is done after it. */
 function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): Step[] {
@@ -94,24 +75,32 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
   const first = holds[0]?.after ?? steps.length;
   const isWhole = first >= steps.length;
   const sheet: Step[] = [
-    step(`bowl/${batch.id}/make`, 'Bowls', `Make the ${name}`, share(0, first), {
-      lead: phrase(`{make} in all${times}. ${steps.slice(0, first).join(' ')}`, {
-        make: [batch.makeG, 'bowl'],
-      }),
-      list: linesOf(batch.recipe, batch.mixes),
-      checks:
-        isWhole && holds.length === 0
-          ? ['Smooth, and soft enough to spread without pulling crumbs']
-          : [],
-      cautions: [
-        ...(batch.recipe.caution ? [phrase(batch.recipe.caution)] : []),
-        ...perishable(spread),
-        ...scalingRules(recipe, batch.recipe.factor, null, context.pantry.foods),
-      ],
-      ...dangerOf(recipe),
-      beside: true,
-      record: { kind: 'mass', label: 'made in all', planned: batch.makeG, show: 'bowl' },
-    }),
+    step(
+      `bowl/${batch.id}/make`,
+      makingKind(recipe),
+      'Bowls',
+      `Make the ${name}`,
+      share(0, first),
+      {
+        lead: phrase(`{make} in all${times}. ${steps.slice(0, first).join(' ')}`, {
+          make: [batch.makeG, 'bowl'],
+        }),
+        list: linesOf(batch.recipe, batch.mixes),
+        takes: takenBy(batch.recipe, batch.mixes),
+        checks:
+          isWhole && holds.length === 0
+            ? ['Smooth, and soft enough to spread without pulling crumbs']
+            : [],
+        cautions: [
+          ...(batch.recipe.caution ? [phrase(batch.recipe.caution)] : []),
+          ...perishable(spread),
+          ...scalingRules(recipe, batch.recipe.factor, null, context.pantry.foods),
+        ],
+        ...dangerOf(recipe),
+        beside: true,
+        record: { kind: 'mass', label: 'made in all', planned: batch.makeG, show: 'bowl' },
+      },
+    ),
   ];
   holds.forEach((hold, i) => {
     sheet.push(...holdStep(`bowl/${batch.id}`, name, hold, recipe, isPerishable(spread)));
@@ -121,6 +110,7 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
     sheet.push(
       step(
         `bowl/${batch.id}/then/${hold.after}`,
+        recipe.hazards.includes('running machine') ? 'whip' : 'mix',
         'Bowls',
         `Finish the ${name}`,
         share(hold.after, next),
@@ -144,6 +134,7 @@ function divideSteps(batch: Batch, bowls: readonly Bowl[]): Step[] {
   return [
     step(
       `bowl/${batch.id}/divide`,
+      coloured.length > 0 ? 'colour' : 'divide',
       'Bowls',
       bowls.length < 2 ? 'Colour it' : 'Divide it, and colour each bowl',
       3 + handsOn.colour * coloured.length,
@@ -176,6 +167,7 @@ function asideSteps(bowl: Bowl): Step[] {
   return [
     step(
       `bowl/${bowl.id}/aside`,
+      'divide',
       'Bowls',
       'Set aside first, so that the coat never runs short',
       3,

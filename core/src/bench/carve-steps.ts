@@ -34,7 +34,7 @@ export function carveSteps(
   const firm = firmMin(mass, kitchen);
   if (isCold)
     steps.push(
-      step(`${tier.id}/carve/chill`, 'Carve', 'Chill it firm for carving', 2, {
+      step(`${tier.id}/carve/chill`, 'put in', 'Carve', 'Chill it firm for carving', 2, {
         part: `${tier.id}/cake`,
         lead: phrase(
           'Wrapped, until the outside is firm. Out of the cold it can be carved for about {min}.',
@@ -60,47 +60,54 @@ export function carveSteps(
     if (goesBack) out = 0;
     out += minutes;
     steps.push(
-      step(`${tier.id}/carve/${cut.id}`, 'Carve', cut.name, minutes, {
-        part: `${tier.id}/cut/${cut.id}`,
-        lead: cutWords(cut, topMm, reach),
-        amounts:
-          done && done.removedG > 0.5
-            ? [{ label: 'comes away', value: done.removedG, kind: 'small', figure: null }]
-            : [],
-        list: (done?.pieces ?? [])
-          .filter((piece) => piece.usedBy !== null)
-          .map((piece) => ({
-            label: `keep piece ${piece.piece + 1} for “${question.cuts.find((c) => c.id === piece.usedBy)?.name ?? ''}”`,
-            value: piece.massG,
-            kind: 'small' as const,
-            note: null,
-          })),
-        checks: [
-          ...(goesBack ? ['It has been back in the cold until firm again'] : []),
-          ...(loose.has(cut.id) ? ['Pick or dowel through it, and on the list'] : []),
-          cut.kind === 'set' || cut.kind === 'halves'
-            ? 'It holds before the next cut'
-            : 'Compared with the picture from all sides',
-        ],
-        cautions:
-          cut.kind === 'lay'
-            ? [phrase('Heavy and tall: two people, one board under it and one against it.')]
-            : cut.kind === 'set'
-              ? []
-              : [knifeCaution],
-        hazards: cut.kind === 'lay' ? ['heavy lift'] : cut.kind === 'set' ? [] : ['knife'],
-        record:
-          done && done.removedG > 0.5
-            ? { kind: 'mass', label: 'came away', planned: done.removedG, show: 'small' }
-            : null,
-      }),
+      step(
+        `${tier.id}/carve/${cut.id}`,
+        cut.kind === 'set' || cut.kind === 'halves' ? 'set back on' : 'cut',
+        'Carve',
+        cut.name,
+        minutes,
+        {
+          part: `${tier.id}/cut/${cut.id}`,
+          lead: cutWords(cut, topMm, reach),
+          amounts:
+            done && done.removedG > 0.5
+              ? [{ label: 'comes away', value: done.removedG, kind: 'small', figure: null }]
+              : [],
+          list: (done?.pieces ?? [])
+            .filter((piece) => piece.usedBy !== null)
+            .map((piece) => ({
+              label: `keep piece ${piece.piece + 1} for “${question.cuts.find((c) => c.id === piece.usedBy)?.name ?? ''}”`,
+              value: piece.massG,
+              kind: 'small' as const,
+              note: null,
+            })),
+          checks: [
+            ...(goesBack ? ['It has been back in the cold until firm again'] : []),
+            ...(loose.has(cut.id) ? ['Pick or dowel through it, and on the list'] : []),
+            cut.kind === 'set' || cut.kind === 'halves'
+              ? 'It holds before the next cut'
+              : 'Compared with the picture from all sides',
+          ],
+          cautions:
+            cut.kind === 'lay'
+              ? [phrase('Heavy and tall: two people, one board under it and one against it.')]
+              : cut.kind === 'set'
+                ? []
+                : [knifeCaution],
+          hazards: cut.kind === 'lay' ? ['heavy lift'] : cut.kind === 'set' ? [] : ['knife'],
+          record:
+            done && done.removedG > 0.5
+              ? { kind: 'mass', label: 'came away', planned: done.removedG, show: 'small' }
+              : null,
+        },
+      ),
     );
     topMm = done?.topMm ?? topMm;
   }
   const rest = result ? result.stackG - result.leftG : 0;
   if (rest > 20)
     steps.push(
-      step(`${tier.id}/carve/rest`, 'Carve', 'Weigh what is left over', 2, {
+      step(`${tier.id}/carve/rest`, 'measure', 'Carve', 'Weigh what is left over', 2, {
         part: `${tier.id}/cake`,
         lead: phrase(
           'Pieces to keep are wrapped and frozen at once; the rest makes crumbs for glasses, or is bound with frosting to a paste.',
@@ -128,26 +135,33 @@ export function reliefSteps(
     const spread = inlay && spreadOf(inlay.spreadId);
     const tint = inlay?.tint.trim() ? `, ${inlay.tint.trim()}` : '';
     return [
-      step(`${tier.id}/relief/${cut.id}`, 'Coat', cut.name, reliefMin(cut.areaMm2), {
-        part: `${tier.id}/cut/${cut.id}`,
-        lead: cutWords(cut, 0, 0),
-        amounts:
-          inlay && spread
-            ? [
-                {
-                  label: `${spread.name.toLowerCase()}${tint}`,
-                  value: inlay.ml * spread.densityGPerMl,
-                  kind: 'small',
-                  figure: null,
-                },
-              ]
-            : [],
-        checks: [
-          'Outline pricked through the template first',
-          inlay ? 'Scraped level, in one pass, towards the coat' : 'No cake shows at its ground',
-        ],
-        hazards: ['knife'],
-      }),
+      step(
+        `${tier.id}/relief/${cut.id}`,
+        inlay ? 'inlay' : 'cut relief',
+        'Coat',
+        cut.name,
+        reliefMin(cut.areaMm2),
+        {
+          part: `${tier.id}/cut/${cut.id}`,
+          lead: cutWords(cut, 0, 0),
+          amounts:
+            inlay && spread
+              ? [
+                  {
+                    label: `${spread.name.toLowerCase()}${tint}`,
+                    value: inlay.ml * spread.densityGPerMl,
+                    kind: 'small',
+                    figure: null,
+                  },
+                ]
+              : [],
+          checks: [
+            'Outline pricked through the template first',
+            inlay ? 'Scraped level, in one pass, towards the coat' : 'No cake shows at its ground',
+          ],
+          hazards: ['knife'],
+        },
+      ),
     ];
   });
 }

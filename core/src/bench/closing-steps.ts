@@ -1,6 +1,8 @@
 import type { BoardCover } from '../covers/fondant.ts';
 import { handsOn } from '../labour/minutes.ts';
 import { phrase } from '../units/phrase.ts';
+import { fondantOf } from './cover-steps.ts';
+import { takenOf } from './recipe-steps.ts';
 import { knifeCaution, step, type Step } from './steps.ts';
 
 /** The board, everything that is finished on the cake, clearing up, and handing it over. */
@@ -17,7 +19,7 @@ export function closingSteps(
   return [
     ...(boardCover
       ? [
-          step('board-cover', 'Coat', 'Cover the board', 10, {
+          step('board-cover', 'cover', 'Coat', 'Cover the board', 10, {
             beside: true,
             part: 'board',
             lead: phrase(
@@ -31,12 +33,13 @@ export function closingSteps(
             amounts: [
               { label: 'rolled fondant', value: boardCover.massG, kind: 'bowl', figure: null },
             ],
+            takes: takenOf(fondantOf, boardCover.massG),
             checks: ['No wrinkle where the cake stands'],
           }),
         ]
       : []),
     ...finishing,
-    step('box', 'Serve', 'Clear up, box it and keep it cold', handsOn.box + handsOn.washUp, {
+    step('box', 'box', 'Serve', 'Clear up, box it and keep it cold', handsOn.box + handsOn.washUp, {
       beside: !heavy,
       hazards: heavy ? ['heavy lift'] : [],
       lead: phrase('On its board, in a box that leaves room on top, on a flat shelf.'),
@@ -53,7 +56,7 @@ export function closingSteps(
     ...journey,
     ...lastMoment,
     ...countingOut,
-    step('serve', 'Serve', 'Out of the fridge, and cut', 5, {
+    step('serve', 'cut and serve', 'Serve', 'Out of the fridge, and cut', 5, {
       hazards: ['knife'],
       cautions: [knifeCaution],
       lead: phrase(

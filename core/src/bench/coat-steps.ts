@@ -57,6 +57,7 @@ export function coatSteps(context: StackContext): Step[] {
     steps.push(
       step(
         `${tier.id}/crumb`,
+        'crumb',
         'Coat',
         tier.coat.style === 'semi-naked' ? 'Scrape on the thin coat' : 'Crumb coat',
         handsOn.crumbCoat * Math.max(1, sideScale(tier.outline, stack.stackMm)),
@@ -85,7 +86,7 @@ export function coatSteps(context: StackContext): Step[] {
         },
       ),
       ...(coat.coatG > 0 ? [] : onCoat),
-      step(`${tier.id}/crumb-chill`, 'Coat', 'Chill the crumb coat', 1, {
+      step(`${tier.id}/crumb-chill`, 'put in', 'Coat', 'Chill the crumb coat', 1, {
         part: `${tier.id}/crumb`,
         lead: phrase(
           `In the ${chillIn}, about {min}, until the coat and a hair of the cake are cold.`,
@@ -102,6 +103,7 @@ export function coatSteps(context: StackContext): Step[] {
     steps.push(
       step(
         `${tier.id}/coat`,
+        'coat',
         'Coat',
         isBare ? 'Spread the top; the side stays bare' : `Coat it: ${style.title.toLowerCase()}`,
         isBare ? topMin : coatMin(tier.coat.style, tier.outline, stack.stackMm),
@@ -135,7 +137,7 @@ export function coatSteps(context: StackContext): Step[] {
         },
       ),
       ...onCoat.map((each) => ({ ...each, checks: [...each.checks, paperOut] })),
-      step(`${tier.id}/coat-chill`, 'Coat', 'Chill until the coat is set', 1, {
+      step(`${tier.id}/coat-chill`, 'put in', 'Coat', 'Chill until the coat is set', 1, {
         part: `${tier.id}/coat`,
         beside: true,
         checks: ['Firm enough to lift by the board'],

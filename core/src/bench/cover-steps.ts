@@ -1,8 +1,13 @@
 import { handsOn, sideScale } from '../labour/minutes.ts';
 import { phrase } from '../units/phrase.ts';
 import type { StackContext } from './stack-context.ts';
+import { fondantId } from '../pantry/find.ts';
 import { holdsCaution } from './holds-caution.ts';
+import { takenOf } from './recipe-steps.ts';
 import { step, type Step } from './steps.ts';
+
+/** Rolled fondant as an ingredient. */
+export const fondantOf = { name: 'rolled fondant', foodId: fondantId };
 
 const sizeOf = ({ tier, stack }: StackContext): number =>
   Math.max(0.5, sideScale(tier.outline, stack.finishedMm));
@@ -14,6 +19,7 @@ export function pressedSteps(context: StackContext): Step[] {
   return [
     step(
       `${tier.id}/pressed`,
+      'press on',
       'Coat',
       `Press on the ${pressed.name}`,
       handsOn.pressed * sizeOf(context),
@@ -24,6 +30,7 @@ export function pressedSteps(context: StackContext): Step[] {
           { band: [tier.pressed.bandMm ?? 0, 'span'], hand: [pressed.atHandG, 'bowl'] },
         ),
         amounts: [{ label: pressed.name, value: pressed.massG, kind: 'bowl', figure: null }],
+        takes: takenOf(tier.pressed, pressed.atHandG),
         checks: [
           'The coat gives under a finger and sticks to it; where it has dried, it is warmed or dabbed with syrup',
           'No bare patch a coin wide',
@@ -43,6 +50,7 @@ export function coverSteps(context: StackContext): Step[] {
     steps.push(
       step(
         `${tier.id}/fondant`,
+        'cover',
         'Coat',
         'Cover it with fondant',
         handsOn.fondant * sizeOf(context),
@@ -65,6 +73,7 @@ export function coverSteps(context: StackContext): Step[] {
               figure: null,
             },
           ],
+          takes: takenOf(fondantOf, fondant.rolledG),
           checks: ['No air under it', 'No tear at the rim', 'Trimmings wrapped at once'],
         },
       ),

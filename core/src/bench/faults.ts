@@ -1,6 +1,7 @@
 import { mayLeaveOut } from '../document/leave-out.ts';
 import type { Tier } from '../document/types.ts';
-import type { Step } from './steps.ts';
+import type { OperationKind } from '../workflow/operation.ts';
+import type { Chapter, Step } from './steps.ts';
 
 /** Where an amount that mends a fault is computed. */
 export type Desk = 'bowl' | 'ganache' | 'tins' | 'level' | 'left' | 'tear' | 'thin';
@@ -22,10 +23,36 @@ const fault = (id: string, name: string, sign: string, mend: string, desk?: Desk
   desk: desk ?? null,
 });
 
-/** Faults by the step at which they show; keys of steps end with these words. */
-const atSteps: { at: RegExp; faults: StepFault[] }[] = [
+/** What can be wrong with a frosting, wherever it is. */
+const frostingFaults: StepFault[] = [
+  fault(
+    'split',
+    'The frosting is split',
+    'Curds in a thin liquid',
+    'Warm a fifth of it until it runs and beat it back in, a spoonful at a time; if it is soup, chill it 15 minutes and beat.',
+    'bowl',
+  ),
+  fault(
+    'over-whipped',
+    'Over-whipped: grainy, or full of holes',
+    'It tears instead of spreading',
+    'Fold in liquid cream by the spoonful, by hand; for buttercream, stir slowly for two minutes.',
+    'bowl',
+  ),
+  fault(
+    'too-soft',
+    'Too soft, or too stiff',
+    'It slides, or it drags the crumbs',
+    'By the gram: what to add for the firmness wanted is worked out here.',
+    'bowl',
+  ),
+];
+
+/** Faults by what is done where they show, and in which chapter where that makes a difference. */
+const atSteps: { at: OperationKind[]; chapter?: Chapter; faults: StepFault[] }[] = [
   {
-    at: /\/mix$/,
+    at: ['mix'],
+    chapter: 'Bake',
     faults: [
       fault(
         'grainy',
@@ -43,7 +70,7 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
     ],
   },
   {
-    at: /\/bake$/,
+    at: ['bake'],
     faults: [
       fault(
         'dark',
@@ -60,7 +87,7 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
     ],
   },
   {
-    at: /\/(cool|cut\/\d+)$/,
+    at: ['turn out', 'level'],
     faults: [
       fault(
         'domed',
@@ -85,7 +112,8 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
     ],
   },
   {
-    at: /\/(first|fill\/\d+|settle)$/,
+    at: ['set layer on', 'spread', 'weigh down', 'put in'],
+    chapter: 'Fill and stack',
     faults: [
       fault(
         'runny',
@@ -117,33 +145,16 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
     ],
   },
   {
-    at: /\/(make|crumb|coat)$|^piping\//,
-    faults: [
-      fault(
-        'split',
-        'The frosting is split',
-        'Curds in a thin liquid',
-        'Warm a fifth of it until it runs and beat it back in, a spoonful at a time; if it is soup, chill it 15 minutes and beat.',
-        'bowl',
-      ),
-      fault(
-        'over-whipped',
-        'Over-whipped: grainy, or full of holes',
-        'It tears instead of spreading',
-        'Fold in liquid cream by the spoonful, by hand; for buttercream, stir slowly for two minutes.',
-        'bowl',
-      ),
-      fault(
-        'too-soft',
-        'Too soft, or too stiff',
-        'It slides, or it drags the crumbs',
-        'By the gram: what to add for the firmness wanted is worked out here.',
-        'bowl',
-      ),
-    ],
+    at: ['mix', 'whip', 'cook'],
+    chapter: 'Bowls',
+    faults: frostingFaults,
   },
   {
-    at: /\/(crumb|coat)$/,
+    at: ['crumb', 'coat', 'pipe'],
+    faults: frostingFaults,
+  },
+  {
+    at: ['crumb', 'coat'],
     faults: [
       fault(
         'crumbs',
@@ -161,7 +172,7 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
     ],
   },
   {
-    at: /\/(test-drip|drip|flood|pour)$/,
+    at: ['drip', 'flood', 'pour'],
     faults: [
       fault(
         'hot',
@@ -186,7 +197,8 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
     ],
   },
   {
-    at: /\/(coat-chill|fondant)$/,
+    at: ['cover', 'put in'],
+    chapter: 'Coat',
     faults: [
       fault(
         'cracked',
@@ -197,7 +209,7 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
     ],
   },
   {
-    at: /^in\/[^/]+\/card$|^road$|^box$/,
+    at: ['stack tier', 'drive', 'box'],
     faults: [
       fault(
         'shifted',
@@ -210,28 +222,16 @@ const atSteps: { at: RegExp; faults: StepFault[] }[] = [
 ];
 
 /** The usual faults that show at a step, with their mends. */
-export const faultsAt = (step: Pick<Step, 'key'>): StepFault[] =>
-  atSteps.filter(({ at }) => at.test(step.key)).flatMap(({ faults }) => faults);
+export const faultsAt = ({ kind, chapter }: Pick<Step, 'kind' | 'chapter'>): StepFault[] =>
+  atSteps
+    .filter((one) => one.at.includes(kind) && (one.chapter ?? chapter) === chapter)
+    .flatMap(({ faults }) => faults);
 
 /**
- * Layers that may be the torn one at a step, and that the tier can do without: those of the cake that
- * is cut, the one that is set now, or any where the step is about none.
- *
- * @param layersOf layers cut from each cake, by the cake's index
+ * Layers that may be the torn one at a step, and that the tier can do without: those it is about, or
+ * any where it is about none of them.
  */
-export function tornLayers(
-  { key }: Pick<Step, 'key'>,
-  tier: Tier,
-  layersOf: (cake: number) => readonly number[],
-): number[] {
-  const cut = /\/cut\/(\d+)$/.exec(key);
-  const fill = /\/fill\/(\d+)$/.exec(key);
-  const some = cut
-    ? layersOf(Number(cut[1]))
-    : fill
-      ? [Number(fill[1]) + 1]
-      : key.endsWith('/first')
-        ? [0]
-        : [...tier.layers.keys()];
-  return some.filter((layer) => mayLeaveOut(tier, layer));
-}
+export const tornLayers = ({ layers }: Pick<Step, 'layers'>, tier: Tier): number[] =>
+  (layers.length > 0 ? layers : [...tier.layers.keys()]).filter((layer) =>
+    mayLeaveOut(tier, layer),
+  );

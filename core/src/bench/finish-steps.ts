@@ -47,7 +47,7 @@ function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan, foods: readonly F
     ? [phrase('It weighs {mass}: two people.', { mass: [plan.massG!, 'weight'] })]
     : [];
   return [
-    step(`${tier.id}/rack`, 'Finish', 'Onto the rack', 3, {
+    step(`${tier.id}/rack`, 'transfer', 'Finish', 'Onto the rack', 3, {
       part,
       lead: phrase('Chilled through, on its card, on a rack over a tray with a rim all round.'),
       checks: ['Cold to the touch all over', 'Nothing of the rack stands out under the cake'],
@@ -56,6 +56,7 @@ function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan, foods: readonly F
     }),
     step(
       `${tier.id}/pour`,
+      'pour',
       'Finish',
       'Pour it over',
       handsOn.pour * Math.max(0.5, sideScale(tier.outline, plan.stack.finishedMm)),
@@ -79,7 +80,7 @@ function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan, foods: readonly F
         timer: { label: 'Set', ...sets },
       },
     ),
-    step(`${tier.id}/off-rack`, 'Finish', 'Back onto its board', 4, {
+    step(`${tier.id}/off-rack`, 'transfer', 'Finish', 'Back onto its board', 4, {
       part,
       lead: phrase('A wide spatula or two under the card; drops at the foot are cut off first.'),
       checks: ['The foot is clean and nothing tore'],
@@ -129,7 +130,7 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
     figure: null,
   };
   return [
-    step(`${tier.id}/test-drip`, 'Finish', 'Test one drip at the back', 4, {
+    step(`${tier.id}/test-drip`, 'drip', 'Finish', 'Test one drip at the back', 4, {
       part,
       lead: phrase(
         `Weigh the ${dripToolNames[tier.drip!.tool]} full, run one drip of about {g} down the back, weigh again, and measure after a minute. It should come to about {mm}.`,
@@ -145,7 +146,7 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
       ...warmth(row, spec.fluidC, drip.chocolate),
       timer: { label: 'Test drip', minutes: 1, lookMin: null },
     }),
-    step(`${tier.id}/drip`, 'Finish', 'Drips round the rim', handsOn.drip, {
+    step(`${tier.id}/drip`, 'drip', 'Finish', 'Drips round the rim', handsOn.drip, {
       part,
       ...warmth(row, spec.fluidC, null),
       lead: phrase(
@@ -189,7 +190,7 @@ function dripSteps(tier: Tier, drip: DripPlan): Step[] {
     }),
     ...(amounts.floodG > 0
       ? [
-          step(`${tier.id}/flood`, 'Finish', 'Flood the top', 4, {
+          step(`${tier.id}/flood`, 'flood', 'Finish', 'Flood the top', 4, {
             part: `${tier.id}/flood`,
             lead: phrase('From the middle out to the rim, spread while it is soft.'),
             amounts: [
@@ -253,7 +254,7 @@ const torchC = 200;
 export const torchSteps = ({ tier }: FinishContext): Step[] =>
   tier.torched
     ? [
-        step(`${tier.id}/torch`, 'Finish', 'Brown it with the torch', handsOn.torch, {
+        step(`${tier.id}/torch`, 'torch', 'Finish', 'Brown it with the torch', handsOn.torch, {
           part: `${tier.id}/coat`,
           lead: phrase('From a hand’s breadth away, always moving, until the ridges are brown.'),
           hazards: ['torch'],
@@ -281,7 +282,7 @@ export const pipingSteps = (
     .filter((job) => job.massG > 0)
     .map((job) => ({ ...job, massG: job.massG * factorOf(corrections, 'piping') }))
     .map((job) =>
-      step(`piping/${job.id}`, 'Finish', `Pipe: ${job.name}`, pipingMin(job, kitchen), {
+      step(`piping/${job.id}`, 'pipe', 'Finish', `Pipe: ${job.name}`, pipingMin(job, kitchen), {
         part: job.piped
           ? `${job.piped.tierId}/piping/${build.piping.findIndex((p) => p.id === job.id)}`
           : null,

@@ -3,17 +3,29 @@ import { widthMm } from '../outline/outline.ts';
 import type { Tier } from '../document/types.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { OtherForm, Recipe } from '../pantry/types.ts';
-import { scaleRecipe } from '../recipes/scale.ts';
+import { scaledParts, scaleRecipe, weighedUp } from '../recipes/scale.ts';
 import { planHolds } from '../workflow/holds.ts';
-import { dangerOf, holdStep, linesOf } from './recipe-steps.ts';
+import type { OperationKind } from '../workflow/operation.ts';
+import { otherKey } from '../workflow/step-keys.ts';
+import { dangerOf, holdStep, linesOf, takenBy, takenOf } from './recipe-steps.ts';
 import { phrase } from '../units/phrase.ts';
 import { holdsCaution } from './holds-caution.ts';
+import { partSteps } from './part-steps.ts';
 import { perishable } from './perishable.ts';
 import type { StackContext } from './stack-context.ts';
 import { ovenCaution, step, type Step } from './steps.ts';
 
 /** What is bought or cut from foam is cold, C. */
 const coldC = 21;
+
+const otherKinds: Record<OtherForm, OperationKind> = {
+  crepe: 'cook thin layers',
+  'crisp disc': 'pipe disc',
+  biscuit: 'cut rounds',
+  mousse: 'fold in',
+  bought: 'take out',
+  foam: 'trim',
+};
 
 const wholeLabels: Partial<Record<OtherForm, string>> = {
   bought: 'in all',
@@ -45,17 +57,23 @@ function mixSteps(
     .filter((other) => other.row.recipeId === row.recipeId)
     .reduce((sum, { batterG }) => sum + batterG, 0);
   if (!recipe || grams <= 0) return [];
-  const scaled = scaleRecipe(recipe, Math.ceil(grams / 5) * 5);
+  const scaled = scaleRecipe(recipe, weighedUp(grams));
   const key = `${tier.id}/other-mix/${row.id}`;
   const name = recipe.name.toLowerCase();
   const after = mixedAfter(recipe);
   return [
-    step(key, 'Bake', `Mix: ${name}`, handsOn.batter / 2, {
+    ...partSteps(`${tier.id}/${row.id}`, name, scaledParts(scaled, 1, recipes), 'Bake', {
+      recipes,
+      foods,
+      kitchen,
+    }),
+    step(key, 'mix', 'Bake', `Mix: ${name}`, handsOn.batter / 2, {
       beside: true,
       lead: phrase(`{make} of it. ${recipe.steps.slice(0, after).join(' ')}`, {
         make: [scaled.makesG, 'bowl'],
       }),
       list: linesOf(scaled, 1),
+      takes: takenBy(scaled),
       cautions: recipe.caution ? [phrase(recipe.caution)] : [],
       ...dangerOf(recipe),
     }),
@@ -70,7 +88,8 @@ function otherStep(tier: Tier, other: OtherPlan, recipe: Recipe | null): Step {
   const { index, row, count, batterG, traced, packs, inset } = other;
   const rest = recipe ? recipe.steps.slice(mixedAfter(recipe)).join(' ') : '';
   return step(
-    `${tier.id}/other/${index}`,
+    otherKey(tier, index),
+    otherKinds[row.form],
     'Bake',
     row.form === 'bought'
       ? `Unwrap ${row.name.toLowerCase()} for layer ${index + 1}`
@@ -80,6 +99,7 @@ function otherStep(tier: Tier, other: OtherPlan, recipe: Recipe | null): Step {
     row.form === 'crepe' ? count * 2 : 20,
     {
       part: `${tier.id}/layer/${index}`,
+      takes: row.form === 'bought' ? takenOf(row, other.ownG) : [],
       lead: traced
         ? phrase(
             `${rest ? `${rest} ` : ''}Trace a circle {wide} across on the paper’s back: it spreads by {spread} all round.`,
@@ -146,7 +166,7 @@ export function centreFillStep({ tier, centre, foods, spreadOf }: StackContext):
   const { pieces, spreadId } = tier.centre;
   const name = (pieces ?? spreadOf(spreadId)).name.toLowerCase();
   return [
-    step(`${tier.id}/centre-fill`, 'Fill and stack', 'Fill the hidden centre', 4, {
+    step(`${tier.id}/centre-fill`, 'fill centre', 'Fill and stack', 'Fill the hidden centre', 4, {
       part: `${tier.id}/centre`,
       lead: phrase(
         pieces
@@ -154,6 +174,7 @@ export function centreFillStep({ tier, centre, foods, spreadOf }: StackContext):
           : 'Up to the rim of the hole and no further; wiped level with the layer.',
       ),
       amounts: [{ label: name, value: centre.fillG, kind: 'small', figure: `${tier.id}/centre` }],
+      takes: pieces ? takenOf(pieces, centre.fillG) : [],
       checks: ['Level with the layer, so that the lid lies flat'],
       cautions: pieces ? holdsCaution(pieces, foods) : perishable(spreadOf(spreadId)),
       record: {
@@ -172,18 +193,25 @@ export function layerSteps({ tier, soak, centre }: StackContext): Step[] {
   // one layer stands as it is, and nobody measures a crepe
   if (tier.layers.filter(({ otherId }) => otherId === null).length > 1)
     steps.push(
-      step(`${tier.id}/rims`, 'Fill and stack', 'Measure the layers, if they are not even', 4, {
-        part: `${tier.id}/layer/0`,
-        lead: phrase(
-          'A cocktail stick at one point of each rim marks its 12 o’clock. Height at four points, from the mark on, the way the hands run; the turns that make the stack level follow.',
-        ),
-        checks: ['Every stick is out again before the layer is covered'],
-        rimsOf: tier.id,
-      }),
+      step(
+        `${tier.id}/rims`,
+        'measure',
+        'Fill and stack',
+        'Measure the layers, if they are not even',
+        4,
+        {
+          part: `${tier.id}/layer/0`,
+          lead: phrase(
+            'A cocktail stick at one point of each rim marks its 12 o’clock. Height at four points, from the mark on, the way the hands run; the turns that make the stack level follow.',
+          ),
+          checks: ['Every stick is out again before the layer is covered'],
+          rimsOf: tier.id,
+        },
+      ),
     );
   if (tier.centre && centre)
     steps.push(
-      step(`${tier.id}/core`, 'Fill and stack', 'Cut the hidden centre', 6, {
+      step(`${tier.id}/core`, 'cut rounds', 'Fill and stack', 'Cut the hidden centre', 6, {
         part: `${tier.id}/centre`,
         lead: phrase(
           `Ring cutter {wide} across through layers ${tier.centre.fromLayer + 1} to ${tier.centre.toLayer + 1}; the lid stays whole. It is filled when layer ${tier.centre.toLayer + 1} is on.`,
@@ -195,7 +223,7 @@ export function layerSteps({ tier, soak, centre }: StackContext): Step[] {
     );
   if (soak.some((each) => each.ml > 0))
     steps.push(
-      step(`${tier.id}/soak`, 'Fill and stack', 'Soak the cut faces', handsOn.soak, {
+      step(`${tier.id}/soak`, 'brush syrup', 'Fill and stack', 'Soak the cut faces', handsOn.soak, {
         beside: true,
         part: `${tier.id}/layer/0`,
         lead: phrase(

@@ -4,7 +4,8 @@ import type { CoolPlace, Recipe } from '../pantry/types.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
 import { phrase } from '../units/phrase.ts';
 import { code, type PlannedHold } from '../workflow/holds.ts';
-import { step, type Chapter, type ListItem, type Step } from './steps.ts';
+import type { OperationKind } from '../workflow/operation.ts';
+import { step, type Chapter, type ListItem, type Step, type Taken } from './steps.ts';
 
 /** What one mixing of a recipe takes, to be weighed. */
 export const linesOf = (recipe: ScaledRecipe, mixes: number): ListItem[] =>
@@ -16,6 +17,22 @@ export const linesOf = (recipe: ScaledRecipe, mixes: number): ListItem[] =>
     foodId: i.foodId,
     ...(mixes > 1 ? { times: mixes } : {}),
   }));
+
+/** Ingredients that so many mixings take; a recipe among them is made at steps of its own. */
+export const takenBy = (recipe: ScaledRecipe, mixes = 1): Taken[] =>
+  recipe.ingredients
+    .filter(({ recipeId, massG }) => recipeId === null && massG > 0)
+    .map(({ name, foodId, massG }) => ({ name, foodId, massG: massG * mixes }));
+
+/** So much of one ingredient, as pieces, a topping or something bought; nothing of nothing. */
+export const takenOf = (part: { name: string; foodId?: string | null }, massG: number): Taken[] =>
+  massG > 0 ? [{ name: part.name, foodId: part.foodId ?? null, massG }] : [];
+
+/** Hotter than this it is cooked, C. */
+const cookedC = 60;
+/** What making a recipe is: cooked in a pan, whipped in the machine, or mixed by hand. */
+export const makingKind = ({ hottestC, hazards }: Recipe): OperationKind =>
+  hazards.includes('running machine') ? 'whip' : (hottestC ?? 0) > cookedC ? 'cook' : 'mix';
 
 /** What can hurt while a recipe is made. */
 export const dangerOf = (recipe: Recipe): Pick<Step, 'hazards' | 'hotC'> => ({
@@ -48,6 +65,7 @@ export function holdStep(
   return [
     step(
       `${key}/hold/${hold.after}`,
+      'put in',
       chapter,
       `Let the ${name} ${toC === null ? 'rest' : 'cool'}`,
       1,

@@ -1,7 +1,6 @@
 import type { Bowl } from '../bowls/bowls.ts';
 import type { Spread } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
-import { stepOfUse } from './bowl-run.ts';
 import type { Step } from './steps.ts';
 
 /** Firmer than this at 21 C nothing spreads: it has set and is warmed first, Pa (estimate). */
@@ -23,9 +22,8 @@ export function sayRewarm(
     if (spreadOf(bowl.spreadId).stress21Pa < setPa) continue;
     const said = new Set<string>();
     for (const use of bowl.uses) {
-      const key = stepOfUse(use);
-      const step = key === null ? undefined : at.get(key);
-      const tierId = key?.split('/')[0] ?? '';
+      const step = at.get(use.step ?? '');
+      const tierId = use.part?.split('/')[0] ?? '';
       // what is poured has a temperature of its own at its step
       if (!step || step.probe || said.has(tierId)) continue;
       said.add(tierId);

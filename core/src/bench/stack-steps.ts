@@ -3,9 +3,11 @@ import { handsOn, topScale } from '../labour/minutes.ts';
 import { turnsTop } from '../tins/bake.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
+import { fillKey } from '../workflow/step-keys.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { centreFillStep, layerSteps, otherSteps } from './layer-steps.ts';
 import { perishable } from './perishable.ts';
+import { takenOf } from './recipe-steps.ts';
 import type { StackContext } from './stack-context.ts';
 import { step, type Amount, type Step } from './steps.ts';
 
@@ -59,8 +61,9 @@ export function stackSteps(context: StackContext): Step[] {
   const steps: Step[] = [
     ...otherSteps(context),
     ...layerSteps(context),
-    step(`${tier.id}/first`, 'Fill and stack', 'Set layer 1 on the board', 3, {
+    step(`${tier.id}/first`, 'set layer on', 'Fill and stack', 'Set layer 1 on the board', 3, {
       part: `${tier.id}/layer/0`,
+      layers: [0],
       lead: phrase(
         'A dab in the middle of the board holds it. Something non-slip goes under the board.',
       ),
@@ -108,14 +111,17 @@ export function stackSteps(context: StackContext): Step[] {
     const turn = tier.layers[gap.index + 1]!.turnSteps;
     steps.push(
       step(
-        `${tier.id}/fill/${gap.index}`,
+        fillKey(tier, gap.index),
+        'spread',
         'Fill and stack',
         `Fill layer ${n} and set layer ${n + 1} on it`,
         each,
         {
           part: `${tier.id}/gap/${gap.index}`,
+          layers: [gap.index + 1],
           lead: fillLead(gap, crownsIn(context, gap.index)),
           amounts,
+          takes: pieces ? takenOf(pieces, gap.piecesG) : [],
           checks: [
             ...(gap.damG > 0 ? ['The ring stands as high as the filling all the way round'] : []),
             inverted
@@ -143,6 +149,7 @@ export function stackSteps(context: StackContext): Step[] {
   steps.push(
     step(
       `${tier.id}/settle`,
+      tier.restG > 0 ? 'weigh down' : 'put in',
       'Fill and stack',
       tier.restG > 0
         ? 'Rest the stack under a weight, chilled'

@@ -4,6 +4,7 @@ import type { Kind } from '../units/kinds.ts';
 import type { Hazard } from '../pantry/hazards.ts';
 import type { CoolPlace } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
+import { cakeLine, type Line, type OperationKind } from '../workflow/operation.ts';
 
 export const chapters = [
   'Bake',
@@ -37,6 +38,13 @@ export interface ListItem {
   times?: number;
 }
 
+/** What a step takes from the store: an ingredient of the pantry, or only a name, g. */
+export interface Taken {
+  name: string;
+  foodId: string | null;
+  massG: number;
+}
+
 /** What can be noted down at a step, beside the planned figure. */
 export interface Recordable {
   kind: NoteKind;
@@ -67,12 +75,19 @@ export const isOfSame = (planned: Planned, record: Recordable): boolean =>
 export interface Step {
   /** Stays the same while the build changes, so that ticks and notes stay with their step. */
   key: string;
+  kind: OperationKind;
+  line: Line;
+  /** The tier it is about, and which of its layers, by their place from below; none for no one of them. */
+  tierId: string | null;
+  layers: readonly number[];
   chapter: Chapter;
   part: string | null;
   title: string;
   lead: Phrase | null;
   amounts: Amount[];
   list: ListItem[];
+  /** Ingredients that it takes; what is made at other steps is not among them. */
+  takes: readonly Taken[];
   checks: string[];
   cautions: Phrase[];
   /** What can hurt here, and how hot what is handled is at its hottest, C; null where nobody knows. */
@@ -109,18 +124,24 @@ const roomC = 21;
 /** A step with nothing but its title, to be filled in. */
 export const step = (
   key: string,
+  kind: OperationKind,
   chapter: Chapter,
   title: string,
   handsOnMin: number,
   more: Partial<Step> = {},
 ): Step => ({
   key,
+  kind,
+  line: cakeLine,
+  tierId: null,
+  layers: [],
   chapter,
   part: null,
   title,
   lead: null,
   amounts: [],
   list: [],
+  takes: [],
   checks: [],
   cautions: [],
   hazards: [],

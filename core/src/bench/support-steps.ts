@@ -33,28 +33,35 @@ const counted = (key: string, nonFood: readonly NonFood[]): Partial<Step> => {
 export function cutSteps(cutLists: readonly CutFrom[]): Step[] {
   const some = cutLists.filter(({ pieces }) => pieces.length > 0);
   return some.map(({ row, sticks, needed }) =>
-    step(`cut/${row.id}`, 'Support', `Cut the dowels: ${row.name.toLowerCase()}`, 4 + 2 * needed, {
-      part: 'support',
-      lead: phrase(
-        'From {n} of them, the longest first. Hold the first one in the cake at its place and mark it flush with the top: where it differs from the figure, the cake is right.',
-        { n: [needed, 'count'] },
-      ),
-      list: sticks.flatMap((stick, i) =>
-        stick.pieces.map((piece) => ({
-          label: piece.label,
-          value: piece.lengthMm,
-          kind: 'span' as const,
-          note: sticks.length > 1 ? `from ${i + 1}` : null,
-        })),
-      ),
-      checks: [
-        'Ends square and clean, nothing that splinters',
-        'Each piece marked with its label on tape, taken off before it goes in',
-      ],
-      cautions: [sawCaution, foodCaution],
-      hazards: ['drill or saw'],
-      beside: true,
-    }),
+    step(
+      `cut/${row.id}`,
+      'cut dowels',
+      'Support',
+      `Cut the dowels: ${row.name.toLowerCase()}`,
+      4 + 2 * needed,
+      {
+        part: 'support',
+        lead: phrase(
+          'From {n} of them, the longest first. Hold the first one in the cake at its place and mark it flush with the top: where it differs from the figure, the cake is right.',
+          { n: [needed, 'count'] },
+        ),
+        list: sticks.flatMap((stick, i) =>
+          stick.pieces.map((piece) => ({
+            label: piece.label,
+            value: piece.lengthMm,
+            kind: 'span' as const,
+            note: sticks.length > 1 ? `from ${i + 1}` : null,
+          })),
+        ),
+        checks: [
+          'Ends square and clean, nothing that splinters',
+          'Each piece marked with its label on tape, taken off before it goes in',
+        ],
+        cautions: [sawCaution, foodCaution],
+        hazards: ['drill or saw'],
+        beside: true,
+      },
+    ),
   );
 }
 
@@ -67,8 +74,11 @@ function dowelStep(build: Build, lift: Lift, nonFood: readonly NonFood[]): Step 
   const length = Math.max(...lift.placed.map((dowel) => dowel.lengthMm));
   return step(
     `in/${lift.id}`,
+    'insert dowel',
     lift.deck === null ? 'Support' : 'Fill and stack',
-    `${tier.name}: ${n} dowels in, for ${above}`,
+    lift.deck === null
+      ? `${tier.name}: ${n} dowels in, for ${above}`
+      : `${n} dowels in, for ${above}`,
     3 + n,
     {
       part: lift.id,
@@ -126,8 +136,9 @@ export function deckSteps(
       ...(lift && lift.placed.length > 0 ? [dowelStep(build, lift, nonFood)] : []),
       step(
         `in/${tier.id}/deck/${k}`,
+        'transfer',
         'Fill and stack',
-        `${tier.name}: lay the board over layer ${deck.afterLayer + 1}`,
+        `Lay the board over layer ${deck.afterLayer + 1}`,
         3,
         {
           part: `${tier.id}/deck/${k}`,
@@ -161,7 +172,7 @@ export function assemblySteps(
       ...(lift && lift.placed.length > 0
         ? [{ ...dowelStep(build, lift, nonFood), chapter: 'Support' as const }]
         : []),
-      step(`in/${tier.id}/card`, chapter, `Set ${tier.name} on ${below.name}`, 6, {
+      step(`in/${tier.id}/card`, 'stack tier', chapter, `Set ${tier.name} on ${below.name}`, 6, {
         part: `${tier.id}/card`,
         lead:
           off > 0.5
@@ -196,7 +207,7 @@ export function assemblySteps(
   const { rod } = support;
   const rodStep = rod
     ? [
-        step('in/rod', chapter, 'Put the rod through', 6, {
+        step('in/rod', 'rod', chapter, 'Put the rod through', 6, {
           part: 'rod',
           lead: phrase(
             'Its foot is fixed in the board before the lowest tier stands on it. Each board has a hole of {hole} for it; each tier is lowered over it, straight down.',
@@ -215,7 +226,7 @@ export function assemblySteps(
 /** Parts that go in at no step of their own: foam, and picks in carved pieces. */
 export function countInSteps(nonFood: readonly NonFood[]): Step[] {
   return nonFood.map((item) =>
-    step(item.inKey, 'Support', `Count in: ${item.name.toLowerCase()}`, 1, {
+    step(item.inKey, 'measure', 'Support', `Count in: ${item.name.toLowerCase()}`, 1, {
       part: item.tierId,
       lead: phrase(`${capital(item.where)}.`),
       checks: ['Counted, aloud, and noted here'],
@@ -227,7 +238,7 @@ export function countInSteps(nonFood: readonly NonFood[]): Step[] {
 /** Each kind of part is counted out by itself before anybody is served. */
 export function countOutSteps(nonFood: readonly NonFood[]): Step[] {
   return nonFood.map((item) =>
-    step(item.outKey, 'Serve', `Out before it is cut: ${item.name.toLowerCase()}`, 1, {
+    step(item.outKey, 'count out', 'Serve', `Out before it is cut: ${item.name.toLowerCase()}`, 1, {
       part: item.tierId,
       lead: phrase(
         item.countedIn === null
@@ -262,7 +273,7 @@ export function roadStep(
   if (!journey.byRoad) return [];
   const arrival = support?.arrival ?? null;
   return [
-    step('road', 'Serve', 'On the road', 10, {
+    step('road', 'drive', 'Serve', 'On the road', 10, {
       hazards: ['heavy lift'],
       lead: arrival
         ? phrase(

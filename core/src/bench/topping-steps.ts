@@ -8,33 +8,45 @@ import { areaMm2 } from '../outline/outline.ts';
 import { foodOf } from '../pantry/find.ts';
 import type { Food } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
+import { trayLine, type OperationKind } from '../workflow/operation.ts';
 import type { FinishContext } from './finish-steps.ts';
 import { holdsCaution } from './holds-caution.ts';
+import { takenOf } from './recipe-steps.ts';
 import { step, type Step } from './steps.ts';
 import { temperNote } from './temper-note.ts';
 
 /** Slabs that are made on a tray beforehand and broken. */
 export const traySteps = (tier: Tier, finish: FinishPlan, foods: readonly Food[]): Step[] =>
   finish.toppings.flatMap(({ topping, tray, count }) =>
-    tray && count > 0
+    tray && count > 0 && topping.kind !== 'drizzle'
       ? [
-          step(`${topping.id}/tray`, 'Bowls', `On a tray: ${topping.name}`, handsOn.tray, {
-            part: `${tier.id}/topping/${tier.toppings.indexOf(topping)}`,
-            lead: phrase(
-              'Spread {thick} thick on lined paper about {side} square, and broken when it has set: {whole} in {count} whole pieces, {crushed} crushed.',
-              {
-                thick: [topping.tray!.thickMm, 'fine'],
-                side: [tray.sideMm, 'size'],
-                whole: [tray.wholeG, 'small'],
-                crushed: [tray.crushedG, 'small'],
-                count: [count, 'count'],
-              },
-            ),
-            amounts: [{ label: topping.name, value: tray.massG, kind: 'bowl', figure: null }],
-            checks: ['Set right through before it is broken'],
-            ...slabDanger(topping, foods),
-            beside: true,
-          }),
+          step(
+            `${topping.id}/tray`,
+            'pipe piece on tray',
+            'Bowls',
+            `On a tray: ${topping.name}`,
+            handsOn.tray,
+            {
+              part: `${tier.id}/topping/${tier.toppings.indexOf(topping)}`,
+              lead: phrase(
+                'Spread {thick} thick on lined paper about {side} square, and broken when it has set: {whole} in {count} whole pieces, {crushed} crushed.',
+                {
+                  thick: [topping.tray!.thickMm, 'fine'],
+                  side: [tray.sideMm, 'size'],
+                  whole: [tray.wholeG, 'small'],
+                  crushed: [tray.crushedG, 'small'],
+                  count: [count, 'count'],
+                },
+              ),
+              amounts: [{ label: topping.name, value: tray.massG, kind: 'bowl', figure: null }],
+              takes: topping.eaten ? takenOf(topping, tray.massG) : [],
+              checks: ['Set right through before it is broken'],
+              line: trayLine(topping.id),
+              tierId: tier.id,
+              ...slabDanger(topping, foods),
+              beside: true,
+            },
+          ),
         ]
       : [],
   );
@@ -82,11 +94,22 @@ function slabDanger(
   };
 }
 
+/** Heaped, strewn, run over it or set piece by piece. */
+const putKind = ({ kind, arrangement }: Topping): OperationKind =>
+  kind === 'heap'
+    ? 'heap'
+    : kind === 'drizzle'
+      ? 'drip'
+      : kind === 'pieces' && arrangement === 'scattered'
+        ? 'strew'
+        : 'place topping';
+
 function toppingStep(tier: Tier, plan: ToppingPlan, i: number, foods: readonly Food[]): Step {
   const { topping, count, massG } = plan;
   const isCounted = topping.kind === 'pieces';
   return step(
     `${topping.id}/put`,
+    putKind(topping),
     topping.last ? 'Serve' : 'Finish',
     topping.last ? `At the last moment: ${topping.name}` : `Put on: ${topping.name}`,
     topping.kind === 'pieces' && topping.arrangement === 'scattered'
@@ -106,6 +129,9 @@ function toppingStep(tier: Tier, plan: ToppingPlan, i: number, foods: readonly F
           figure: null,
         },
       ],
+      // of a slab the tray took it, of what runs over it the bowl
+      takes:
+        topping.eaten && !plan.tray && topping.kind !== 'drizzle' ? takenOf(topping, massG) : [],
       checks: [
         'Even from where the guests stand',
         ...(topping.pick !== 'none' ? [`Every ${topping.pick} counted in`] : []),

@@ -1,11 +1,8 @@
 import type { BatchBy } from '../document/types.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
-import { scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
+import { scaledParts, scaleRecipe, weighedUp, type ScaledRecipe } from '../recipes/scale.ts';
 import { addUp } from '../units/add-up.ts';
 import type { PlannedHold } from '../workflow/holds.ts';
-
-/** Smallest multiple of 5 g that is not less. */
-const upToFive = (g: number): number => Math.ceil(g / 5 - 1e-9) * 5;
 
 /** One recipe made in one or several equal mixings, and the bowls it is divided into. Masses in g. */
 export interface Batch {
@@ -66,7 +63,7 @@ export function planMixes(
       if (each <= most + 1e-9) return { mixes: n, eachMixG: each };
     }
   }
-  return { mixes, eachMixG: upToFive(needG / mixes) };
+  return { mixes, eachMixG: weighedUp(needG / mixes) };
 }
 
 /** From here on a bowl is shown, and weighed off, by five grams. */
@@ -129,9 +126,6 @@ export function planBatch(
     smallestMixG: spread.mixerShare === null ? null : kitchen.mixerMl * smallestShare,
     recipe: scaled,
     holds: holdsOf(spread, recipe, eachMixG),
-    parts: scaled.ingredients.flatMap((line) => {
-      const part = line.recipeId && recipes.find((row) => row.id === line.recipeId);
-      return part ? [scaleRecipe(part, upToFive(line.massG * mixes))] : [];
-    }),
+    parts: scaledParts(scaled, mixes, recipes),
   };
 }

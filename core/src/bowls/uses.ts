@@ -7,6 +7,7 @@ import type { PlannedPiping } from '../finish/piping.ts';
 import { coatKind, type Correction, type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';
+import { fillKey, otherKey } from '../workflow/step-keys.ts';
 
 export type UseKind =
   | 'dab'
@@ -34,6 +35,8 @@ export interface BowlUse {
   /** Part of the section it goes to. */
   part: string | null;
   figure: string | null;
+  /** The step that takes it; null for what is kept for patching, and what several steps share. */
+  step: string | null;
   /** One turn of the piping bag round it, mm; null where it is not piped round. */
   roundMm: number | null;
   /** By how much the hand corrects it, and the scatter that it then has; null where the hand says nothing. */
@@ -133,7 +136,7 @@ export function gatherUses(
     return found;
   };
   const several = tiers.length > 1;
-  const styleOf = new Map(build.tiers.map((tier) => [tier.id, tier.coat.style]));
+  const tierAt = new Map(build.tiers.map((tier) => [tier.id, tier]));
   for (const tier of tiers) {
     const use = (
       spreadId: string,
@@ -143,10 +146,11 @@ export function gatherUses(
       massG: number,
       part: string,
       roundMm: number | null,
+      step: string | null,
       hasFigure = true,
     ): void => {
       if (massG < leastG) return;
-      const hand = correctionOfUse(kind, styleOf.get(tier.tierId) ?? '', corrections);
+      const hand = correctionOfUse(kind, tierAt.get(tier.tierId)?.coat.style ?? '', corrections);
       massG *= hand?.factor ?? 1;
       bowl(spreadId, tint, kind).uses.push({
         kind,
@@ -155,20 +159,44 @@ export function gatherUses(
         ml: massG / spreadOf(spreadId).densityGPerMl,
         part: `${tier.tierId}/${part}`,
         figure: hasFigure ? `${tier.tierId}/${part}` : null,
+        step,
         roundMm,
         hand,
       });
     };
     const { roundMm, innerSpreadId, coat } = tier;
+    const own = tierAt.get(tier.tierId)!;
+    const at = (step: string): string => `${tier.tierId}/${step}`;
     const spiral = roundMm / 2;
-    use(innerSpreadId, '', 'dab', 'dab under the first layer', tier.dabG, 'dab', null, false);
+    use(
+      innerSpreadId,
+      '',
+      'dab',
+      'dab under the first layer',
+      tier.dabG,
+      'dab',
+      null,
+      at('first'),
+      false,
+    );
     for (const gap of tier.gaps) {
       const layer = `layer ${gap.index + 1}`;
       const part = `gap/${gap.index}`;
-      use(innerSpreadId, '', 'dam', `dam on ${layer}`, gap.damG, `${part}/dam`, roundMm);
-      use(gap.spreadId, '', 'gap', `on ${layer}`, gap.fillingG, `${part}/filling`, spiral);
+      const step = fillKey(own, gap.index);
+      use(innerSpreadId, '', 'dam', `dam on ${layer}`, gap.damG, `${part}/dam`, roundMm, step);
+      use(gap.spreadId, '', 'gap', `on ${layer}`, gap.fillingG, `${part}/filling`, spiral, step);
       if (gap.drizzleSpreadId !== null)
-        use(gap.drizzleSpreadId, '', 'gap', `run over ${layer}`, gap.drizzleG, part, null, false);
+        use(
+          gap.drizzleSpreadId,
+          '',
+          'gap',
+          `run over ${layer}`,
+          gap.drizzleG,
+          part,
+          null,
+          step,
+          false,
+        );
     }
     for (const pile of tier.others)
       if (pile.betweenSpreadId !== null)
@@ -180,10 +208,20 @@ export function gatherUses(
           pile.betweenG,
           `layer/${pile.index}`,
           null,
+          otherKey(own, pile.index),
           false,
         );
     if (tier.centre)
-      use(tier.centre.spreadId, '', 'gap', 'hidden centre', tier.centre.fillG, 'centre', null);
+      use(
+        tier.centre.spreadId,
+        '',
+        'gap',
+        'hidden centre',
+        tier.centre.fillG,
+        'centre',
+        null,
+        at('centre-fill'),
+      );
     if (tier.gaps.some((gap) => gap.damG > 0)) bowl(innerSpreadId, '', 'dam').bags += 1;
     for (const need of tier.carved)
       use(
@@ -194,9 +232,19 @@ export function gatherUses(
         need.ml * spreadOf(need.spreadId).densityGPerMl,
         need.part,
         null,
+        need.step,
         false,
       );
-    use(coat.crumbSpreadId, coat.crumbTint, 'crumb', 'crumb coat', coat.crumbG, 'crumb', roundMm);
+    use(
+      coat.crumbSpreadId,
+      coat.crumbTint,
+      'crumb',
+      'crumb coat',
+      coat.crumbG,
+      'crumb',
+      roundMm,
+      at('crumb'),
+    );
     const bands = coat.shares.filter((share) => share.band !== null).length;
     const single = coat.shares.every(
       (s) => s.spreadId === coat.shares[0]!.spreadId && s.tint === coat.shares[0]!.tint,
@@ -210,6 +258,7 @@ export function gatherUses(
         coat.coatG,
         'coat',
         roundMm,
+        at('coat'),
       );
     else
       for (const share of coat.shares)
@@ -221,10 +270,11 @@ export function gatherUses(
           share.massG,
           'coat',
           roundMm,
+          at('coat'),
           false,
         );
     for (const need of tier.poured.needs)
-      use(need.spreadId, '', need.kind, need.label, need.massG, need.part, null, false);
+      use(need.spreadId, '', need.kind, need.label, need.massG, need.part, null, need.step, false);
     for (const spreadId of tier.poured.bags) bowl(spreadId, '', 'drip').bags += 1;
   }
   for (const job of piping) {
@@ -240,6 +290,7 @@ export function gatherUses(
       ml: massG / spreadOf(spreadId).densityGPerMl,
       part: null,
       figure: null,
+      step: `piping/${job.id}`,
       roundMm: null,
       hand,
     });
@@ -256,6 +307,7 @@ export function gatherUses(
         ml: massG / spreadOf(drawn.spreadId).densityGPerMl,
         part: null,
         figure: null,
+        step: null,
         roundMm: null,
         hand: null,
       });

@@ -13,11 +13,19 @@ export interface CarveNeed {
   tint: string;
   ml: number;
   part: string;
+  /** The step that takes it; null where several cuts share it. */
+  step: string | null;
 }
 
 /** Frosting that glues pieces: the carving's own, or that of dab and dams. */
 export const glueSpreadId = (tier: Tier): string =>
   tier.carving?.glueSpreadId ?? innerSpreadId(tier);
+
+/** The cut that joins pieces, where it is the only one. */
+function glueStep(tier: Tier, { question }: TierCarve): string | null {
+  const joining = question.cuts.filter(({ kind }) => kind === 'set' || kind === 'halves');
+  return joining.length === 1 ? `${tier.id}/carve/${joining[0]!.id}` : null;
+}
 
 /** Frosting between pieces that are set on or joined, and what fills reliefs again. */
 export function carveNeeds(tier: Tier, carve: TierCarve | null): CarveNeed[] {
@@ -32,6 +40,7 @@ export function carveNeeds(tier: Tier, carve: TierCarve | null): CarveNeed[] {
       tint: '',
       ml: glueMl,
       part: 'carve',
+      step: glueStep(tier, carve),
     });
   for (const cut of carve.question.cuts)
     if (cut.kind === 'relief' && cut.inlaySpreadId !== null)
@@ -42,6 +51,7 @@ export function carveNeeds(tier: Tier, carve: TierCarve | null): CarveNeed[] {
         tint: cut.inlayTint,
         ml: (cut.areaMm2 * cut.depthMm) / 1000,
         part: `cut/${cut.id}`,
+        step: `${tier.id}/relief/${cut.id}`,
       });
   return needs;
 }

@@ -1,4 +1,4 @@
-import type { DayQuestion } from './schedule.ts';
+import type { DayQuestion } from './plan-types.ts';
 import type { Placed, Resource } from './types.ts';
 import { inHours, lengthOf, spansOf, Usage } from './usage.ts';
 

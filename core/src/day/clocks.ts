@@ -3,6 +3,7 @@ import type { Build, Tier } from '../document/types.ts';
 import { pouredSpreadsOf } from '../finish/ganache-recipe.ts';
 import type { OtherLayer, Pantry, Spread } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
+import { cakeLine } from '../workflow/operation.ts';
 import type { Caution } from '../working/cautions.ts';
 import { keepingRows, warmC } from './keeping.ts';
 import type { DayTask, Placed } from './types.ts';
@@ -123,8 +124,4 @@ export function warnOfOutOfCold(out: readonly OutOfCold[], cautions: Caution[]):
 }
 
 /** Tasks at the whole cake; bowls, trays and sawing are beside it. */
-const isCake = (task: DayTask): boolean =>
-  task.stepKeys.length > 0 &&
-  !task.id.startsWith('bowl/') &&
-  !task.id.startsWith('cut/') &&
-  !/\/tray(~\d+)?$/.test(task.id);
+const isCake = ({ line }: DayTask): boolean => line?.id === cakeLine.id;

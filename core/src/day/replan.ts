@@ -1,7 +1,8 @@
 import type { Build } from '../document/types.ts';
 import { freezerShare } from './keeping.ts';
 import { workedSince, type Window } from './hours.ts';
-import { scheduleDay, type DayAnswer, type DayQuestion } from './schedule.ts';
+import type { DayAnswer, DayQuestion } from './plan-types.ts';
+import { scheduleDay } from './schedule.ts';
 import type { DayTask } from './types.ts';
 
 /** What is still to be done, by what is ticked off on the bench: a task half done has half its hands left. */

@@ -1,9 +1,10 @@
-import { stepOfUse } from '../bench/bowl-run.ts';
+import { syrupBatch } from '../bench/bowl-steps.ts';
 import type { Step } from '../bench/steps.ts';
 import type { Bowl } from '../bowls/bowls.ts';
 import type { Build } from '../document/types.ts';
 import type { CoolPlace, Spread } from '../pantry/types.ts';
 import type { CakePlan, MakingPlan } from '../plan/plan-types.ts';
+import { cakeLine, type Line } from '../workflow/operation.ts';
 import { ifThere, valueOf } from '../working/staged.ts';
 import { keepingRows, spongeKeepsMin, syrupKeepsMin } from './keeping.ts';
 import type { DayTask } from './types.ts';
@@ -12,41 +13,19 @@ import type { DayTask } from './types.ts';
 const mostHandsMin = 100;
 /** Room over a tier on its shelf, mm. */
 const overTierMm = 30;
-/** The end of the run sheet is one chain, whatever tier a step is about. */
-const lastChapters = ['Support', 'Finish', 'Serve'];
 
 /** What of a plan its tasks are made from. */
 type Timed = Pick<CakePlan, 'bowls' | 'tiers' | 'tally'> & Pick<MakingPlan, 'steps' | 'serving'>;
 
-interface Lane {
-  id: string;
-  tierId: string | null;
-  bowlId: string | null;
-}
-
-function laneOf(step: Step, tierIds: readonly string[]): Lane {
-  const [head = '', second = ''] = step.key.split('/');
-  if (step.key.startsWith('cut/')) return { id: 'saw', tierId: null, bowlId: null };
-  if (head === 'bowl') return { id: `bowl/${second}`, tierId: null, bowlId: second };
-  if (second === 'tray') return { id: `tray/${head}`, tierId: null, bowlId: null };
-  if (!lastChapters.includes(step.chapter) && tierIds.includes(head))
-    return { id: head, tierId: head, bowlId: null };
-  // dowels and boards half-way up come while a tier is stacked
-  const inTier = tierIds.find((id) => step.key.startsWith(`in/${id}/`));
-  if (inTier && !lastChapters.includes(step.chapter))
-    return { id: inTier, tierId: inTier, bowlId: null };
-  return { id: 'cake', tierId: null, bowlId: null };
-}
-
-const isBaking = (step: Step): boolean => step.key.endsWith('/bake');
+const isBaking = ({ kind, chapter }: Step): boolean => kind === 'bake' && chapter === 'Bake';
+const isCooling = ({ kind }: Step): boolean => kind === 'turn out';
 /** It takes the mixer, whatever is made in it. */
-const isMachined = (step: Step): boolean =>
-  step.chapter === 'Bowls' && step.hazards.includes('running machine');
+const isMachined = ({ kind, hazards }: Step): boolean =>
+  (kind === 'mix' || kind === 'whip' || kind === 'cook') && hazards.includes('running machine');
 const isInFridge = (place: CoolPlace): boolean =>
   place === 'fridge' || place === 'tray in the fridge';
-const isCooling = (step: Step): boolean => step.key.endsWith('/cool');
 /** Steps that count parts out come at the table, after all that is planned here. */
-const isAtTable = (step: Step): boolean => step.key.startsWith('out/') || step.key === 'serve';
+const isAtTable = ({ kind }: Step): boolean => kind === 'count out' || kind === 'cut and serve';
 
 /**
  * The tasks of a build, from its run sheet (docs/model.md#the-day): steps one after the other with one pair
@@ -57,55 +36,51 @@ const isAtTable = (step: Step): boolean => step.key.startsWith('out/') || step.k
 export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Spread): DayTask[] {
   const steps = valueOf(plan.steps);
   if (!steps) return [];
-  const tierIds = build.tiers.map((tier) => tier.id);
   const stepAt = new Map(steps.map((step) => [step.key, step]));
   const tasks: DayTask[] = [];
-  const open = new Map<string, { lane: Lane; steps: Step[] }>();
+  const open = new Map<string, { line: Line; steps: Step[] }>();
   const lastOf = new Map<string, DayTask>();
   const firstOf = new Map<string, DayTask[]>();
-  const close = (laneId: string): void => {
-    const group = open.get(laneId);
+  const close = (lineId: string): void => {
+    const group = open.get(lineId);
     if (!group || group.steps.length === 0) return;
-    open.delete(laneId);
-    const task = taskOf(group.lane, group.steps, build, plan, tasks);
-    const before = lastOf.get(laneId);
+    open.delete(lineId);
+    const task = taskOf(group.line, group.steps, build, plan, tasks);
+    const before = lastOf.get(lineId);
     if (before) {
-      const baked = before.stepKeys.at(-1)!.endsWith('/cool');
-      const keepsMin = stepAt.get(before.stepKeys.at(-1)!)?.keepsMin ?? null;
-      task.after.push({
-        id: before.id,
-        leastMin: 0,
-        mostMin: baked ? spongeKeepsMin : keepsMin,
-      });
+      const last = stepAt.get(before.stepKeys.at(-1)!)!;
+      const mostMin = isCooling(last) ? spongeKeepsMin : last.keepsMin;
+      task.after.push({ id: before.id, leastMin: 0, mostMin });
     }
-    lastOf.set(laneId, task);
-    firstOf.set(laneId, [...(firstOf.get(laneId) ?? []), task]);
+    lastOf.set(lineId, task);
+    firstOf.set(lineId, [...(firstOf.get(lineId) ?? []), task]);
     tasks.push(task);
   };
   const soon = usedSoon(steps, valueOf(plan.bowls) ?? []);
   for (const step of steps) {
     if (isAtTable(step)) continue;
-    const lane = laneOf(step, tierIds);
-    const now = open.get(lane.id);
+    const { line } = step;
+    const now = open.get(line.id);
     const hands = now?.steps.reduce((sum, one) => sum + one.handsOnMin, 0) ?? 0;
     const turnsPage = now && now.steps.at(-1)!.chapter !== step.chapter;
     const isLong = hands + step.handsOnMin > mostHandsMin && !isCooling(step);
     const isSoon = soon.has(step.key) && !now?.steps.some(({ key }) => soon.has(key));
-    if (now && (turnsPage || isLong || isSoon)) close(lane.id);
-    const group = open.get(lane.id) ?? { lane, steps: [] };
+    if (now && (turnsPage || isLong || isSoon)) close(line.id);
+    const group = open.get(line.id) ?? { line, steps: [] };
     group.steps.push(step);
-    open.set(lane.id, group);
+    open.set(line.id, group);
     // a tin comes out the moment it is done: turning out belongs to the baking
     const isOven = isBaking(step);
-    if (step.timer && step.timer.minutes >= 10 && !isOven) close(lane.id);
+    if (step.timer && step.timer.minutes >= 10 && !isOven) close(line.id);
   }
   for (const id of [...open.keys()]) close(id);
   linkBowls(tasks, valueOf(plan.bowls) ?? [], spreadOf, stepAt);
   linkSyrup(tasks, plan.tiers);
+  linkPrepared(tasks, stepAt);
   linkCake(tasks, lastOf, firstOf);
-  const table = steps.find((step) => step.key === 'serve');
+  const table = steps.find(({ kind }) => kind === 'cut and serve');
   if (table) {
-    tasks.push(servingTask(table, lastOf.get('cake') ?? null, plan.serving?.outMin ?? 0));
+    tasks.push(servingTask(table, lastOf.get(cakeLine.id) ?? null, plan.serving?.outMin ?? 0));
   }
   return withOwn(tasks, build);
 }
@@ -116,19 +91,19 @@ const soonMin = 60;
 /** The steps that use what does not wait: a task begins with the first of them. */
 function usedSoon(steps: readonly Step[], bowls: readonly Bowl[]): Set<string> {
   const short = new Set(
-    steps.flatMap(({ key, keepsMin }) =>
-      keepsMin !== null && keepsMin <= soonMin ? [key.split('/')[1]!] : [],
+    steps.flatMap(({ line, keepsMin }) =>
+      keepsMin !== null && keepsMin <= soonMin ? [line.batchId] : [],
     ),
   );
   return new Set(
     bowls
       .filter(({ id, batchId }) => short.has(id) || short.has(batchId))
-      .flatMap(({ uses }) => uses.flatMap((use) => stepOfUse(use) ?? [])),
+      .flatMap(({ uses }) => uses.flatMap(({ step }) => step ?? [])),
   );
 }
 
 function taskOf(
-  lane: Lane,
+  line: Line,
   steps: readonly Step[],
   build: Build,
   plan: Timed,
@@ -139,17 +114,16 @@ function taskOf(
   const own = cooled ? steps.slice(0, -1) : steps;
   const last = own.at(-1)!;
   const waitMin = last.timer && last.timer.minutes >= 10 ? last.timer.minutes : 0;
-  const road = steps.some((step) => step.key === 'road');
+  const road = steps.some(({ kind }) => kind === 'drive');
   const uses: DayTask['uses'] = [];
   if (isBaking(last)) uses.push({ resource: 'oven', amount: 1, when: 'wait' });
-  if (steps.some((step) => step.key.endsWith('/mix') || isMachined(step)))
-    uses.push({ resource: 'mixer', amount: 1, when: 'hands' });
+  if (steps.some(isMachined)) uses.push({ resource: 'mixer', amount: 1, when: 'hands' });
   const isChilled = waitMin > 0 && !isBaking(last) && !isCooling(last);
   if (last.hold) {
     if (waitMin > 0 && isInFridge(last.hold.place))
       uses.push({ resource: 'fridge', amount: last.hold.highMm, when: 'wait' });
   } else if (isChilled) {
-    const i = build.tiers.findIndex((tier) => tier.id === lane.tierId);
+    const i = build.tiers.findIndex((tier) => tier.id === line.tierId);
     const high = i >= 0 ? plan.tiers[i]!.stack.finishedMm : plan.tally.heightMm;
     uses.push({ resource: build.day.chillIn, amount: high + overTierMm, when: 'wait' });
   }
@@ -160,7 +134,8 @@ function taskOf(
     stepKeys: steps.map((step) => step.key),
     title: titleOf(own),
     chapter: first!.chapter,
-    tierId: lane.tierId,
+    tierId: line.tierId,
+    line,
     handsMin: Math.round(own.reduce((sum, step) => sum + step.handsOnMin, 0)),
     again: cooled
       ? {
@@ -194,12 +169,9 @@ function linkBowls(
   stepAt: ReadonlyMap<string, Step>,
 ): void {
   const lastOf = new Map<string, DayTask>();
-  for (const task of tasks) {
-    const [head, bowlId] = task.id.split('/');
-    if (head === 'bowl') lastOf.set(bowlId!, task);
-  }
-  for (const [bowlId, made] of lastOf) {
-    const own = bowls.filter((bowl) => bowl.id === bowlId || bowl.batchId === bowlId);
+  for (const task of tasks) if (task.line?.batchId) lastOf.set(task.line.batchId, task);
+  for (const [batchId, made] of lastOf) {
+    const own = bowls.filter((bowl) => bowl.batchId === batchId);
     const spreadId = own[0]?.spreadId;
     const keeps = [
       spreadId ? keepsFor(spreadId, spreadOf) : null,
@@ -207,7 +179,7 @@ function linkBowls(
     ].filter((min) => min !== null);
     const mostMin = keeps.length > 0 ? Math.min(...keeps) : null;
     for (const use of own.flatMap((bowl) => bowl.uses)) {
-      const key = stepOfUse(use);
+      const key = use.step;
       const user =
         tasks.find(({ stepKeys }) => key !== null && stepKeys.includes(key)) ??
         userOf(tasks, use.kind, use.part?.split('/')[0] ?? null);
@@ -219,7 +191,7 @@ function linkBowls(
 
 /** Syrup has cooled before the first layer of a soaked tier is filled. */
 function linkSyrup(tasks: readonly DayTask[], tiers: Timed['tiers']): void {
-  const made = tasks.find(({ id }) => id === 'bowl/syrup/make');
+  const made = tasks.findLast(({ line }) => line?.batchId === syrupBatch);
   if (!made) return;
   for (const { tierId, soak } of tiers)
     if (soak.some(({ ml }) => ml > 0))
@@ -228,6 +200,26 @@ function linkSyrup(tasks: readonly DayTask[], tiers: Timed['tiers']): void {
         leastMin: 0,
         mostMin: syrupKeepsMin,
       });
+}
+
+/** What was made ready is there before what takes it, and not longer than it stays fresh. */
+function linkPrepared(tasks: readonly DayTask[], stepAt: ReadonlyMap<string, Step>): void {
+  for (const made of tasks) {
+    const step = stepAt.get(made.stepKeys.at(-1)!);
+    const wanted = step?.line.preparedFor;
+    if (!step || !wanted) continue;
+    const foods = new Set(step.takes.map(({ foodId }) => foodId));
+    const takesIt = (key: string): boolean => {
+      const one = stepAt.get(key)!;
+      return (
+        (one.chapter === 'Serve') === wanted.last &&
+        one.takes.some(({ foodId }) => foods.has(foodId))
+      );
+    };
+    for (const user of tasks)
+      if (user.line?.id === wanted.lineId && user.stepKeys.some(takesIt))
+        user.after.push({ id: made.id, leastMin: 0, mostMin: step.keepsMin });
+  }
 }
 
 /** Null for what is poured, which has no row among the spreads. */
@@ -268,18 +260,15 @@ function linkCake(
   lastOf: ReadonlyMap<string, DayTask>,
   firstOf: ReadonlyMap<string, DayTask[]>,
 ): void {
-  const [first] = firstOf.get('cake') ?? [];
+  const [first] = firstOf.get(cakeLine.id) ?? [];
   if (!first) return;
-  for (const [laneId, last] of lastOf) {
-    if (laneId === 'cake' || laneId.startsWith('bowl/')) continue;
+  for (const [lineId, last] of lastOf) {
+    if (lineId === cakeLine.id || last.line?.batchId) continue;
     first.after.push({ id: last.id, leastMin: 0, mostMin: null });
   }
   // a bowl that nothing is known to take from is made before the end
-  for (const [laneId, last] of lastOf)
-    if (
-      laneId.startsWith('bowl/') &&
-      !tasks.some((task) => task.after.some(({ id }) => id === last.id))
-    )
+  for (const last of lastOf.values())
+    if (last.line?.batchId && !tasks.some((task) => task.after.some(({ id }) => id === last.id)))
       first.after.push({ id: last.id, leastMin: 0, mostMin: null });
 }
 
@@ -290,6 +279,7 @@ const servingTask = (step: Step, last: DayTask | null, waitMin: number): DayTask
   title: 'Out of the fridge, to stand until it is cut',
   chapter: step.chapter,
   tierId: null,
+  line: cakeLine,
   handsMin: Math.round(step.handsOnMin),
   waitMin,
   again: null,

@@ -1,4 +1,4 @@
-import type { DayPlan } from './schedule.ts';
+import type { DayPlan } from './plan-types.ts';
 import type { DayTask, Placed } from './types.ts';
 
 /** The tasks of one cake in a kitchen that makes several. */

@@ -1,4 +1,5 @@
 import type { CoolPlace } from '../pantry/types.ts';
+import type { Line } from '../workflow/operation.ts';
 
 /** From when to when on a day of the week a person works, minutes after midnight; null for a day off. */
 export type Hours = { from: number; to: number } | null;
@@ -50,6 +51,8 @@ export interface DayTask {
   title: string;
   chapter: string;
   tierId: string | null;
+  /** The line of work it belongs to; none for the user's own tasks. */
+  line?: Line;
   handsMin: number;
   waitMin: number;
   /** Hands once more at the very end of the wait, as to take a tin out of the oven, and a wait after that. */

@@ -84,6 +84,7 @@ const tier = record<Tier>({
   levelling: oneOf(levellings),
   layers: list(
     record<Layer>({
+      id: id(),
       heightMm: figure(limits.layerMm),
       otherId: orNull(id()),
       inset: orNull(
@@ -110,6 +111,10 @@ const tier = record<Tier>({
     limits.layers.max,
     1,
     'has no layers',
+  ).rule(
+    'layer ids',
+    'has two layers of one id',
+    (layers) => new Set(layers.map((layer) => layer?.id)).size === layers.length,
   ),
   gaps: list(
     record<Gap>({

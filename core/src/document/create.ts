@@ -2,6 +2,7 @@ import type { Outline } from '../outline/outline.ts';
 import type { DaySettings } from '../day/types.ts';
 import type { Card, Dowels, Journey, Standing } from '../support/types.ts';
 import { usualDrip } from '../drip/flow.ts';
+import { freshId } from './fresh-id.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 import type { Bench, Brief, Build, Coat, Gap, Layer, PipingJob, Tier } from './types.ts';
 
@@ -23,7 +24,8 @@ export const newBrief = (): Brief => ({
 });
 
 /** A layer of the tier's own sponge, not yet measured. */
-export const newLayer = (heightMm: number): Layer => ({
+export const newLayer = (heightMm: number, id = freshId('layer')): Layer => ({
+  id,
   heightMm,
   otherId: null,
   inset: null,
@@ -280,7 +282,7 @@ export function newTier(
     tinId,
     slicesPerCake: 2,
     levelling: 'cut all, top inverted',
-    layers: Array.from({ length: layers }, () => newLayer(layerMm)),
+    layers: Array.from({ length: layers }, (_, i) => newLayer(layerMm, `layer-${i + 1}`)),
     gaps: Array.from({ length: layers - 1 }, () => newGap(7, 'buttercream')),
     inclusion: null,
     coat: newCoat('buttercream'),

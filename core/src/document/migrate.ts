@@ -18,6 +18,7 @@ import {
 } from './create.ts';
 import { asList, asObject, type Loose } from './loose.ts';
 import { buildFrom9, rowFrom9 } from './migrate-10.ts';
+import { buildFrom10, rowFrom10 } from './migrate-11.ts';
 import { buildVersion } from './types.ts';
 
 /**
@@ -68,6 +69,11 @@ function from1to2(file: Loose): Loose {
   };
 }
 
+/** A layer before it had an id, which version 11 gives it. */
+const layerOf2 = Object.fromEntries(
+  Object.entries(newLayer(0, '')).filter(([field]) => field !== 'id'),
+);
+
 /** Fields that version 3 added to a build, with what they were before they could be said. */
 export function buildFrom2(value: unknown): Loose {
   const build = asObject(value);
@@ -78,7 +84,7 @@ export function buildFrom2(value: unknown): Loose {
       return {
         ...tierDefaults(),
         ...tier,
-        layers: asList(tier.layers).map((layer) => ({ ...newLayer(0), ...asObject(layer) })),
+        layers: asList(tier.layers).map((layer) => ({ ...layerOf2, ...asObject(layer) })),
         gaps: asList(tier.gaps).map((gap) => ({ ...newGap(0, ''), ...asObject(gap) })),
         bowl: tier.bowl ? { pouredG: [], ...asObject(tier.bowl) } : (tier.bowl ?? null),
         inclusion: tier.inclusion
@@ -349,6 +355,13 @@ const from9to10 = (file: Loose): Loose => ({
   pantry: renewRows(asObject(file.pantry), rowFrom9),
 });
 
+const from10to11 = (file: Loose): Loose => ({
+  ...file,
+  version: 11,
+  build: buildFrom10(file.build),
+  pantry: renewRows(asObject(file.pantry), rowFrom10),
+});
+
 const steps: Record<number, (file: Loose) => Loose> = {
   1: from1to2,
   2: from2to3,
@@ -359,6 +372,7 @@ const steps: Record<number, (file: Loose) => Loose> = {
   7: from7to8,
   8: from8to9,
   9: from9to10,
+  10: from10to11,
 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */

@@ -10,7 +10,7 @@ import type { Journey, Rod, Standing } from '../support/types.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 10;
+export const buildVersion = 11;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -53,6 +53,8 @@ export type SoakStyle = (typeof soakStyles)[number];
 
 /** A layer of the tier's own sponge, or of a row among the other layers where `otherId` is set. */
 export interface Layer {
+  /** Stays with it wherever it lies: what is ticked off and noted of it goes by this. */
+  id: string;
   heightMm: number;
   otherId: string | null;
   /** A sponge disc set inside a mousse layer, leaving `marginMm` of mousse all round. */

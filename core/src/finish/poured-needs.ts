@@ -11,6 +11,7 @@ export interface PouredNeed {
   spreadId: string;
   massG: number;
   part: string;
+  step: string;
 }
 
 export interface PouredNeeds {
@@ -29,7 +30,7 @@ export function pouredNeeds(
   const bags: string[] = [];
   const pour = valueOf(finish.pour);
   if (pour) {
-    const to = { spreadId: pour.spreadId, part: `${tier.id}/pour` };
+    const to = { spreadId: pour.spreadId, part: `${tier.id}/pour`, step: `${tier.id}/pour` };
     needs.push(
       { kind: 'pour', label: 'poured veil', massG: pour.staysG, ...to },
       { kind: 'tray', label: 'runs off into the tray', massG: pour.trayG, ...to },
@@ -37,11 +38,17 @@ export function pouredNeeds(
   }
   const drip = valueOf(finish.drip);
   if (drip && tier.drip) {
-    const to = { spreadId: drip.spreadId, part: `${tier.id}/drip` };
+    const to = { spreadId: drip.spreadId, part: `${tier.id}/drip`, step: `${tier.id}/drip` };
     const { dripsG, rimG, floodG } = drip.amounts;
     needs.push({ kind: 'drip', label: `${drip.count} drips`, massG: dripsG, ...to });
     needs.push({ kind: 'drip', label: 'bead along the rim', massG: rimG, ...to });
-    needs.push({ kind: 'flood', label: 'flood on top', massG: floodG, ...to });
+    needs.push({
+      kind: 'flood',
+      label: 'flood on top',
+      massG: floodG,
+      ...to,
+      step: `${tier.id}/flood`,
+    });
     if (tier.drip.tool !== 'spoon') bags.push(drip.spreadId);
   }
   finish.toppings.forEach(({ topping, massG }, i) => {
@@ -54,6 +61,7 @@ export function pouredNeeds(
         spreadId: pouredSpreadId(row, null),
         massG,
         part: `${tier.id}/topping/${i}`,
+        step: `${topping.id}/put`,
       });
   });
   return { needs, bags };

@@ -25,6 +25,7 @@ export const emptyFood = (id: string, name = ''): Food => ({
   stockG: 0,
   keepsDays: null,
   cocoa: null,
+  prep: null,
 });
 
 /** A new recipe, with nothing in it yet. */

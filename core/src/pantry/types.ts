@@ -185,6 +185,26 @@ export const traits = ['animal', 'slaughtered', 'gelatine', 'alcohol', 'leaven']
 /** What a diet or a scaled recipe asks of an ingredient. `animal`: milk, egg, honey and the like. */
 export type Trait = (typeof traits)[number];
 
+export const prepWays = ['wash', 'peel', 'hull', 'cut', 'grate', 'mash', 'sugar', 'soak'] as const;
+/** What hands do to an ingredient before it is weighed out. */
+export type PrepWay = (typeof prepWays)[number];
+
+/** How an ingredient is made ready, in this order, and how long it waits after that. */
+export interface FoodPrep {
+  ways: PrepWay[];
+  /** Hands-on minutes for 100 g of what is ready. */
+  minPer100G: number;
+  /** Share of what was bought that is left once stalks, peel and stones are off. */
+  leftShare: number;
+  /** Sugar strewn on it or hot water poured over it, g to the g; 0 for none. */
+  inShare: number;
+  /** What it weighs when it has stood and was drained, to what it weighed before. */
+  drainedShare: number;
+  /** It drains, dries or soaks for so long at least, and keeps ready for so long at most; null for days. */
+  leastMin: number;
+  mostMin: number | null;
+}
+
 /**
  * An ingredient as it is bought: what a cup of it weighs, what it is made of, what a pack costs.
  * Shares are of its mass.
@@ -217,6 +237,8 @@ export interface Food extends Row {
   keepsDays: number | null;
   /** What of it is cocoa and milk, where it is a chocolate. */
   cocoa: CocoaParts | null;
+  /** Null for what is used as it is bought. */
+  prep: FoodPrep | null;
 }
 
 /** Parts of a chocolate as shares of its mass; the rest is sugar. Other fat makes it a compound. */
@@ -318,6 +340,13 @@ export interface Kitchen {
   tinGapMm: number;
   /** Between one load and the next. */
   turnaroundMin: number;
+  /** Until the oven is hot, and how many baking trays there are. */
+  preheatMin: number;
+  trays: number;
+  /** Washing the bowl and what whips in it before it is used for something else. */
+  washMin: number;
+  /** The food processor's bowl; nuts are ground in lots of a third of it. */
+  processorMl: number;
   roomC: number;
   fridgeC: number;
   freezerC: number;

@@ -1,16 +1,28 @@
 import { fondantId, foodOf } from '../pantry/find.ts';
+import { preparedFrom } from '../pantry/prepared.ts';
 import type { Food } from '../pantry/types.ts';
 import type { Work } from './work.ts';
 import type { ShapePlan } from './shape-plan.ts';
+import type { OtherPlan } from '../others/other-layers.ts';
 import { dissolve } from '../recipes/parts.ts';
 import {
   looseIngredient,
   mergeIngredients,
   scaleRecipe,
+  weighedUp,
   type ScaledIngredient,
 } from '../recipes/scale.ts';
 import { syrupRecipeId } from '../soak/soak.ts';
 import { attempt, valueOf, type Staged } from '../working/staged.ts';
+
+/** Grams of each recipe that layers of other kinds are mixed from: one mixing for all of a tier. */
+function mixedG(others: readonly OtherPlan[]): Map<string, number> {
+  const grams = new Map<string, number>();
+  for (const { row, batterG } of others)
+    if (row.form !== 'foam' && row.recipeId !== null)
+      grams.set(row.recipeId, (grams.get(row.recipeId) ?? 0) + batterG);
+  return grams;
+}
 
 /**
  * Everything that is bought for a build in one list: batters, bowls with the recipes they are made
@@ -47,24 +59,23 @@ export function planIngredients(
   ): ScaledIngredient[] =>
     massG > 0 ? [looseIngredient(name, massG, allergens, rowOf(foodId))] : [];
   return attempt('coat', null, cautions, () =>
-    mergeIngredients([
+    bought([
       ...batches.flatMap((batch) => made(batch.recipe.recipeId, batch.makeG, batch.mixes)),
+      ...made(
+        syrupRecipeId,
+        weighedUp(tiers.flatMap(({ soak }) => soak).reduce((sum, { massG }) => sum + massG, 0)),
+      ),
       ...build.tiers.flatMap((tier, i) => {
         const plan = tiers[i]!;
         const batter = valueOf(plan.batterRecipe)!;
         return [
           ...made(batter.recipeId, batter.makesG),
           ...valueOf(plan.others)!.flatMap((other) =>
-            other.row.form === 'foam'
-              ? []
-              : other.row.form === 'bought'
-                ? loose(other.row.name, other.ownG, other.row.allergens)
-                : made(other.row.recipeId, other.batterG),
+            other.row.form === 'bought'
+              ? loose(other.row.name, other.ownG, other.row.allergens)
+              : [],
           ),
-          ...made(
-            syrupRecipeId,
-            plan.soak.reduce((sum, soak) => sum + soak.massG, 0),
-          ),
+          ...[...mixedG(valueOf(plan.others)!)].flatMap(([id, g]) => made(id, weighedUp(g))),
           ...(tier.inclusion
             ? loose(
                 tier.inclusion.name,
@@ -110,4 +121,18 @@ export function planIngredients(
       ...loose('rolled fondant', boardCover?.massG ?? 0, [], fondantId),
     ]),
   );
+
+  /** As it is bought: with the stalks and stones that come off it, and the sugar that draws it. */
+  function bought(used: readonly ScaledIngredient[]): ScaledIngredient[] {
+    const raw = used.flatMap((line): ScaledIngredient[] => {
+      const prep = rowOf(line.foodId)?.prep;
+      if (!prep) return [line];
+      const { boughtG, inG } = preparedFrom(line.massG, prep);
+      return [
+        { ...line, massG: boughtG },
+        ...(prep.ways.includes('sugar') ? loose('sugar', inG, [], 'caster-sugar') : []),
+      ];
+    });
+    return mergeIngredients(raw);
+  }
 }

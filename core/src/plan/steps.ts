@@ -8,6 +8,7 @@ import { closingSteps } from '../bench/closing-steps.ts';
 import { coatSteps } from '../bench/coat-steps.ts';
 import { coverSteps } from '../bench/cover-steps.ts';
 import { flowSteps, pipingSteps, torchSteps, type FinishContext } from '../bench/finish-steps.ts';
+import { prepareSteps } from '../bench/prepare-steps.ts';
 import { toppingSteps, traySteps } from '../bench/topping-steps.ts';
 import type { StackContext } from '../bench/stack-context.ts';
 import { stackSteps } from '../bench/stack-steps.ts';
@@ -28,6 +29,7 @@ import type { Work } from './work.ts';
 import type { CakePlan } from './plan-types.ts';
 import type { TierTimes } from '../times/tier-times.ts';
 import { kitOf } from '../support/ways.ts';
+import { onLine, sawLine, tierLine } from '../workflow/operation.ts';
 import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 
 const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
@@ -76,7 +78,7 @@ export function planSteps(
         scaled: valueOf(plan.batterRecipe)!,
         bake: valueOf(plan.bake)!,
         times: times[i]!,
-        foods: pantry.foods,
+        pantry,
       });
     });
     const syrupG = tiers.flatMap((plan) => plan.soak).reduce((sum, { massG }) => sum + massG, 0);
@@ -86,20 +88,23 @@ export function planSteps(
     const reliefs = ({ carve }: (typeof tiers)[number], i: number): Step[] =>
       carve ? reliefSteps(build.tiers[i]!, carve, spreadOf) : [];
     const several = tiers.length > 1;
+    /** Steps about one tier, which say so where there are several. */
     const named = (steps: Step[], i: number): Step[] =>
-      several
-        ? steps.map((step) => ({
-            ...step,
-            title: `${build.tiers[i]!.name}: ${lowered(step.title)}`,
-          }))
-        : steps;
+      steps.map((step) => ({
+        ...step,
+        tierId: build.tiers[i]!.id,
+        title: several ? `${build.tiers[i]!.name}: ${lowered(step.title)}` : step.title,
+      }));
+    /** Steps on the tier itself, until the cake is put together. */
+    const onTier = (steps: Step[], i: number): Step[] =>
+      onLine(tierLine(build.tiers[i]!.id), named(steps, i));
     const onTiers = (steps: (context: FinishContext) => Step[]): Step[] =>
       tiers.flatMap((plan, i) =>
         named(steps({ tier: build.tiers[i]!, plan, foods: pantry.foods }), i),
       );
     const sheet = [
       ...baking.flatMap((steps, i) =>
-        named(
+        onTier(
           steps.filter((step) => !isCutting(step)),
           i,
         ),
@@ -112,11 +117,11 @@ export function planSteps(
         pantry,
       ),
       ...contexts.flatMap((context, i) => [
-        ...named([...baking[i]!.filter(isCutting), ...stackSteps(context)], i),
+        ...onTier([...baking[i]!.filter(isCutting), ...stackSteps(context)], i),
       ]),
       ...tiers.flatMap(({ carve }, i) =>
         carve
-          ? named(
+          ? onTier(
               carveSteps(
                 build.tiers[i]!,
                 carve,
@@ -129,9 +134,9 @@ export function planSteps(
           : [],
       ),
       ...contexts.flatMap((context, i) =>
-        named([...coatSteps(context), ...reliefs(tiers[i]!, i), ...coverSteps(context)], i),
+        onTier([...coatSteps(context), ...reliefs(tiers[i]!, i), ...coverSteps(context)], i),
       ),
-      ...cutSteps(cutLists),
+      ...onLine(sawLine, cutSteps(cutLists)),
       ...assembly.filter((step) => step.chapter === 'Support'),
       ...closingSteps(
         [
@@ -153,6 +158,12 @@ export function planSteps(
     const keys = new Set(sheet.map((step) => step.key));
     const boxAt = sheet.findIndex((step) => step.key === 'box');
     sheet.splice(boxAt, 0, ...countInSteps(nonFood.filter(({ inKey }) => !keys.has(inKey))));
+    for (const { before, step } of prepareSteps(sheet, pantry.foods))
+      sheet.splice(
+        sheet.findIndex(({ key }) => key === before),
+        0,
+        step,
+      );
     const lostG = bowls.value.reduce((sum, bowl) => sum + bowl.lostG, 0);
     if (lostG > 0)
       sheet

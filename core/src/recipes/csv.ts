@@ -220,6 +220,7 @@ export function readFoods(
       stockG: figure('stock g', before?.stockG ?? 0) ?? 0,
       keepsDays: figure('keeps days', before?.keepsDays ?? null),
       cocoa: before?.cocoa ?? null,
+      prep: before?.prep ?? null,
     };
     try {
       rowSchemas.foods.validateSync(food, { strict: true, abortEarly: false });

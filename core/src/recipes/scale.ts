@@ -62,6 +62,49 @@ export function scaleRecipe(recipe: Recipe, makesG: number): ScaledRecipe {
   };
 }
 
+/** Grams as they are weighed: the smallest multiple of 5 that is not less. */
+export const weighedUp = (g: number): number => Math.ceil(g / 5 - 1e-9) * 5;
+
+/**
+ * The recipes that so many mixings are made of, and those that they are made of, each once and in the
+ * order in which they are made. Each is weighed by 5 g. A recipe within itself is left out.
+ */
+export function scaledParts(
+  whole: ScaledRecipe,
+  mixes: number,
+  recipes: readonly Recipe[],
+): ScaledRecipe[] {
+  const wanted = new Map<string, number>();
+  const order: Recipe[] = [];
+  const visit = (ids: readonly (string | null)[], path: readonly string[]): void => {
+    for (const id of ids) {
+      const recipe = recipes.find((row) => row.id === id);
+      if (!recipe || path.includes(recipe.id) || order.includes(recipe)) continue;
+      visit(
+        recipe.ingredients.map(({ recipeId }) => recipeId),
+        [...path, recipe.id],
+      );
+      order.push(recipe);
+    }
+  };
+  visit(
+    whole.ingredients.map(({ recipeId }) => recipeId),
+    [whole.recipeId],
+  );
+  const want = ({ ingredients }: ScaledRecipe, times: number): void => {
+    for (const { recipeId, massG } of ingredients)
+      if (recipeId !== null) wanted.set(recipeId, (wanted.get(recipeId) ?? 0) + massG * times);
+  };
+  want(whole, mixes);
+  // what is made last says how much of what is made before it goes in
+  const made = [...order].reverse().map((recipe) => {
+    const part = scaleRecipe(recipe, weighedUp(wanted.get(recipe.id) ?? 0));
+    want(part, 1);
+    return part;
+  });
+  return made.reverse();
+}
+
 /** A line that is no part of a recipe, such as pieces between layers. */
 export const looseIngredient = (
   name: string,

@@ -1,4 +1,5 @@
 import { thicknessOf } from '../coat/thickness.ts';
+import { freshId } from '../document/fresh-id.ts';
 import type { Tier } from '../document/types.ts';
 import { settle, stressAt } from '../fill/squeeze.ts';
 import { stackC } from '../fill/load.ts';
@@ -318,8 +319,9 @@ export function takeWay(tier: Tier, way: HeightWay): void {
   tier.slicesPerCake = way.slices;
   tier.asBaked = [];
   if (tier.centre && tier.centre.toLayer >= way.layers) tier.centre = null;
-  tier.layers = Array.from({ length: way.layers }, () => ({
+  tier.layers = Array.from({ length: way.layers }, (_, i) => ({
     ...layer,
+    id: tier.layers[i]?.id ?? freshId('layer'),
     otherId: null,
     inset: null,
     heightMm: way.layerMm,

@@ -76,11 +76,7 @@ export function storeLabels(made: Made): StoreLabel[] {
       return label(`${tier.id}/cake`, `${tier.name}: ${sponge?.name ?? ''}`, own, spongeKeepsMin, recipe); // prettier-ignore
     }),
     ...bowls.flatMap((bowl) => {
-      const own = tasks.filter(({ stepKeys }) =>
-        stepKeys.some(
-          (key) => key.startsWith(`bowl/${bowl.batchId}/`) || key.startsWith(`bowl/${bowl.id}/`),
-        ),
-      );
+      const own = tasks.filter(({ line }) => line?.batchId === bowl.batchId);
       const spread = ifThere(() => findRow(larder, 'spreads', bowl.spreadId));
       const recipe = spread ? recipeOf(spread.recipeId) : null;
       return spread

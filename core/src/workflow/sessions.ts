@@ -1,10 +1,9 @@
 import type { ListItem, Step } from '../bench/steps.ts';
+import { pauseMin } from '../day/levels.ts';
 import type { DayTask, Placed } from '../day/types.ts';
 import { isBeatenWarm } from '../pantry/beaten-warm.ts';
 import type { Food } from '../pantry/types.ts';
 
-/** Hands off for longer than this is the end of a session, min. */
-const pauseMin = 180;
 /** Butter and eggs come out so long before they are beaten, min (trade custom: 60 to 90). */
 const outBeforeMin = 75;
 

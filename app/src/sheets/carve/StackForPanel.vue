@@ -30,10 +30,13 @@ const proposals = computed(() =>
 function take(proposal: StackProposal): void {
   editTier('Stacked for the shape', (t) => {
     const gap = t.gaps[0] ?? newGap(gapMm.value, t.coat.spreadId);
-    const layer = { ...newLayer(proposal.layerMm), soak: t.layers[0]!.soak };
+    const { soak } = t.layers[0]!;
     t.outline = JSON.parse(JSON.stringify(proposal.outline)) as typeof t.outline;
     t.tinId = proposal.tin.id;
-    t.layers = Array.from({ length: proposal.layers }, () => ({ ...layer }));
+    t.layers = Array.from({ length: proposal.layers }, () => ({
+      ...newLayer(proposal.layerMm),
+      soak,
+    }));
     t.gaps = Array.from(
       { length: proposal.layers - 1 },
       () => JSON.parse(JSON.stringify(gap)) as typeof gap,

@@ -1,4 +1,4 @@
-import type { Allergen, CocoaParts, Food, Trait } from '../types.ts';
+import type { Allergen, CocoaParts, Food, FoodPrep, Trait } from '../types.ts';
 
 /** Shares of water, fat, sugar and salt. */
 type Made = [water: number, fat: number, sugar: number, salt?: number];
@@ -13,6 +13,7 @@ interface More {
   may?: Allergen[];
   traits?: Trait[];
   keeps?: number;
+  prep?: FoodPrep;
   cocoa?: [butter: number, nonFat: number, milkSolids: number, milkFat: number, otherFat?: number];
 }
 
@@ -50,6 +51,7 @@ function food(
     stockG: 0,
     keepsDays: more.keeps ?? null,
     cocoa: cocoaOf(more.cocoa),
+    prep: more.prep ?? null,
   };
 }
 
@@ -58,6 +60,30 @@ function cocoaOf(parts: More['cocoa']): CocoaParts | null {
   const [butter, nonFat, milkSolids, milkFat, otherFat = 0] = parts;
   return { butter, nonFat, milkSolids, milkFat, otherFat };
 }
+
+const prep = (ways: FoodPrep['ways'], minPer100G: number, leftShare: number): FoodPrep => ({
+  ways,
+  minPer100G,
+  leftShare,
+  inShare: 0,
+  drainedShare: 1,
+  leastMin: 0,
+  mostMin: null,
+});
+/** Berries and figs: washed, they lie on a cloth until dry, and weep when they have been cut for long. */
+const fresh = (ways: FoodPrep['ways'], minPer100G: number, leftShare: number): FoodPrep => ({
+  ...prep(ways, minPer100G, leftShare),
+  leastMin: 15,
+  mostMin: 240,
+});
+/** In as much hot water, drained and dried on a cloth. */
+const soaked: FoodPrep = {
+  ...prep(['soak'], 0.8, 1),
+  inShare: 1,
+  drainedShare: 1.2,
+  leastMin: 15,
+  mostMin: 24 * 60,
+};
 
 const gluten: More = { allergens: ['gluten cereals'] };
 const milk: More = { allergens: ['milk'], traits: ['animal'] };
@@ -342,26 +368,48 @@ export const startingFoods: Food[] = [
     cup: 90,
     aliases: ['oats'],
   }),
-  food('raisins', 'raisins', [0.16, 0, 0.65], [500, 2.6], { cup: 150 }),
+  food('raisins', 'raisins', [0.16, 0, 0.65], [500, 2.6], { cup: 150, prep: soaked }),
   food('dried-fruit', 'mixed dried fruit', [0.17, 0, 0.63], [500, 2.8], {
     allergens: ['sulphites'],
     cup: 150,
+    prep: soaked,
   }),
   food('carrot', 'grated carrot', [0.88, 0, 0.05], [1000, 1.4], {
     cup: 110,
     keeps: 10,
     aliases: ['carrots', 'carrot', 'grated carrots'],
+    prep: { ...prep(['peel', 'grate'], 2.5, 0.85), mostMin: 24 * 60 },
   }),
   food('banana', 'banana, mashed', [0.75, 0, 0.15], [1000, 1.8], {
     cup: 225,
     keeps: 4,
     aliases: ['banana', 'mashed banana'],
+    prep: { ...prep(['peel', 'mash'], 1, 0.65), mostMin: 60 },
   }),
-  food('raspberries', 'raspberries', [0.86, 0, 0.05], [250, 3.2], { cup: 125, keeps: 2 }),
-  food('strawberries', 'strawberries', [0.91, 0, 0.06], [400, 3], { cup: 150, keeps: 2 }),
-  food('blackcurrants', 'blackcurrants', [0.82, 0, 0.08], [500, 3.8], { cup: 112 }),
-  food('figs', 'fresh figs', [0.79, 0, 0.16], [300, 3.6], { cup: 150, keeps: 2, piece: 45 }),
-  food('dried-figs', 'dried figs, chopped', [0.3, 0.01, 0.48], [500, 5.2], { cup: 150 }),
+  food('raspberries', 'raspberries', [0.86, 0, 0.05], [250, 3.2], {
+    cup: 125,
+    keeps: 2,
+    prep: fresh(['wash'], 1, 0.98),
+  }),
+  food('strawberries', 'strawberries', [0.91, 0, 0.06], [400, 3], {
+    cup: 150,
+    keeps: 2,
+    prep: fresh(['wash', 'hull', 'cut'], 2.5, 0.93),
+  }),
+  food('blackcurrants', 'blackcurrants', [0.82, 0, 0.08], [500, 3.8], {
+    cup: 112,
+    prep: fresh(['wash', 'hull'], 2, 0.95),
+  }),
+  food('figs', 'fresh figs', [0.79, 0, 0.16], [300, 3.6], {
+    cup: 150,
+    keeps: 2,
+    piece: 45,
+    prep: fresh(['wash', 'cut'], 1.5, 0.95),
+  }),
+  food('dried-figs', 'dried figs, chopped', [0.3, 0.01, 0.48], [500, 5.2], {
+    cup: 150,
+    prep: soaked,
+  }),
   food('lemon-juice', 'lemon juice', [0.92, 0, 0.02], [250, 2.2], {
     cup: 240,
     keeps: 7,

@@ -1,0 +1,124 @@
+import { preparedFrom } from '../pantry/prepared.ts';
+import type { Food, FoodPrep, PrepWay } from '../pantry/types.ts';
+import { phrase } from '../units/phrase.ts';
+import { prepareLine, type Line, type OperationKind } from '../workflow/operation.ts';
+import { holdsCaution } from './holds-caution.ts';
+import { knifeCaution, step, type Amount, type Step } from './steps.ts';
+
+const wayWords: Record<PrepWay, string> = {
+  wash: 'Wash it in standing water, no longer than it takes, and lift it out.',
+  peel: 'Peel it.',
+  hull: 'Stalks, leaves and stones off, after the washing and not before.',
+  cut: 'Cut it, each piece as large as the others.',
+  grate: 'Grate it, and weigh it then.',
+  mash: 'Mash it just before it is used: it browns.',
+  sugar: 'Strew the sugar on, turn it over once, and let it draw.',
+  soak: 'Pour the hot water over it, cover, and let it drink.',
+};
+const done: Partial<Record<PrepWay, string>> = {
+  wash: 'Dry: spread on a cloth, a bead of water no more',
+  sugar: 'Drained, its juice kept for a syrup',
+  soak: 'Drained and dried on a cloth, or it sinks and weeps',
+};
+const kindOf = (ways: readonly PrepWay[]): OperationKind =>
+  ways.includes('sugar') ? 'macerate' : ways.includes('soak') ? 'soak' : 'prepare';
+const verbs: Partial<Record<OperationKind, string>> = { macerate: 'Sugar', soak: 'Soak' };
+/** Ways that take a knife or a grater. */
+const sharp: readonly PrepWay[] = ['peel', 'hull', 'cut', 'grate'];
+/** Water just off the boil, C. */
+const hotWaterC = 95;
+
+/** What one line of work takes of an ingredient that is made ready for it. */
+interface Wanted {
+  food: Food;
+  prep: FoodPrep;
+  massG: number;
+  /** The first step that takes it. */
+  before: Step;
+  line: Line;
+}
+
+/**
+ * Fruit washed and cut, dried fruit soaked: each for the work that takes it, so that what weeps is
+ * made ready for the cake it goes on and not for one of the day after. Returned with the step that
+ * each comes before.
+ */
+export function prepareSteps(
+  sheet: readonly Step[],
+  foods: readonly Food[],
+): { before: string; step: Step }[] {
+  const found = new Map<string, Wanted>();
+  for (const one of sheet)
+    for (const { foodId, massG } of one.takes) {
+      const food = foods.find(({ id }) => id === foodId);
+      if (!food?.prep) continue;
+      // what comes at the last moment is made ready for that moment
+      const last = one.chapter === 'Serve';
+      const line = prepareLine(food.id, one.line.id, last);
+      const key = line.id;
+      const known = found.get(key);
+      if (known) known.massG += massG;
+      else found.set(key, { food, prep: food.prep, massG, before: one, line });
+    }
+  return [...found.values()].map((wanted) => ({
+    before: wanted.before.key,
+    step: prepareStep(wanted, foods),
+  }));
+}
+
+function prepareStep({ food, prep, massG, line }: Wanted, foods: readonly Food[]): Step {
+  const { boughtG, inG, readyG } = preparedFrom(massG, prep);
+  const kind = kindOf(prep.ways);
+  const isHot = kind === 'soak';
+  const amounts: Amount[] = [
+    { label: 'as bought', value: boughtG, kind: 'bowl', figure: null },
+    ...(inG > 0
+      ? [
+          {
+            label: isHot ? 'hot water' : 'sugar',
+            value: inG,
+            kind: 'bowl' as const,
+            figure: null,
+          },
+        ]
+      : []),
+    { label: 'ready', value: readyG, kind: 'bowl', figure: null },
+  ];
+  return step(
+    line.id,
+    kind,
+    'Bowls',
+    `${verbs[kind] ?? 'Make ready'}: ${food.name.toLowerCase()}`,
+    Math.max(1, (prep.minPer100G * massG) / 100),
+    {
+      lead: phrase(
+        `${prep.ways.map((way) => wayWords[way]).join(' ')}${prep.mostMin === null ? '' : ' Used within {most}.'}`,
+        { most: [prep.mostMin ?? 0, 'minutes'] },
+      ),
+      amounts,
+      takes: [
+        { name: food.name, foodId: food.id, massG: boughtG },
+        ...(inG > 0 && !isHot ? [{ name: 'sugar', foodId: 'caster-sugar', massG: inG }] : []),
+      ],
+      checks: prep.ways.flatMap((way) => done[way] ?? []),
+      cautions: [
+        ...(prep.ways.some((way) => sharp.includes(way)) ? [knifeCaution] : []),
+        ...holdsCaution({ name: food.name, foodId: food.id, allergens: [] }, foods).filter(
+          () => food.allergens.length > 0 || !food.declared,
+        ),
+      ],
+      hazards: [
+        ...(prep.ways.some((way) => sharp.includes(way)) ? (['knife'] as const) : []),
+        ...(isHot ? (['steam'] as const) : []),
+      ],
+      ...(isHot ? { hotC: hotWaterC } : {}),
+      beside: true,
+      timer:
+        prep.leastMin > 0
+          ? { label: food.name, minutes: Math.round(prep.leastMin), lookMin: null }
+          : null,
+      keepsMin: prep.mostMin,
+      line,
+    },
+  );
+}

@@ -1,0 +1,53 @@
+/*
+ * What hands do at a step: its kind, from a closed list, and the line of work it belongs to. Everything
+ * that decides (days, faults, who may do it, what runs beside what) reads these, and never words.
+ */
+
+export const operationKinds = [
+  'condition', 'prepare', 'separate', 'toast', 'grind', 'weigh', 'mix', 'whip', 'rewhip', 'cook',
+  'melt', 'strain', 'temper', 'bloom', 'macerate', 'soak', 'drain', 'fold in', 'colour', 'divide',
+  'heat oven', 'line tin', 'fill tin', 'bake', 'turn out', 'wrap', 'put in', 'take out', 'stir',
+  'rewarm', 'level', 'split', 'trim', 'cut rounds', 'pipe disc', 'cook thin layers', 'unmould',
+  'brush syrup', 'dab', 'pipe ring', 'spread', 'scatter', 'place pieces', 'fill centre',
+  'set layer on', 'level up', 'press', 'weigh down', 'cut', 'set back on', 'crumb', 'coat',
+  'comb or texture', 'cut relief', 'inlay', 'press on', 'strew', 'draw out paper', 'clean board',
+  'transfer', 'roll out', 'cover', 'panel', 'score', 'stud', 'paint', 'glaze', 'spray', 'dry', 'pour',
+  'drip', 'flood', 'pipe', 'pipe piece on tray', 'break up', 'place topping', 'heap', 'torch',
+  'cut dowels', 'insert dowel', 'stack tier', 'rod', 'box', 'drive', 'place at the venue', 'measure',
+  'count out', 'cut and serve', 'wash up', 'own',
+] as const; // prettier-ignore
+export type OperationKind = (typeof operationKinds)[number];
+
+/**
+ * A line of work: what follows on itself until something else needs it. A tier, a batch of a bowl, a
+ * load of the oven, a tray, an ingredient made ready, the saw, and last the whole cake.
+ */
+export interface Line {
+  id: string;
+  tierId: string | null;
+  /** The batch that is made in it. */
+  batchId: string | null;
+  /** The line that an ingredient is made ready for, and whether for its last moment. */
+  preparedFor: { lineId: string; last: boolean } | null;
+}
+
+const line = (id: string, more: Partial<Line> = {}): Line => ({
+  id,
+  tierId: null,
+  batchId: null,
+  preparedFor: null,
+  ...more,
+});
+
+export const cakeLine = line('cake');
+export const sawLine = line('saw');
+export const tierLine = (tierId: string): Line => line(tierId, { tierId });
+export const batchLine = (batchId: string): Line => line(`bowl/${batchId}`, { batchId });
+/** `last`: what is taken at the last moment is made ready by itself. */
+export const prepareLine = (foodId: string, lineId: string, last: boolean): Line =>
+  line(`prepare/${foodId}/${lineId}${last ? '/last' : ''}`, { preparedFor: { lineId, last } });
+export const trayLine = (toppingId: string): Line => line(`tray/${toppingId}`);
+
+/** Puts steps on a line. */
+export const onLine = <S extends { line: Line }>(to: Line, steps: readonly S[]): S[] =>
+  steps.map((step) => (step.line === cakeLine ? { ...step, line: to } : step));

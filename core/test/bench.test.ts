@@ -88,10 +88,8 @@ describe('the run sheet', () => {
 
   it('cools the deeper cake longer', () => {
     const minutes = (slices: number): number =>
-      find(
-        stepsOf((b) => (b.tiers[0]!.slicesPerCake = slices)),
-        'tier-1/cool',
-      ).timer!.minutes;
+      stepsOf((b) => (b.tiers[0]!.slicesPerCake = slices)).find(({ kind }) => kind === 'turn out')!
+        .timer!.minutes;
     expect(minutes(3)).toBeGreaterThan(minutes(1));
     expect(minutes(2) % 5).toBe(0);
   });

@@ -1,4 +1,5 @@
 import {
+  doneOf,
   keptCorrections,
   newBench,
   noteOf,
@@ -28,7 +29,7 @@ export function useBench(steps: () => Step[]) {
   const store = useBuild();
   const clockNow = useNow({ interval: 1000 });
   const bench = computed<Build['bench']>(() => store.build?.bench ?? newBench());
-  const done = computed(() => new Set(bench.value.done.map((d) => d.stepKey)));
+  const done = computed(() => doneOf({ bench: bench.value }, steps()));
   const index = computed(() => {
     const at = steps().findIndex((step) => step.key === bench.value.stepKey);
     if (at >= 0) return at;

@@ -135,7 +135,14 @@ export const useDay = defineStore('day', () => {
   const nowMin = computed(() =>
     deadline.value ? (now.value.getTime() - deadline.value.getTime()) / 60_000 : 0,
   );
-  const left = computed(() => (store.build ? tasksLeft(tasks.value, doneOf(store.build)) : []));
+  const left = computed(() =>
+    store.build
+      ? tasksLeft(
+          tasks.value,
+          doneOf(store.build, store.plan?.steps.ok ? store.plan.steps.value : []),
+        )
+      : [],
+  );
   const clocks = computed<Clock[]>(() =>
     store.plan && plan.value ? keepingClocks(store.plan.outOfCold, plan.value.placed) : [],
   );

@@ -73,7 +73,7 @@ export const useKitchen = defineStore('kitchen', () => {
           name: build.name,
           deadline: new Date(parseISO(build.brief.serveAt).getTime() - build.day.spareMin * 60_000),
           tasks: dayTasks(build, plan, (id) => findRow(pantry.pantry, 'spreads', id)),
-          done: doneOf(build),
+          done: doneOf(build, plan.steps.ok ? plan.steps.value : []),
         },
       ];
     }),

@@ -6,16 +6,17 @@ import { isBeatenWarm } from '../pantry/beaten-warm.ts';
 import { foodOf } from '../pantry/find.ts';
 import type { Pantry, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
-import { scaledParts, type ScaledRecipe } from '../recipes/scale.ts';
-import type { BakePlan } from '../tins/bake.ts';
-import type { KnifeCut } from '../tins/knife.ts';
+import { mixingOf, type TierLoad } from '../oven/tier-loads.ts';
+import { scaledParts, scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
+import type { BakedCake, BakePlan } from '../tins/bake.ts';
 import { widthMm } from '../outline/outline.ts';
-import { cutKey } from '../workflow/step-keys.ts';
 import { phrase } from '../units/phrase.ts';
+import { loadLine, type OperationKind } from '../workflow/operation.ts';
+import { loadKey } from '../workflow/step-keys.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { partSteps } from './part-steps.ts';
-import { takenBy, takenOf } from './recipe-steps.ts';
-import { knifeCaution, ovenCaution, step, type Amount, type Step } from './steps.ts';
+import { linesOf, takenBy, takenOf } from './recipe-steps.ts';
+import { ovenCaution, step, type Amount, type ListItem, type Step } from './steps.ts';
 
 export interface BakeContext {
   tier: Tier;
@@ -24,113 +25,140 @@ export interface BakeContext {
   recipe: Recipe;
   scaled: ScaledRecipe;
   bake: BakePlan;
+  loads: readonly TierLoad[];
   times: TierTimes;
   pantry: Pantry;
 }
 
-const cutTexts: Record<KnifeCut['kind'], string> = {
-  level: 'take the dome off at',
-  'bottom crust': 'take the bottom crust off at',
-  split: 'split at',
-};
+/** From the ingredients to cold cakes, load by load of the oven. */
+export const bakeSteps = (context: BakeContext): { load: number; steps: Step[] }[] =>
+  context.loads.map((load, i) => ({
+    load: load.index,
+    steps: [
+      ...(load.mixed.length > 0
+        ? mixingSteps(context, load, i, lineStep(context, load))
+        : [lineStep(context, load)]),
+      fillStep(context, load),
+      ...ovenSteps(context, load, i),
+    ].map((one) => ({
+      ...one,
+      line: loadLine(load.index),
+      wholeKey: wholeKeyOf(context.tier, one),
+    })),
+  }));
 
-/** From the ingredients to cold, level, split layers. */
-export function bakeSteps({
-  tier,
-  sponge,
-  tin,
-  recipe,
-  scaled,
-  bake,
-  times,
-  pantry,
-}: BakeContext): Step[] {
-  const { foods } = pantry;
-  const warm = recipe.hazards.includes('running machine')
-    ? scaled.ingredients.flatMap(({ name, foodId }) => {
+const keyOf = ({ tier, bake }: BakeContext, what: string, cakes: readonly BakedCake[]): string =>
+  loadKey(
+    tier,
+    what,
+    cakes.map(({ layers }) => layers[0]!),
+    cakes.length === bake.cakes.length,
+  );
+/** Of a step about some of the cakes, the one about all of them. */
+const wholeKeyOf = ({ id }: Tier, { key, kind }: Step): string | null => {
+  const what = loadKinds[kind];
+  return what === undefined || key === `${id}/${what}` ? null : `${id}/${what}`;
+};
+/** What steps of a load are called in their keys. */
+const loadKinds: Partial<Record<OperationKind, string>> = {
+  weigh: 'weigh',
+  mix: 'mix',
+  'line tin': 'line',
+  'fill tin': 'divide',
+  bake: 'bake',
+  'turn out': 'cool',
+};
+const sum = (cakes: readonly BakedCake[], of: (cake: BakedCake) => number): number =>
+  cakes.reduce((total, cake) => total + of(cake), 0);
+/** "tin 2", by the place of its cake among all of the tier. */
+const tinName = ({ bake }: BakeContext, { index }: BakedCake): string =>
+  bake.cakes.length === 1 ? 'into the tin' : `tin ${index + 1}`;
+const tinsOf = (count: number): string => (count === 1 ? 'the tin' : `${count} tins`);
+
+/** Weighing out and mixing the batter of the loads that share it; the tins are lined between. */
+function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number, lined: Step): Step[] {
+  const { tier, recipe, scaled, bake, pantry } = context;
+  const { foods, kitchen, recipes } = pantry;
+  const at = `${tier.id}/cake`;
+  const isMachined = recipe.hazards.includes('running machine');
+  const batterG = sum(mixed, (cake) => cake.batterG);
+  const inclusionG = sum(mixed, (cake) => cake.inclusionG);
+  const { share, mixes } = mixingOf(mixed, bake, recipe, kitchen);
+  const whole = mixed.length === bake.cakes.length;
+  const each = mixes === 1 && whole ? scaled : scaleRecipe(recipe, (scaled.makesG * share) / mixes);
+  const warm = isMachined
+    ? each.ingredients.flatMap(({ name, foodId }) => {
         const food = foodOf(foods, foodId);
         return food && isBeatenWarm(food) ? [name] : [];
       })
     : [];
-  const at = `${tier.id}/cake`;
-  const many = bake.cakes.length;
-  const tins = many === 1 ? 'the tin' : `${many} tins`;
-  const scale = topScale(tier.outline);
-  const steps: Step[] = [
-    ...partSteps(tier.id, recipe.name, scaledParts(scaled, 1, pantry.recipes), 'Bake', pantry),
-    step(`${tier.id}/weigh`, 'weigh', 'Bake', `Weigh out for ${recipe.name}`, handsOn.weigh, {
-      part: at,
-      beside: true,
-      list: [
-        ...scaled.ingredients.map((i) => ({
-          label: i.name,
-          value: i.massG,
-          kind: i.massG < 20 ? ('fineMass' as const) : ('bowl' as const),
-          note: i.pieces === null ? null : `open ${i.pieces}`,
-          foodId: i.foodId,
-        })),
-        ...(tier.inclusion
-          ? [
-              {
-                label: `${tier.inclusion.name}, to fold in`,
-                value: bake.inclusionG,
-                kind: 'bowl' as const,
-                note: 'dust with flour',
-              },
-            ]
-          : []),
-      ],
-      takes: [
-        ...takenBy(scaled),
-        ...(tier.inclusion ? takenOf(tier.inclusion, bake.inclusionG) : []),
-      ],
-      checks:
-        warm.length > 0
-          ? [`At room temperature, or the batter will look grainy: ${warm.join(', ')}`]
-          : [],
-      cautions: [
-        ...(tier.inclusion ? holdsCaution(tier.inclusion, foods) : []),
-        ...scalingRules(recipe, scaled.factor, widthMm(tin.outline), foods),
-      ],
-    }),
-    step(
-      `${tier.id}/line`,
-      'line tin',
+  const grown = Math.max(1, Math.sqrt(topScale(tier.outline) * share));
+  return [
+    ...partSteps(
+      i === 0 ? tier.id : `${tier.id}/load-${i + 1}`,
+      recipe.name,
+      scaledParts(each, mixes, recipes),
       'Bake',
-      `Line ${tins} and heat the oven`,
-      (handsOn.lineTins / 2) * many,
-      {
-        part: at,
-        lead: phrase(
-          `${tin.name}, {depth} deep. Grease, line the bottom and the sides, and dust.`,
-          {
-            depth: [tin.depthMm, 'thickness'],
-          },
-        ),
-        amounts: recipe.bake
-          ? [{ label: 'oven', value: bake.ovenC, kind: 'temperature', figure: null }]
-          : [],
-        checks: ['The oven is hot before the batter is mixed'],
-        cautions: [ovenCaution],
-        hazards: ['oven'],
-        beside: true,
-      },
+      pantry,
     ),
     step(
-      `${tier.id}/mix`,
+      keyOf(context, 'weigh', mixed),
+      'weigh',
+      'Bake',
+      `Weigh out for ${recipe.name}`,
+      handsOn.weigh,
+      {
+        part: at,
+        beside: true,
+        lead:
+          mixes > 1
+            ? phrase(`For each of ${mixes} mixings: more at once climbs out of the bowl.`)
+            : null,
+        list: [
+          ...linesOf(each, mixes),
+          ...(tier.inclusion
+            ? [
+                {
+                  label: `${tier.inclusion.name}, to fold in`,
+                  value: inclusionG,
+                  kind: 'bowl' as const,
+                  note: 'dust with flour',
+                },
+              ]
+            : []),
+        ],
+        takes: [
+          ...takenBy(each, mixes),
+          ...(tier.inclusion ? takenOf(tier.inclusion, inclusionG) : []),
+        ],
+        checks:
+          warm.length > 0
+            ? [`At room temperature, or the batter will look grainy: ${warm.join(', ')}`]
+            : [],
+        cautions: [
+          ...(tier.inclusion ? holdsCaution(tier.inclusion, foods) : []),
+          ...scalingRules(recipe, each.factor, widthMm(context.tin.outline), foods),
+        ],
+      },
+    ),
+    lined,
+    step(
+      keyOf(context, 'mix', mixed),
       'mix',
       'Bake',
       'Mix the batter',
-      handsOn.batter * Math.max(1, Math.sqrt(scale)),
+      handsOn.batter * Math.max(grown, mixes),
       {
         part: at,
-        lead: phrase(recipe.steps.join(' ')),
+        lead: phrase(
+          `${mixes > 1 ? `${mixes} times, one after the other. ` : ''}${recipe.steps.join(' ')}`,
+        ),
         amounts: [
           {
             label: 'batter in all',
-            value: bake.batterG + bake.inclusionG,
+            value: batterG + inclusionG,
             kind: 'bowl',
-            figure: `${tier.id}/batter`,
+            figure: whole ? `${tier.id}/batter` : null,
           },
         ],
         checks: ['No dry flour shows', 'The batter is smooth, not grainy'],
@@ -140,92 +168,176 @@ export function bakeSteps({
         record: {
           kind: 'mass',
           label: 'batter in the bowl',
-          planned: bake.batterG + bake.inclusionG,
+          planned: batterG + inclusionG,
           show: 'bowl',
           hand: 'batter',
         },
       },
     ),
-    step(
-      `${tier.id}/divide`,
-      'fill tin',
-      'Bake',
-      many === 1 ? 'Fill the tin' : 'Divide the batter',
-      handsOn.divide,
-      {
-        part: at,
-        beside: true,
-        lead: phrase(
-          many === 1
-            ? 'Set the tin on the scale, tare, and pour.'
-            : 'Set each tin on the scale, tare, and pour. Equal weights bake to equal heights.',
-        ),
-        amounts: bake.cakes.map((cake): Amount => ({
-          label: many === 1 ? 'into the tin' : `tin ${cake.index + 1}`,
-          value: cake.batterG + cake.inclusionG,
-          kind: 'bowl',
-          figure: `${tier.id}/cake/${cake.index}/batter`,
-        })),
-        checks: bake.cakes.some((c) => c.fillShare > 2 / 3)
-          ? ['Fuller than the customary two thirds: put a tray on the shelf below']
-          : [
-              many === 1
-                ? 'The tin is no more than two thirds full'
-                : 'The tins are no more than two thirds full',
-            ],
-      },
-    ),
   ];
-  const windows = bake.cakes.flatMap((cake) => cake.window ?? []);
-  const first = windows.reduce((a, w) => (!a || w.minutes < a.minutes ? w : a), windows[0]);
-  if (first) {
-    steps.push(
-      step(`${tier.id}/bake`, 'bake', 'Bake', 'Bake', 5, {
-        part: at,
-        lead: phrase(
-          recipe.bake
-            ? 'An estimate from the recipe’s own time ({own} in a tin {tin} across), this cake’s size and a batter at {start}: look from {look} on, and go by the tests. It may take until {to}.'
-            : 'An estimate from this cake’s size and a batter at {start}: look from {look} on, and go by the tests. It may take until {to}.',
-          {
-            own: [recipe.bake?.minutes ?? 0, 'minutes'],
-            tin: [recipe.bake?.tinMm ?? 0, 'size'],
-            start: [bake.startC, 'temperature'],
-            look: [first.fromMin, 'minutes'],
-            to: [first.toMin, 'minutes'],
-          },
-        ),
-        amounts: [
-          { label: 'oven', value: bake.ovenC, kind: 'temperature', figure: null },
-          {
-            label: 'likely done after',
-            value: first.minutes,
-            kind: 'minutes',
-            figure: `${tier.id}/cake/${bake.cakes.find((c) => c.window === first)!.index}/minutes`,
-          },
-        ],
-        checks: [
-          'A skewer comes out clean',
-          'It springs back',
-          'It is golden and leaves the side of the tin',
-        ],
-        cautions: [ovenCaution],
-        hazards: ['oven'],
-        hotC: bake.ovenC,
-        timer: { label: 'bake', minutes: Math.round(first.minutes), lookMin: first.fromMin },
-        record: {
-          kind: 'minutes',
-          label: 'minutes in the oven',
-          planned: first.minutes,
-          show: 'minutes',
-          hand: 'bake',
-        },
-      }),
-    );
-  }
-  const tallest = bake.cakes.reduce((a, b) => (b.edgeMm > a.edgeMm ? b : a));
-  steps.push(
+}
+
+/** The tins of a load lined, or washed and lined once more. */
+function lineStep(context: BakeContext, { cakes, reused, index }: TierLoad): Step {
+  const { tier, tin, recipe, bake, pantry } = context;
+  const many = cakes.length;
+  const title =
+    reused > 0
+      ? `${many === reused ? 'Wash, cool and line' : 'Wash what was used, and line'} ${tinsOf(many)} again`
+      : index === 0
+        ? `Line ${tinsOf(many)} and heat the oven`
+        : `Line ${tinsOf(many)}`;
+  return step(
+    keyOf(context, 'line', cakes),
+    'line tin',
+    'Bake',
+    title,
+    (handsOn.lineTins / 2) * many + pantry.kitchen.washMin * Math.min(reused, 1),
+    {
+      part: `${tier.id}/cake`,
+      lead: phrase(
+        `${reused > 0 ? 'A warm tin melts the fat off its side: cold water, then dried. ' : ''}${tin.name}, {depth} deep. Grease, line the bottom and the sides, and dust.`,
+        { depth: [tin.depthMm, 'thickness'] },
+      ),
+      amounts: recipe.bake
+        ? [{ label: 'oven', value: bake.ovenC, kind: 'temperature', figure: null }]
+        : [],
+      checks: ['The oven is hot before the batter is mixed'],
+      cautions: [ovenCaution],
+      hazards: ['oven'],
+      beside: true,
+    },
+  );
+}
+
+/** The batter of a load into its tins; what is for a later one waits in the bowl. */
+function fillStep(context: BakeContext, load: TierLoad): Step {
+  const { tier, bake } = context;
+  const { cakes } = load;
+  const many = cakes.length;
+  return step(
+    keyOf(context, 'divide', cakes),
+    'fill tin',
+    'Bake',
+    many === 1 ? 'Fill the tin' : 'Divide the batter',
+    (handsOn.divide * many) / bake.cakes.length,
+    {
+      part: `${tier.id}/cake`,
+      beside: true,
+      lead: phrase(
+        many === 1
+          ? 'Set the tin on the scale, tare, and pour.'
+          : 'Set each tin on the scale, tare, and pour. Equal weights bake to equal heights.',
+      ),
+      amounts: cakes.map((cake): Amount => ({
+        label: tinName(context, cake),
+        value: cake.batterG + cake.inclusionG,
+        kind: 'bowl',
+        figure: `${tier.id}/cake/${cake.index}/batter`,
+      })),
+      checks: [
+        cakes.some((cake) => cake.fillShare > 2 / 3)
+          ? 'Fuller than the customary two thirds: put a tray on the shelf below'
+          : many === 1
+            ? 'The tin is no more than two thirds full'
+            : 'The tins are no more than two thirds full',
+        ...(isSharedLater(context, load)
+          ? ['The rest of the batter is covered, and not stirred']
+          : []),
+      ],
+    },
+  );
+}
+
+/** Some of its batter waits for a later load. */
+const isSharedLater = ({ loads }: BakeContext, { index }: TierLoad): boolean =>
+  loads.some(({ batterFrom }) => batterFrom === index);
+
+/** Minutes that differ by less are one to the eye. */
+const alikeMin = 1.5;
+
+/** In the oven, out of it tin by tin, and cold. */
+function ovenSteps(context: BakeContext, load: TierLoad, i: number): Step[] {
+  const { tier, recipe, bake, times, loads } = context;
+  const { cakes } = load;
+  const at = `${tier.id}/cake`;
+  const timed = cakes.flatMap(({ index, window }) => (window ? [{ index, window }] : []));
+  const [first] = [...timed].sort((a, b) => a.window.minutes - b.window.minutes);
+  const longestMin = Math.max(0, ...timed.map(({ window }) => window.minutes));
+  const tallest = cakes.reduce((a, b) => (b.edgeMm > a.edgeMm ? b : a));
+  const number = loads.length > 1 ? `, load ${i + 1} of ${loads.length}` : '';
+  const waited =
+    load.mixed.length === 0 ? ' The batter has stood meanwhile: not stirred, only poured.' : '';
+  return [
+    ...(first
+      ? [
+          step(keyOf(context, 'bake', cakes), 'bake', 'Bake', `Bake${number}`, 5, {
+            part: at,
+            lead: phrase(
+              `${
+                recipe.bake
+                  ? 'An estimate from the recipe’s own time ({own} in a tin {tin} across), this cake’s size and a batter at {start}: look from {look} on, and go by the tests. It may take until {to}.'
+                  : 'An estimate from this cake’s size and a batter at {start}: look from {look} on, and go by the tests. It may take until {to}.'
+              }${waited}`,
+              {
+                own: [recipe.bake?.minutes ?? 0, 'minutes'],
+                tin: [recipe.bake?.tinMm ?? 0, 'size'],
+                start: [bake.startC, 'temperature'],
+                look: [first.window.fromMin, 'minutes'],
+                to: [first.window.toMin, 'minutes'],
+              },
+            ),
+            amounts: [
+              { label: 'oven', value: bake.ovenC, kind: 'temperature', figure: null },
+              {
+                label: 'likely done after',
+                value: first.window.minutes,
+                kind: 'minutes',
+                figure: `${tier.id}/cake/${first.index}/minutes`,
+              },
+            ],
+            // each comes out as it is done
+            list:
+              longestMin - first.window.minutes > alikeMin
+                ? timed.map(({ index, window }): ListItem => ({
+                    label: `tin ${index + 1}, likely done after`,
+                    value: window.minutes,
+                    kind: 'minutes',
+                    note: null,
+                  }))
+                : [],
+            checks: [
+              'A skewer comes out clean',
+              'It springs back',
+              'It is golden and leaves the side of the tin',
+            ],
+            cautions: [ovenCaution],
+            hazards: ['oven'],
+            hotC: bake.ovenC,
+            oven: {
+              minutes: longestMin,
+              leadMin: load.leadMin,
+              batterFrom: load.batterFrom,
+              waitMin: load.waitMin,
+              tinsFrom: load.reusedFrom,
+            },
+            timer: {
+              label: 'bake',
+              minutes: Math.round(first.window.minutes),
+              lookMin: first.window.fromMin,
+            },
+            record: {
+              kind: 'minutes',
+              label: 'minutes in the oven',
+              planned: first.window.minutes,
+              show: 'minutes',
+              hand: 'bake',
+            },
+          }),
+        ]
+      : []),
     step(
-      `${tier.id}/cool`,
+      keyOf(context, 'cool', cakes),
       'turn out',
       'Bake',
       'Turn out and cool right through',
@@ -251,43 +363,5 @@ export function bakeSteps({
         },
       },
     ),
-    ...bake.cakes
-      .filter((cake) => cake.cuts.length > 0)
-      .map((cake) =>
-        step(
-          cutKey(tier, cake.layers[0]!),
-          'level',
-          'Fill and stack',
-          many === 1 ? 'Level and split the cake' : `Level and split cake ${cake.index + 1}`,
-          (handsOn.levelAndSplit / many) * Math.max(1, scale),
-          {
-            part: `${tier.id}/layer/${cake.layers[0]!}`,
-            layers: cake.layers,
-            lead: phrase('Blade at these heights above the board, in this order.'),
-            amounts: cake.cuts.map((cut, i) => ({
-              label: `${i + 1}. ${cutTexts[cut.kind]}`,
-              value: cut.atMm,
-              kind: 'thickness' as const,
-              figure: `${tier.id}/cake/${cake.index}/edge`,
-            })),
-            checks: [
-              'Same height at four points round the rim',
-              `Layers marked on one side, bottom ${cake.layers[0]! + 1} to top ${cake.layers.at(-1)! + 1}`,
-              'Offcuts kept, in a covered bowl',
-            ],
-            cautions: [knifeCaution],
-            hazards: ['knife'],
-            record: {
-              kind: 'mass',
-              label: 'offcuts',
-              planned: cake.domeG + cake.trimG,
-              show: 'bowl',
-            },
-          },
-        ),
-      ),
-  );
-  if (sponge.minSliceMm > Math.min(...tier.layers.map((l) => l.heightMm)))
-    steps.at(-1)!.checks.push('Thin slices: slide a cake card under each before lifting it');
-  return steps;
+  ];
 }

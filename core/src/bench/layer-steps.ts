@@ -1,13 +1,13 @@
 import { handsOn } from '../labour/minutes.ts';
 import { widthMm } from '../outline/outline.ts';
-import type { Tier } from '../document/types.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { OtherForm, Recipe } from '../pantry/types.ts';
 import { scaledParts, scaleRecipe, weighedUp } from '../recipes/scale.ts';
 import { planHolds } from '../workflow/holds.ts';
-import type { OperationKind } from '../workflow/operation.ts';
+import { onLine, otherLine, type OperationKind } from '../workflow/operation.ts';
 import { otherKey } from '../workflow/step-keys.ts';
 import { dangerOf, holdStep, linesOf, takenBy, takenOf } from './recipe-steps.ts';
+import { trayRun } from '../oven/trays.ts';
 import { phrase } from '../units/phrase.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { partSteps } from './part-steps.ts';
@@ -35,12 +35,14 @@ const wholeLabels: Partial<Record<OtherForm, string>> = {
 /** What has to be made or bought besides the baked cakes. */
 export function otherSteps(context: StackContext): Step[] {
   const { tier, others, recipes } = context;
-  return others.flatMap((other, i) => [
-    ...(others.findIndex(({ row }) => row.recipeId === other.row.recipeId) === i
-      ? mixSteps(context, other)
-      : []),
-    otherStep(tier, other, recipes.find((one) => one.id === other.row.recipeId) ?? null),
-  ]);
+  return others.flatMap((other, i) =>
+    onLine(otherLine(tier.id, other.row.id), [
+      ...(others.findIndex(({ row }) => row.recipeId === other.row.recipeId) === i
+        ? mixSteps(context, other)
+        : []),
+      otherStep(context, other, recipes.find((one) => one.id === other.row.recipeId) ?? null),
+    ]),
+  );
 }
 
 /** How far a recipe is followed before what it makes is shaped: to its first wait, or to the end. */
@@ -83,8 +85,12 @@ function mixSteps(
   ];
 }
 
+/** What bakes on trays bakes by itself. */
+const fromNoLoad = { batterFrom: null, waitMin: 0, tinsFrom: null };
+
 /** Making or unwrapping what one layer is. */
-function otherStep(tier: Tier, other: OtherPlan, recipe: Recipe | null): Step {
+function otherStep({ tier, kitchen }: StackContext, other: OtherPlan, recipe: Recipe | null): Step {
+  const trays = trayRun(other, kitchen);
   const { index, row, count, batterG, traced, packs, inset } = other;
   const rest = recipe ? recipe.steps.slice(mixedAfter(recipe)).join(' ') : '';
   return step(
@@ -141,11 +147,18 @@ function otherStep(tier: Tier, other: OtherPlan, recipe: Recipe | null): Step {
             ]
           : []),
       ],
-      checks:
+      checks: [
         row.form === 'crisp disc'
-          ? ['Dry right through, and cold before it is lifted']
-          : ['Cold before it is filled'],
-      timer: row.bake ? { label: row.name, minutes: row.bake.minutes, lookMin: null } : null,
+          ? 'Dry right through, and cold before it is lifted'
+          : 'Cold before it is filled',
+        ...(trays && trays.loads > 1
+          ? [`${trays.atOnce} at once, in ${trays.loads} loads one after the other`]
+          : []),
+      ],
+      oven: trays ? { minutes: trays.minutes, leadMin: kitchen.preheatMin, ...fromNoLoad } : null,
+      timer: trays
+        ? { label: row.name, minutes: Math.round(trays.minutes), lookMin: row.bake!.minutes }
+        : null,
       cautions: [
         ...(recipe?.caution ? [phrase(recipe.caution)] : []),
         ...(row.bake ? [ovenCaution] : []),

@@ -71,10 +71,22 @@ export const whatOf = (record: Recordable): string =>
 export const isOfSame = (planned: Planned, record: Recordable): boolean =>
   planned.what === '' ? planned.label === record.label : planned.what === whatOf(record);
 
+/** In the oven: for how long, and so long before that until it is hot. */
+export interface Oven {
+  minutes: number;
+  leadMin: number;
+  /** The load that its batter was mixed for and how long that may stand, and the load its tins were in before. */
+  batterFrom: number | null;
+  waitMin: number;
+  tinsFrom: number | null;
+}
+
 /** One thing to do at the bench. Texts carry figures and are put into the reader's units on screen. */
 export interface Step {
   /** Stays the same while the build changes, so that ticks and notes stay with their step. */
   key: string;
+  /** The step that it is a part of where all was done in one: ticked off with that. */
+  wholeKey: string | null;
   kind: OperationKind;
   line: Line;
   /** The tier it is about, and which of its layers, by their place from below; none for no one of them. */
@@ -97,6 +109,8 @@ export interface Step {
   beside: boolean;
   /** `usualMin`: what it would be without the hand's correction; left out where that is none. */
   timer: { label: string; minutes: number; lookMin: number | null; usualMin?: number } | null;
+  /** What goes into the oven here; null for what does not. */
+  oven: Oven | null;
   /** Where what was made waits here, and how high it stands on a shelf, mm. */
   hold: { place: CoolPlace; highMm: number } | null;
   /** What follows must begin within so many minutes; null where it keeps. */
@@ -131,6 +145,7 @@ export const step = (
   more: Partial<Step> = {},
 ): Step => ({
   key,
+  wholeKey: null,
   kind,
   line: cakeLine,
   tierId: null,
@@ -148,6 +163,7 @@ export const step = (
   hotC: roomC,
   beside: false,
   timer: null,
+  oven: null,
   hold: null,
   keepsMin: null,
   handsOnMin,

@@ -30,7 +30,7 @@ const counted = (key: string, nonFood: readonly NonFood[]): Partial<Step> => {
 };
 
 /** Sawing all dowels, posts and the rod to length. */
-export function cutSteps(cutLists: readonly CutFrom[]): Step[] {
+export function dowelCutSteps(cutLists: readonly CutFrom[]): Step[] {
   const some = cutLists.filter(({ pieces }) => pieces.length > 0);
   return some.map(({ row, sticks, needed }) =>
     step(

@@ -51,7 +51,7 @@ export function levelsOf(tasks: readonly DayTask[], starts: ReadonlyMap<string, 
     .flatMap((task) =>
       task.after.flatMap(({ id, mostMin }) =>
         mostMin !== null && mostMin <= shortKeepsMin && ends.has(id)
-          ? [starts.get(task.id)! - ends.get(id)!]
+          ? [Math.max(0, starts.get(task.id)! - ends.get(id)!)]
           : [],
       ),
     )

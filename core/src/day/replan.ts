@@ -1,3 +1,4 @@
+import type { Step } from '../bench/steps.ts';
 import type { Build } from '../document/types.ts';
 import { freezerShare } from './keeping.ts';
 import { workedSince, type Window } from './hours.ts';
@@ -18,9 +19,15 @@ export function tasksLeft(tasks: readonly DayTask[], done: ReadonlySet<string>):
   return left.map((task) => ({ ...task, after: task.after.filter(({ id }) => known.has(id)) }));
 }
 
-/** Steps ticked off in a build. */
-export const doneOf = (build: Build): Set<string> =>
-  new Set(build.bench.done.map(({ stepKey }) => stepKey));
+/** Steps ticked off in a build, with those that are parts of one that was. */
+export function doneOf(
+  { bench }: Pick<Build, 'bench'>,
+  steps: readonly Pick<Step, 'key' | 'wholeKey'>[],
+): Set<string> {
+  const done = new Set(bench.done.map(({ stepKey }) => stepKey));
+  for (const { key, wholeKey } of steps) if (wholeKey !== null && done.has(wholeKey)) done.add(key);
+  return done;
+}
 
 /** The spans of work from now on. */
 export const windowsFrom = (windows: readonly Window[], nowMin: number): Window[] =>

@@ -17,13 +17,14 @@ const overTierMm = 30;
 /** What of a plan its tasks are made from. */
 type Timed = Pick<CakePlan, 'bowls' | 'tiers' | 'tally'> & Pick<MakingPlan, 'steps' | 'serving'>;
 
-const isBaking = ({ kind, chapter }: Step): boolean => kind === 'bake' && chapter === 'Bake';
 const isCooling = ({ kind }: Step): boolean => kind === 'turn out';
 /** It takes the mixer, whatever is made in it. */
 const isMachined = ({ kind, hazards }: Step): boolean =>
   (kind === 'mix' || kind === 'whip' || kind === 'cook') && hazards.includes('running machine');
 const isInFridge = (place: CoolPlace): boolean =>
   place === 'fridge' || place === 'tray in the fridge';
+/** It waits in the cold: everything that is put there, and what sets; not what cools from the oven. */
+const isForCold = (step: Step): boolean => !isCooling(step) && step.line.preparedFor === null;
 /** Steps that count parts out come at the table, after all that is planned here. */
 const isAtTable = ({ kind }: Step): boolean => kind === 'count out' || kind === 'cut and serve';
 
@@ -57,23 +58,24 @@ export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Sp
     tasks.push(task);
   };
   const soon = usedSoon(steps, valueOf(plan.bowls) ?? []);
-  for (const step of steps) {
-    if (isAtTable(step)) continue;
+  const sheet = steps.filter((step) => !isAtTable(step));
+  sheet.forEach((step, i) => {
     const { line } = step;
     const now = open.get(line.id);
     const hands = now?.steps.reduce((sum, one) => sum + one.handsOnMin, 0) ?? 0;
     const turnsPage = now && now.steps.at(-1)!.chapter !== step.chapter;
-    const isLong = hands + step.handsOnMin > mostHandsMin && !isCooling(step);
+    const isLong = line.load === null && hands + step.handsOnMin > mostHandsMin;
     const isSoon = soon.has(step.key) && !now?.steps.some(({ key }) => soon.has(key));
     if (now && (turnsPage || isLong || isSoon)) close(line.id);
     const group = open.get(line.id) ?? { line, steps: [] };
     group.steps.push(step);
     open.set(line.id, group);
-    // a tin comes out the moment it is done: turning out belongs to the baking
-    const isOven = isBaking(step);
-    if (step.timer && step.timer.minutes >= 10 && !isOven) close(line.id);
-  }
+    // a tin comes out the moment it is done: baking and turning out of a load are one
+    const isInLoad = line.load !== null && sheet[i + 1]?.line.id === line.id;
+    if (waitOf(step) > 0 && !(isInLoad && (step.oven || isCooling(step)))) close(line.id);
+  });
   for (const id of [...open.keys()]) close(id);
+  linkMade(tasks, stepAt, firstOf);
   linkBowls(tasks, valueOf(plan.bowls) ?? [], spreadOf, stepAt);
   linkSyrup(tasks, plan.tiers);
   linkPrepared(tasks, stepAt);
@@ -102,6 +104,14 @@ function usedSoon(steps: readonly Step[], bowls: readonly Bowl[]): Set<string> {
   );
 }
 
+/** Shorter waits are part of the work, min. */
+const shortWaitMin = 10;
+/** How long a step leaves the hands free, min; 0 for what is no wait. */
+function waitOf({ oven, timer }: Step): number {
+  const minutes = Math.max(oven?.minutes ?? 0, timer?.minutes ?? 0);
+  return minutes >= shortWaitMin ? minutes : 0;
+}
+
 function taskOf(
   line: Line,
   steps: readonly Step[],
@@ -110,15 +120,23 @@ function taskOf(
   known: readonly DayTask[],
 ): DayTask {
   const [first] = steps;
-  const cooled = isCooling(steps.at(-1)!) && steps.some(isBaking) ? steps.at(-1)! : null;
-  const own = cooled ? steps.slice(0, -1) : steps;
+  const baked = steps.filter(({ oven }) => oven);
+  const outAt = line.load === null ? -1 : steps.findIndex(isCooling);
+  const own = outAt > 0 ? steps.slice(0, outAt) : steps;
+  const cooled = outAt > 0 ? steps.slice(outAt) : [];
   const last = own.at(-1)!;
-  const waitMin = last.timer && last.timer.minutes >= 10 ? last.timer.minutes : 0;
+  const waitMin = last.oven ? Math.max(...baked.map(waitOf)) : waitOf(last);
   const road = steps.some(({ kind }) => kind === 'drive');
   const uses: DayTask['uses'] = [];
-  if (isBaking(last)) uses.push({ resource: 'oven', amount: 1, when: 'wait' });
+  if (last.oven)
+    uses.push({
+      resource: 'oven',
+      amount: 1,
+      when: 'wait',
+      leadMin: Math.max(...baked.map(({ oven }) => oven!.leadMin)),
+    });
   if (steps.some(isMachined)) uses.push({ resource: 'mixer', amount: 1, when: 'hands' });
-  const isChilled = waitMin > 0 && !isBaking(last) && !isCooling(last);
+  const isChilled = waitMin > 0 && !last.oven && isForCold(last);
   if (last.hold) {
     if (waitMin > 0 && isInFridge(last.hold.place))
       uses.push({ resource: 'fridge', amount: last.hold.highMm, when: 'wait' });
@@ -129,36 +147,90 @@ function taskOf(
   }
   let id = first!.key;
   for (let n = 2; known.some((task) => task.id === id); n++) id = `${first!.key}~${n}`;
+  const tiers = [...new Set(steps.flatMap(({ tierId }) => tierId ?? []))];
   return {
     id,
     stepKeys: steps.map((step) => step.key),
-    title: titleOf(own),
+    title: line.load === null ? titleOf(own) : loadTitle(own, tiers, build),
     chapter: first!.chapter,
-    tierId: line.tierId,
+    tierId: line.load === null ? line.tierId : tiers.length === 1 ? tiers[0]! : null,
     line,
     handsMin: Math.round(own.reduce((sum, step) => sum + step.handsOnMin, 0)),
-    again: cooled
-      ? {
-          handsMin: Math.round(cooled.handsOnMin),
-          waitMin: Math.round(cooled.timer?.minutes ?? 0),
-        }
-      : null,
+    again:
+      cooled.length > 0
+        ? {
+            handsMin: Math.round(cooled.reduce((sum, step) => sum + step.handsOnMin, 0)),
+            // the others of a load cool on while what was coldest first is cut
+            waitMin: Math.round(Math.min(...cooled.map(waitOf))),
+          }
+        : null,
     waitMin: Math.round(waitMin + (road ? build.journey.minutes : 0)),
     uses,
+    ...(cooled.length > 0 ? { bakes: tiers } : {}),
     after: [],
   };
 }
 
 /** "Foundation: level and split cake 1, and 5 more" */
-function titleOf(steps: readonly Step[]): string {
-  const [first] = steps;
-  const last = steps.at(-1)!;
-  if (steps.length === 1) return first!.title;
-  if (isBaking(last))
-    return last.title.replace(/bake$/i, (word) =>
-      word === 'Bake' ? 'Mix and bake' : 'mix and bake',
-    );
-  return `${first!.title}, and ${steps.length - 1} more`;
+const titleOf = (steps: readonly Step[]): string =>
+  steps.length === 1 ? steps[0]!.title : `${steps[0]!.title}, and ${steps.length - 1} more`;
+
+/** "Foundation, Lantern: mix and bake" */
+function loadTitle(steps: readonly Step[], tierIds: readonly string[], { tiers }: Build): string {
+  const does = steps.some(({ kind }) => kind === 'mix') ? 'mix and bake' : 'bake what waited';
+  if (tiers.length === 1) return does.charAt(0).toUpperCase() + does.slice(1);
+  const names = tiers.filter(({ id }) => tierIds.includes(id)).map(({ name }) => name);
+  return `${names.join(', ')}: ${does}`;
+}
+
+/** A tin that came out is emptied, washed and cold again after so long, min (estimate). */
+const tinFreeMin = 15;
+
+/**
+ * What a tier is stacked from is there before it is begun: cakes cold, discs and crepes made. Batter
+ * that waits for a later load stands no longer than it can, and tins come out of one load before they
+ * go into the next.
+ */
+function linkMade(
+  tasks: readonly DayTask[],
+  stepAt: ReadonlyMap<string, Step>,
+  firstOf: ReadonlyMap<string, readonly DayTask[]>,
+): void {
+  const loadAt = new Map(
+    tasks.flatMap((task) => (task.bakes ? [[task.line!.load, task] as const] : [])),
+  );
+  const link = (task: DayTask, id: string, leastMin: number, mostMin: number | null): void => {
+    if (task.id === id) return;
+    const known = task.after.find((one) => one.id === id);
+    if (!known) return void task.after.push({ id, leastMin, mostMin });
+    known.leastMin = Math.max(known.leastMin, leastMin);
+    if (mostMin !== null) known.mostMin = Math.min(known.mostMin ?? Infinity, mostMin);
+  };
+  for (const made of tasks) {
+    const steps = made.stepKeys.map((key) => stepAt.get(key)!);
+    for (const tierId of made.bakes ?? []) {
+      const [first] = firstOf.get(tierId) ?? [];
+      const cool = steps.find((step) => isCooling(step) && step.tierId === tierId);
+      const leastMin = Math.max(0, Math.round(cool ? waitOf(cool) : 0) - made.again!.waitMin);
+      if (first) link(first, made.id, leastMin, leastMin + spongeKeepsMin);
+    }
+    const forTier = made.line?.madeFor ?? null;
+    if (forTier !== null) {
+      const [first] = firstOf.get(forTier) ?? [];
+      if (first) link(first, made.id, 0, spongeKeepsMin);
+    }
+    for (const { oven } of steps) {
+      const batter = oven && loadAt.get(oven.batterFrom);
+      // it stands from when it is mixed, and the load before it bakes meanwhile
+      if (batter) {
+        const out = batter.again!;
+        const stood = batter.waitMin + out.handsMin + out.waitMin + made.handsMin;
+        link(made, batter.id, -out.waitMin, Math.max(-out.waitMin, oven.waitMin - stood));
+      }
+      const tins = oven && loadAt.get(oven.tinsFrom);
+      if (tins) link(made, tins.id, tinFreeMin - tins.again!.waitMin, null);
+    }
+  }
 }
 
 /** A bowl is made before the first task that takes from it, and not longer before than it keeps. */

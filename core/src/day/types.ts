@@ -57,8 +57,18 @@ export interface DayTask {
   waitMin: number;
   /** Hands once more at the very end of the wait, as to take a tin out of the oven, and a wait after that. */
   again: { handsMin: number; waitMin: number } | null;
-  /** What else it needs: while hands are first on it, while it first waits, or both. */
-  uses: { resource: Resource; amount: number; when: 'hands' | 'wait' | 'all' }[];
+  /**
+   * What else it needs: while hands are first on it, while it first waits, or both; and so long before
+   * that wait, as an oven that has to get hot.
+   */
+  uses: {
+    resource: Resource;
+    amount: number;
+    when: 'hands' | 'wait' | 'all';
+    leadMin?: number;
+  }[];
+  /** Tiers whose cakes come out of the oven with it. */
+  bakes?: string[];
   /**
    * What it waits for: at least so long after that has ended, waiting included; at most so long,
    * where that would spoil.

@@ -74,9 +74,9 @@ export const spansOf = (
     ...(task.again && task.again.handsMin > 0
       ? [{ resource: 'hands' as const, from: end, to: end + task.again.handsMin, amount: 1 }]
       : []),
-    ...task.uses.map(({ resource, amount, when }) => ({
+    ...task.uses.map(({ resource, amount, when, leadMin = 0 }) => ({
       resource,
-      from: when === 'wait' ? hands : start,
+      from: when === 'wait' ? hands - leadMin : start,
       to: when === 'hands' ? hands : end,
       amount,
     })),

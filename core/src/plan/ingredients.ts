@@ -1,3 +1,5 @@
+import type { Tier } from '../document/types.ts';
+import { mixingOf, tierLoads, type Mixing } from '../oven/tier-loads.ts';
 import { fondantId, foodOf } from '../pantry/find.ts';
 import { preparedFrom } from '../pantry/prepared.ts';
 import type { Food } from '../pantry/types.ts';
@@ -29,7 +31,7 @@ function mixedG(others: readonly OtherPlan[]): Map<string, number> {
  * of, layers of other kinds, syrup, what is folded in, laid between and put on. Largest first.
  */
 export function planIngredients(
-  { tiers, bowls, batches, boardCover }: ShapePlan,
+  { tiers, oven, bowls, batches, boardCover }: ShapePlan,
   { build, pantry, cautions }: Work,
 ): Staged<ScaledIngredient[]> {
   if (!bowls.ok) return bowls;
@@ -51,6 +53,17 @@ export function planIngredients(
       pieces: line.pieces === null ? null : line.pieces * mixes,
     }));
   };
+  /** Batter as it is mixed: for its loads, and no fuller than the mixer holds. */
+  const mixingsOf = (tier: Tier, i: number): Mixing[] => {
+    const bake = valueOf(tiers[i]!.bake);
+    const tin = pantry.tins.find(({ id }) => id === tier.tinId);
+    const sponge = pantry.sponges.find(({ id }) => id === tier.spongeId);
+    const recipe = recipes.find(({ id }) => id === sponge?.recipeId);
+    if (!bake || !tin || !sponge || !recipe) return [{ share: 1, mixes: 1 }];
+    return tierLoads(tier.id, tin, bake, oven, pantry.kitchen, sponge.waitMin)
+      .filter(({ mixed }) => mixed.length > 0)
+      .map(({ mixed }) => mixingOf(mixed, bake, recipe, pantry.kitchen));
+  };
   const loose = (
     name: string,
     massG: number,
@@ -69,7 +82,9 @@ export function planIngredients(
         const plan = tiers[i]!;
         const batter = valueOf(plan.batterRecipe)!;
         return [
-          ...made(batter.recipeId, batter.makesG),
+          ...mixingsOf(tier, i).flatMap(({ share, mixes }) =>
+            made(batter.recipeId, batter.makesG * share, mixes),
+          ),
           ...valueOf(plan.others)!.flatMap((other) =>
             other.row.form === 'bought'
               ? loose(other.row.name, other.ownG, other.row.allergens)

@@ -1,4 +1,6 @@
 import { bakeSteps } from '../bench/bake-steps.ts';
+import { cutSteps } from '../bench/cut-steps.ts';
+import { tierLoads } from '../oven/tier-loads.ts';
 import { bowlSteps, syrupSteps } from '../bench/bowl-steps.ts';
 import { sayRewarm } from '../bench/rewarm.ts';
 import { runBowls } from '../bench/bowl-run.ts';
@@ -17,7 +19,7 @@ import {
   assemblySteps,
   countOutSteps,
   countInSteps,
-  cutSteps,
+  dowelCutSteps,
   deckSteps,
   roadStep,
 } from '../bench/support-steps.ts';
@@ -34,14 +36,17 @@ import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 
 const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
 
+/** What tiers of one load do together: mixed and filled, baked, turned out. */
+const phaseOf = ({ kind }: Step): number => (kind === 'bake' ? 1 : kind === 'turn out' ? 2 : 0);
+
 /** The run sheet, tier by tier in working order. */
 export function planSteps(
   cake: CakePlan,
   times: readonly TierTimes[],
   { build, pantry, cautions, spreadOf, recipeOf, corrections }: Work,
 ): Staged<Step[]> {
-  const { tiers, piping, nonFood, bowls, batches, boardCover, strips, tally, support, cutLists } =
-    cake;
+  const { tiers, oven, piping, nonFood, bowls, batches, boardCover, strips, tally } = cake;
+  const { support, cutLists } = cake;
   if (!bowls.ok) return bowls;
   const failed = tiers.flatMap((tier) => [tier.bake, tier.batterRecipe]).find((stage) => !stage.ok);
   if (failed && !failed.ok) return failed;
@@ -66,27 +71,6 @@ export function planSteps(
       kitchen: pantry.kitchen,
       spreadOf,
     }));
-    const baking = tiers.map((plan, i) => {
-      const tier = build.tiers[i]!;
-      if (plan.bake.ok && plan.bake.value.cakes.length === 0) return [];
-      const sponge = findRow(pantry, 'sponges', tier.spongeId);
-      return bakeSteps({
-        tier,
-        sponge,
-        tin: findRow(pantry, 'tins', tier.tinId),
-        recipe: recipeOf(sponge.recipeId),
-        scaled: valueOf(plan.batterRecipe)!,
-        bake: valueOf(plan.bake)!,
-        times: times[i]!,
-        pantry,
-      });
-    });
-    const syrupG = tiers.flatMap((plan) => plan.soak).reduce((sum, { massG }) => sum + massG, 0);
-    const assembly = assemblySteps(build, support, nonFood);
-    const kit = kitOf(build, null).map(({ what }) => what);
-    const isCutting = (step: Step): boolean => step.chapter === 'Fill and stack';
-    const reliefs = ({ carve }: (typeof tiers)[number], i: number): Step[] =>
-      carve ? reliefSteps(build.tiers[i]!, carve, spreadOf) : [];
     const several = tiers.length > 1;
     /** Steps about one tier, which say so where there are several. */
     const named = (steps: Step[], i: number): Step[] =>
@@ -95,6 +79,33 @@ export function planSteps(
         tierId: build.tiers[i]!.id,
         title: several ? `${build.tiers[i]!.name}: ${lowered(step.title)}` : step.title,
       }));
+    const baking = tiers.map((plan, i) => {
+      const tier = build.tiers[i]!;
+      if (plan.bake.ok && plan.bake.value.cakes.length === 0) return { loads: [], cuts: [] };
+      const sponge = findRow(pantry, 'sponges', tier.spongeId);
+      const tin = findRow(pantry, 'tins', tier.tinId);
+      const bake = valueOf(plan.bake)!;
+      const context = {
+        tier,
+        sponge,
+        tin,
+        recipe: recipeOf(sponge.recipeId),
+        scaled: valueOf(plan.batterRecipe)!,
+        bake,
+        loads: tierLoads(tier.id, tin, bake, oven, pantry.kitchen, sponge.waitMin),
+        times: times[i]!,
+        pantry,
+      };
+      return {
+        loads: bakeSteps(context).map(({ load, steps }) => ({ load, steps: named(steps, i) })),
+        cuts: cutSteps(context),
+      };
+    });
+    const syrupG = tiers.flatMap((plan) => plan.soak).reduce((sum, { massG }) => sum + massG, 0);
+    const assembly = assemblySteps(build, support, nonFood);
+    const kit = kitOf(build, null).map(({ what }) => what);
+    const reliefs = ({ carve }: (typeof tiers)[number], i: number): Step[] =>
+      carve ? reliefSteps(build.tiers[i]!, carve, spreadOf) : [];
     /** Steps on the tier itself, until the cake is put together. */
     const onTier = (steps: Step[], i: number): Step[] =>
       onLine(tierLine(build.tiers[i]!.id), named(steps, i));
@@ -103,12 +114,12 @@ export function planSteps(
         named(steps({ tier: build.tiers[i]!, plan, foods: pantry.foods }), i),
       );
     const sheet = [
-      ...baking.flatMap((steps, i) =>
-        onTier(
-          steps.filter((step) => !isCutting(step)),
-          i,
-        ),
-      ),
+      // in the order of the oven, whatever tier a load is of
+      ...baking
+        .flatMap(({ loads }) => loads)
+        .flatMap(({ load, steps }) => steps.map((step) => ({ load, step, phase: phaseOf(step) })))
+        .sort((a, b) => a.load - b.load || a.phase - b.phase)
+        .map(({ step }) => step),
       ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish, pantry.foods)),
       ...bowlSteps(bowls.value, batches, { spreadOf, recipeOf, pantry }),
       ...syrupSteps(
@@ -117,7 +128,7 @@ export function planSteps(
         pantry,
       ),
       ...contexts.flatMap((context, i) => [
-        ...onTier([...baking[i]!.filter(isCutting), ...stackSteps(context)], i),
+        ...onTier([...baking[i]!.cuts, ...stackSteps(context)], i),
       ]),
       ...tiers.flatMap(({ carve }, i) =>
         carve
@@ -136,7 +147,7 @@ export function planSteps(
       ...contexts.flatMap((context, i) =>
         onTier([...coatSteps(context), ...reliefs(tiers[i]!, i), ...coverSteps(context)], i),
       ),
-      ...onLine(sawLine, cutSteps(cutLists)),
+      ...onLine(sawLine, dowelCutSteps(cutLists)),
       ...assembly.filter((step) => step.chapter === 'Support'),
       ...closingSteps(
         [

@@ -70,7 +70,7 @@ export function storeLabels(made: Made): StoreLabel[] {
   };
   return [
     ...build.tiers.flatMap((tier) => {
-      const own = tasks.filter(({ stepKeys }) => stepKeys.includes(`${tier.id}/bake`));
+      const own = tasks.filter(({ bakes }) => bakes?.includes(tier.id));
       const sponge = pantry.sponges.find(({ id }) => id === tier.spongeId);
       const recipe = sponge ? recipeOf(sponge.recipeId) : null;
       return label(`${tier.id}/cake`, `${tier.name}: ${sponge?.name ?? ''}`, own, spongeKeepsMin, recipe); // prettier-ignore

@@ -27,6 +27,10 @@ export interface Line {
   tierId: string | null;
   /** The batch that is made in it. */
   batchId: string | null;
+  /** The load of the oven, from 0; null for other work. */
+  load: number | null;
+  /** The tier that waits for what is made in it: discs, crepes and the like. */
+  madeFor: string | null;
   /** The line that an ingredient is made ready for, and whether for its last moment. */
   preparedFor: { lineId: string; last: boolean } | null;
 }
@@ -35,6 +39,8 @@ const line = (id: string, more: Partial<Line> = {}): Line => ({
   id,
   tierId: null,
   batchId: null,
+  load: null,
+  madeFor: null,
   preparedFor: null,
   ...more,
 });
@@ -46,6 +52,11 @@ export const batchLine = (batchId: string): Line => line(`bowl/${batchId}`, { ba
 /** `last`: what is taken at the last moment is made ready by itself. */
 export const prepareLine = (foodId: string, lineId: string, last: boolean): Line =>
   line(`prepare/${foodId}/${lineId}${last ? '/last' : ''}`, { preparedFor: { lineId, last } });
+/** All that is mixed for a load of the oven and bakes in it, of whichever tier. */
+export const loadLine = (index: number): Line => line(`load/${index}`, { load: index });
+/** A layer that is no sponge, made beside the baking for the tier it goes into. */
+export const otherLine = (tierId: string, rowId: string): Line =>
+  line(`other/${tierId}/${rowId}`, { madeFor: tierId });
 export const trayLine = (toppingId: string): Line => line(`tray/${toppingId}`);
 
 /** Puts steps on a line. */

@@ -16,3 +16,30 @@ export const otherKey = (tier: Tier, layer: number): string =>
 /** Levelling and splitting a baked cake, by the lowest layer that is cut from it. */
 export const cutKey = (tier: Tier, lowest: number): string =>
   `${tier.id}/cut/${tier.layers[lowest]!.id}`;
+
+/** Longer names are shortened to a number made of them. */
+const longest = 120;
+const numberOf = (text: string): string => {
+  let hash = 2166136261;
+  for (const letter of text) hash = Math.imul(hash ^ letter.codePointAt(0)!, 16777619);
+  return (hash >>> 0).toString(36);
+};
+
+/**
+ * A step about some of a tier's cakes: those of a load or of a mixing, by the lowest layer of each.
+ * One about all of them needs no more than its own name.
+ */
+export function loadKey(
+  tier: Tier,
+  what: string,
+  lowest: readonly number[],
+  isAll: boolean,
+): string {
+  const head = `${tier.id}/${what}`;
+  if (isAll) return head;
+  const set = lowest
+    .map((i) => tier.layers[i]!.id)
+    .sort()
+    .join('+');
+  return `${head}/${set.length > longest ? numberOf(set) : set}`;
+}

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   newBuild,
   planBuild,
+  prepFor,
   preparedFrom,
   startingPantry,
   type Build,
@@ -19,8 +20,8 @@ import { demo, placedOf, stepsOf, tasksOf } from './work-kit.ts';
 function takenIn(steps: readonly Step[], foods = pantry.foods): Map<string, number> {
   const taken = new Map<string, number>();
   for (const step of steps)
-    for (const { foodId, name, massG } of step.takes) {
-      const prep = foods.find(({ id }) => id === foodId)?.prep;
+    for (const { foodId, name, massG, inRecipe } of step.takes) {
+      const prep = prepFor(foods.find(({ id }) => id === foodId)?.prep, inRecipe);
       // it comes from where it was made ready, which took it from the store
       if (prep && !step.line.preparedFor) continue;
       const key = foodId ?? name;

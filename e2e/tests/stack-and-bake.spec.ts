@@ -213,6 +213,8 @@ test('oven loads, heat and the knife; what came out is stacked again', async ({ 
   await expect(page.getByRole('img', { name: /Temperatures, in the fridge/ })).toBeVisible();
   await page.getByTestId('tab-cut').click();
   await expect(page.getByTestId('cut')).toContainText('leave the domes, fill round them');
+  // the dome is being carved until then
+  await expect(tally(page, 'height')).not.toContainText('…');
   const before = await tally(page, 'height').innerText();
   await type(page, 'Edge of cake 1 as baked', '45 mm');
   await expect(page.getByText(/too low for its layers/)).toBeVisible();

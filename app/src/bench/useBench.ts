@@ -33,6 +33,12 @@ export function useBench(steps: () => Step[]) {
   const index = computed(() => {
     const at = steps().findIndex((step) => step.key === bench.value.stepKey);
     if (at >= 0) return at;
+    // the first open part of a step that has become several
+    const part = steps().findIndex(
+      ({ key, wholeKey }) =>
+        wholeKey !== null && wholeKey === bench.value.stepKey && !done.value.has(key),
+    );
+    if (part >= 0) return part;
     const open = steps().findIndex((step) => !done.value.has(step.key));
     return open >= 0 ? open : Math.max(0, steps().length - 1);
   });
@@ -70,8 +76,14 @@ export function useBench(steps: () => Step[]) {
     });
   }
   function reopen(key: string): void {
+    const whole = steps().find((one) => one.key === key)?.wholeKey ?? null;
+    // of what was ticked off in one, the other parts stay done
+    const others = steps().filter((one) => whole && one.wholeKey === whole && one.key !== key);
     edit('Not done after all', (b) => {
-      b.done = b.done.filter((d) => d.stepKey !== key);
+      b.done = b.done.flatMap((d) => {
+        if (d.stepKey === key) return [];
+        return d.stepKey === whole ? others.map((one) => ({ stepKey: one.key, at: d.at })) : [d];
+      });
     });
   }
   function toggleCheck(check: string): void {

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { format } from 'date-fns';
 import { useDay } from '../stores/day.ts';
+import BatchCards from './BatchCards.vue';
 import DayChart from './DayChart.vue';
 import SessionLists from './SessionLists.vue';
+import TemperatureLog from './TemperatureLog.vue';
 
 /** The days on paper: the chart, and every task with its time, worked down with a pencil. */
 const day = useDay();
@@ -29,6 +31,8 @@ const day = useDay();
       </tbody>
     </table>
     <SessionLists />
+    <BatchCards />
+    <TemperatureLog />
     <p class="soft">◆ sets the start: if it takes longer, you begin earlier.</p>
   </section>
 </template>

@@ -2,6 +2,7 @@
 import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed, ref, watch } from 'vue';
+import ReadyLine from '../day/ReadyLine.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
 import { useDay } from '../stores/day.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -70,6 +71,7 @@ const problem = computed(() => {
   <div>
     <h1 data-test="sheet-title">{{ title }}</h1>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <ReadyLine />
     <SheetTabs v-model="tab" :tabs="[...tabs]" label="Day" />
     <component :is="panels[tab]" :build="build" :plan="plan" />
   </div>

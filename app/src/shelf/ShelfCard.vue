@@ -65,19 +65,18 @@ watchDebounced(
   { debounce: 1500, immediate: true },
 );
 /** Steps in all, worked out only for a cake that has been begun. */
-const stepCount = ref(0);
+const steps = ref({ done: 0, all: 0 });
 watch(build, async (now) => {
   if (!now || now.bench.done.length === 0) return;
   const { countSteps } = await import('./count-steps.ts');
-  stepCount.value = countSteps(now, pantry.pantry, carvings.answerTo);
+  steps.value = countSteps(now, pantry.pantry, carvings.answerTo);
 });
 const stops = computed(() => plan.value?.cautions.filter((c) => c.severity === 'stop').length ?? 0);
 const left = computed(() => timeLeft(props.entry.serveAt, props.now));
 const progress = computed(() => {
-  const done = build.value?.bench.done.length ?? 0;
-  const all = stepCount.value;
+  const { done, all } = steps.value;
   if (props.entry.finished) return 'finished';
-  return done > 0 && all > 0 ? `${Math.min(done, all)} of ${all} steps done` : '';
+  return done > 0 && all > 0 ? `${done} of ${all} steps done` : '';
 });
 </script>
 

@@ -110,8 +110,11 @@ export const useDay = defineStore('day', () => {
     };
   };
   const isShared = computed(() => kitchen.others.length > 0);
+  const question = computed<DayQuestion | null>(() =>
+    deadline.value && tasks.value.length > 0 ? asked(tasks.value) : null,
+  );
   const { answer, current } = useAnswer<DayQuestion, DayAnswer>(
-    () => (deadline.value && tasks.value.length > 0 ? asked(tasks.value) : null),
+    () => question.value,
     (solver, question) => solver.day(question),
   );
   /** What was asked names tasks by their cake where several share the kitchen. */
@@ -193,6 +196,7 @@ export const useDay = defineStore('day', () => {
     deadline,
     shiftMin,
     isShared,
+    question,
     answer,
     current,
     plan,

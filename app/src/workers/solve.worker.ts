@@ -3,6 +3,7 @@ import {
   planHeat,
   replanFrom,
   runDrips,
+  readyChance,
   scheduleDay,
   planShopping,
   pricesOf,
@@ -28,6 +29,8 @@ import {
   type LevelResult,
   type LooksQuestion,
   type Pantry,
+  type ReadyAnswer,
+  type ReadyQuestion,
   type Replan,
   type ShoppingPlan,
 } from '@pyrgotect/core';
@@ -61,6 +64,7 @@ const solver = {
   ): CakePrice[] =>
     pricesOf(builds, pantry, (key) => carved.find((each) => each.key === key), corrections),
   day: (question: DayQuestion): DayAnswer => scheduleDay(question),
+  ready: (question: ReadyQuestion): ReadyAnswer => readyChance(question),
   replan: (question: DayQuestion, nowMin: number): Replan => replanFrom(question, nowMin),
   chance: (question: ChanceQuestion): BowlChance[] => drawChance(question),
   drips: (question: DripsQuestion): DripRun[] => runDrips(question),

@@ -35,9 +35,7 @@ export const bakeSteps = (context: BakeContext): { load: number; steps: Step[] }
   context.loads.map((load, i) => ({
     load: load.index,
     steps: [
-      ...(load.mixed.length > 0
-        ? mixingSteps(context, load, i, lineStep(context, load))
-        : [lineStep(context, load)]),
+      ...preparing(context, load, i),
       fillStep(context, load),
       ...ovenSteps(context, load, i),
     ].map((one) => ({
@@ -46,6 +44,15 @@ export const bakeSteps = (context: BakeContext): { load: number; steps: Step[] }
       wholeKey: wholeKeyOf(context.tier, one),
     })),
   }));
+
+/** Batter and tins: lined while the oven heats, or once they are out of the load before. */
+function preparing(context: BakeContext, load: TierLoad, i: number): Step[] {
+  const lined = lineStep(context, load);
+  if (load.mixed.length === 0) return [lined];
+  const [mixed, ...before] = mixingSteps(context, load, i).reverse();
+  const early = before.reverse();
+  return load.reused > 0 ? [...early, mixed!, lined] : [...early, lined, mixed!];
+}
 
 const keyOf = ({ tier, bake }: BakeContext, what: string, cakes: readonly BakedCake[]): string =>
   loadKey(
@@ -75,8 +82,8 @@ const tinName = ({ bake }: BakeContext, { index }: BakedCake): string =>
   bake.cakes.length === 1 ? 'into the tin' : `tin ${index + 1}`;
 const tinsOf = (count: number): string => (count === 1 ? 'the tin' : `${count} tins`);
 
-/** Weighing out and mixing the batter of the loads that share it; the tins are lined between. */
-function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number, lined: Step): Step[] {
+/** Weighing out and mixing the batter of the loads that share it; mixing is the last of them. */
+function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number): Step[] {
   const { tier, recipe, scaled, bake, pantry } = context;
   const { foods, kitchen, recipes } = pantry;
   const at = `${tier.id}/cake`;
@@ -141,7 +148,6 @@ function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number, lined
         ],
       },
     ),
-    lined,
     step(
       keyOf(context, 'mix', mixed),
       'mix',

@@ -1,10 +1,13 @@
 import { handsOn, sideScale } from '../labour/minutes.ts';
 import { phrase } from '../units/phrase.ts';
 import type { StackContext } from './stack-context.ts';
+import { planLattice } from '../carve/lattice.ts';
+import { panelAllowanceMm } from '../carve/offcuts.ts';
+import type { CarveResult } from '../carve/result.ts';
 import { fondantId } from '../pantry/find.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { takenOf } from './recipe-steps.ts';
-import { step, type Step } from './steps.ts';
+import { knifeCaution, step, type ListItem, type Step } from './steps.ts';
 
 /** Rolled fondant as an ingredient. */
 export const fondantOf = { name: 'rolled fondant', foodId: fondantId };
@@ -42,41 +45,128 @@ export function pressedSteps(context: StackContext): Step[] {
   ];
 }
 
-/** Fondant over a tier. */
+/** Fondant over a tier, in one sheet or in panels, and what is scored into it. */
 export function coverSteps(context: StackContext): Step[] {
-  const { tier, fondant } = context;
-  const steps: Step[] = [];
-  if (fondant)
-    steps.push(
-      step(
-        `${tier.id}/fondant`,
-        'cover',
-        'Coat',
-        'Cover it with fondant',
-        handsOn.fondant * sizeOf(context),
+  const { fondant, carved } = context;
+  return [
+    ...(fondant
+      ? [carved && !carved.drapes ? panelStep(context, carved) : sheetStep(context)]
+      : []),
+    ...scoreSteps(context),
+  ];
+}
+
+const fondantName = (tint: string): string => `rolled fondant${tint ? `, ${tint}` : ''}`;
+
+function sheetStep(context: StackContext): Step {
+  const { tier } = context;
+  const fondant = context.fondant!;
+  return step(
+    `${tier.id}/fondant`,
+    'cover',
+    'Coat',
+    'Cover it with fondant',
+    handsOn.fondant * sizeOf(context),
+    {
+      part: `${tier.id}/fondant`,
+      lead: phrase(
+        `Rolled {mm} thick to a ${fondant.sheet.isDisc ? 'disc of {across}' : 'sheet of {across} by {deep}'}. From the middle out, the rim first, then the side downwards without pulling; trim at the foot. {trim} comes back as trimmings.`,
         {
-          part: `${tier.id}/fondant`,
-          lead: phrase(
-            `Rolled {mm} thick to a ${fondant.sheet.isDisc ? 'disc of {across}' : 'sheet of {across} by {deep}'}. From the middle out, the rim first, then the side downwards without pulling; trim at the foot. {trim} comes back as trimmings.`,
-            {
-              mm: [fondant.mm, 'fine'],
-              across: [fondant.sheet.acrossMm, 'size'],
-              deep: [fondant.sheet.deepMm, 'size'],
-              trim: [fondant.trimG, 'bowl'],
-            },
-          ),
-          amounts: [
-            {
-              label: `rolled fondant${fondant.tint ? `, ${fondant.tint}` : ''}`,
-              value: fondant.rolledG,
-              kind: 'bowl',
-              figure: null,
-            },
-          ],
-          takes: takenOf(fondantOf, fondant.rolledG),
-          checks: ['No air under it', 'No tear at the rim', 'Trimmings wrapped at once'],
+          mm: [fondant.mm, 'fine'],
+          across: [fondant.sheet.acrossMm, 'size'],
+          deep: [fondant.sheet.deepMm, 'size'],
+          trim: [fondant.trimG, 'bowl'],
         },
       ),
-    );
-  return steps;
+      amounts: [
+        { label: fondantName(fondant.tint), value: fondant.rolledG, kind: 'bowl', figure: null },
+      ],
+      takes: takenOf(fondantOf, fondant.rolledG),
+      checks: ['No air under it', 'No tear at the rim', 'Trimmings wrapped at once'],
+    },
+  );
+}
+
+/** One more panel takes so long, min (estimate). */
+const panelMin = 8;
+
+/** A shape that one sheet does not drape over is covered piece by piece, the seams where nobody looks. */
+function panelStep(context: StackContext, { panels }: CarveResult): Step {
+  const { tier } = context;
+  const fondant = context.fondant!;
+  return step(
+    `${tier.id}/fondant`,
+    'panel',
+    'Coat',
+    `Cover it in ${panels.length} panels`,
+    handsOn.fondant * sizeOf(context) + panelMin * panels.length,
+    {
+      part: `${tier.id}/fondant`,
+      lead: phrase(
+        'Rolled {mm} thick, each panel cut with {more} over on every side, laid on, and trimmed along the edge with the knife held square. Edges meet dry; a seam is rubbed closed with a warm finger, on the back or under decoration.',
+        { mm: [fondant.mm, 'fine'], more: [panelAllowanceMm, 'thickness'] },
+      ),
+      amounts: [
+        { label: fondantName(fondant.tint), value: fondant.rolledG, kind: 'bowl', figure: null },
+      ],
+      list: panels.flatMap(({ name, wideMm, highMm }): ListItem[] =>
+        [
+          { label: `${name}, wide`, mm: wideMm },
+          { label: `${name}, high`, mm: highMm },
+        ].map(({ label, mm }) => ({
+          label,
+          value: mm + 2 * panelAllowanceMm,
+          kind: 'size',
+          note: null,
+        })),
+      ),
+      takes: takenOf(fondantOf, fondant.rolledG),
+      cautions: [knifeCaution],
+      hazards: ['knife'],
+      checks: [
+        'The next sheet under film until it is laid on',
+        'No seam gapes',
+        'Trimmings wrapped at once',
+      ],
+    },
+  );
+}
+
+/** Scoring a cell of a pattern and setting a stud on a crossing, min each (estimates). */
+const cellMin = 0.08;
+const studMin = 0.15;
+
+/** Diamonds scored into the cover while it is soft, and a stud on every crossing. */
+function scoreSteps({ tier, carved, fondant }: StackContext): Step[] {
+  const lattice = tier.carving?.lattice;
+  if (!lattice || !carved) return [];
+  const { cells, studs } = planLattice(lattice, carved.coat.finishedMm2);
+  return [
+    step(`${tier.id}/score`, 'score', 'Coat', 'Score the pattern', 6 + cells * cellMin, {
+      part: `${tier.id}/${fondant ? 'fondant' : 'coat'}`,
+      lead: phrase(
+        `Lines {apart} apart at ${Math.round(lattice.angleDeg)}° both ways, the first through the middle of the front, pressed in with a ruler’s edge and not cut.${fondant ? ' Within minutes of covering, while it takes a mark.' : ''}`,
+        { apart: [lattice.spacingMm, 'thickness'] },
+      ),
+      amounts: [{ label: 'diamonds', value: cells, kind: 'count', figure: null }],
+      checks: ['Lines meet at the back where nobody looks', 'Nothing is cut through'],
+    }),
+    ...(studs > 0
+      ? [
+          step(`${tier.id}/stud`, 'stud', 'Coat', 'A stud on every crossing', studs * studMin, {
+            part: `${tier.id}/${fondant ? 'fondant' : 'coat'}`,
+            lead: phrase('Pressed in with a dab of water or glue, the front first.'),
+            amounts: [{ label: 'studs', value: studs, kind: 'count', figure: null }],
+            checks: ['Counted: what is not to be eaten comes off again before it is cut'],
+            cautions: [
+              phrase(
+                'Small and hard: sugar pearls of this size choke small children. Say so where it is served, or leave them off.',
+              ),
+            ],
+            hazards: ['small parts'],
+            record: { kind: 'count', label: 'studs set', planned: studs, show: 'count' },
+          }),
+        ]
+      : []),
+  ];
 }

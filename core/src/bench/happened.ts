@@ -1,18 +1,21 @@
 import type { Build, Tier } from '../document/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
+import { isOfCakes } from '../workflow/step-keys.ts';
 import { Known } from '../working/known.ts';
 
 /* What was measured at the bench takes the place of what was planned. */
 
-/** The last figure noted at a step, with what was planned there. */
-function lastAt(build: Build, stepKey: string): { value: number; planned: number } | null {
-  const note = build.bench.notes.findLast(
-    (one) => one.stepKey === stepKey && one.kind === 'height' && one.value !== null,
-  );
-  return note?.planned && note.planned.value > 0 && note.value !== null && note.value > 0
-    ? { value: note.value, planned: note.planned.value }
-    : null;
+/** The last height noted at each of some steps, with what was planned there. */
+function heightsAt(
+  build: Build,
+  isOne: (stepKey: string) => boolean,
+): { value: number; planned: number }[] {
+  const last = new Map<string, { value: number; planned: number }>();
+  for (const { stepKey, kind, value, planned } of build.bench.notes)
+    if (kind === 'height' && value !== null && value > 0 && planned && planned.value > 0)
+      if (isOne(stepKey)) last.set(stepKey, { value, planned: planned.value });
+  return [...last.values()];
 }
 
 const sum = (heights: readonly number[]): number => heights.reduce((a, b) => a + b, 0);
@@ -23,15 +26,16 @@ const sum = (heights: readonly number[]): number => heights.reduce((a, b) => a +
  * believed, twice the most: beyond that it is a slip.
  */
 function tierAsHappened(build: Build, tier: Tier): { tier: Tier; byMm: number } {
-  const baked = lastAt(build, `${tier.id}/cool`);
-  const stacked = lastAt(build, `${tier.id}/settle`);
-  const believed = (one: { value: number; planned: number } | null): boolean =>
-    one !== null && one.value >= one.planned / 2 && one.value <= one.planned * 2;
+  const believed = (one: { value: number; planned: number }): boolean =>
+    one.value >= one.planned / 2 && one.value <= one.planned * 2;
+  const baked = heightsAt(build, (key) => isOfCakes(key, tier, 'cool')).filter(believed);
+  const [stacked] = heightsAt(build, (key) => key === `${tier.id}/settle`).filter(believed);
   const own = tier.layers.filter((layer) => layer.otherId === null);
   const plannedMm = sum(own.map((layer) => layer.heightMm));
   let share = 1;
-  if (baked && believed(baked) && baked.value < baked.planned) share = baked.value / baked.planned;
-  if (stacked && believed(stacked) && plannedMm > 0) {
+  // the lowest of all loads is what the layers have to fit
+  for (const { value, planned } of baked) share = Math.min(share, value / planned);
+  if (stacked && plannedMm > 0) {
     // what was planned for the stack already followed from the cakes as baked
     const layersMm = plannedMm * share + (stacked.value - stacked.planned);
     share = Math.max(0.3, layersMm / plannedMm);

@@ -1,4 +1,4 @@
-import { preparedFrom } from '../pantry/prepared.ts';
+import { prepFor, preparedFrom } from '../pantry/prepared.ts';
 import type { Food, FoodPrep, PrepWay } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { prepareLine, type Line, type OperationKind } from '../workflow/operation.ts';
@@ -47,18 +47,20 @@ export function prepareSteps(
   sheet: readonly Step[],
   foods: readonly Food[],
 ): { before: string; step: Step }[] {
+  const prepped = new Map(foods.flatMap((food) => (food.prep ? [[food.id, food]] : [])));
   const found = new Map<string, Wanted>();
   for (const one of sheet)
-    for (const { foodId, massG } of one.takes) {
-      const food = foods.find(({ id }) => id === foodId);
-      if (!food?.prep) continue;
+    for (const { foodId, massG, inRecipe } of one.takes) {
+      const food = prepped.get(foodId ?? '');
+      const prep = prepFor(food?.prep, inRecipe);
+      if (!food || !prep) continue;
       // what comes at the last moment is made ready for that moment
       const last = one.chapter === 'Serve';
       const line = prepareLine(food.id, one.line.id, last);
       const key = line.id;
       const known = found.get(key);
       if (known) known.massG += massG;
-      else found.set(key, { food, prep: food.prep, massG, before: one, line });
+      else found.set(key, { food, prep, massG, before: one, line });
     }
   return [...found.values()].map((wanted) => ({
     before: wanted.before.key,
@@ -97,10 +99,12 @@ function prepareStep({ food, prep, massG, line }: Wanted, foods: readonly Food[]
       ),
       amounts,
       takes: [
-        { name: food.name, foodId: food.id, massG: boughtG },
-        ...(inG > 0 && !isHot ? [{ name: 'sugar', foodId: 'caster-sugar', massG: inG }] : []),
+        { name: food.name, foodId: food.id, massG: boughtG, inRecipe: false },
+        ...(inG > 0 && !isHot
+          ? [{ name: 'sugar', foodId: 'caster-sugar', massG: inG, inRecipe: false }]
+          : []),
       ],
-      checks: prep.ways.flatMap((way) => done[way] ?? []),
+      checks: [...prep.ways.flatMap((way) => done[way] ?? []), 'Weighed once it is ready'],
       cautions: [
         ...(prep.ways.some((way) => sharp.includes(way)) ? [knifeCaution] : []),
         ...holdsCaution({ name: food.name, foodId: food.id, allergens: [] }, foods).filter(

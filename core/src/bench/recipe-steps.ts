@@ -1,8 +1,8 @@
 import { trayMm } from '../heat/cool-places.ts';
-import type { Hazard } from '../pantry/hazards.ts';
+import { hotFor, type Hazard } from '../pantry/hazards.ts';
 import type { CoolPlace, Recipe } from '../pantry/types.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
-import { phrase } from '../units/phrase.ts';
+import { phrase, type Phrase } from '../units/phrase.ts';
 import { code, type PlannedHold } from '../workflow/holds.ts';
 import type { OperationKind } from '../workflow/operation.ts';
 import { step, type Chapter, type ListItem, type Step, type Taken } from './steps.ts';
@@ -22,11 +22,11 @@ export const linesOf = (recipe: ScaledRecipe, mixes: number): ListItem[] =>
 export const takenBy = (recipe: ScaledRecipe, mixes = 1): Taken[] =>
   recipe.ingredients
     .filter(({ recipeId, massG }) => recipeId === null && massG > 0)
-    .map(({ name, foodId, massG }) => ({ name, foodId, massG: massG * mixes }));
+    .map(({ name, foodId, massG }) => ({ name, foodId, massG: massG * mixes, inRecipe: true }));
 
 /** So much of one ingredient, as pieces, a topping or something bought; nothing of nothing. */
 export const takenOf = (part: { name: string; foodId?: string | null }, massG: number): Taken[] =>
-  massG > 0 ? [{ name: part.name, foodId: part.foodId ?? null, massG }] : [];
+  massG > 0 ? [{ name: part.name, foodId: part.foodId ?? null, massG, inRecipe: false }] : [];
 
 /** Hotter than this it is cooked, C. */
 const cookedC = 60;
@@ -61,6 +61,8 @@ export function holdStep(
   const { place, fromC, toC, minutes, highMm } = hold;
   if (minutes < 1) return [];
   const tooSlow = spoils && (fromC ?? 0) >= code.fromC && (hold.codeMin ?? Infinity) > code.mostMin;
+  const burns =
+    (fromC ?? 0) > hotFor.helper ? recipe.hazards.filter((one) => hotHazards.includes(one)) : [];
   const quicker = hold.ways.find((way) => way.minutes < 0.7 * minutes);
   return [
     step(
@@ -90,9 +92,9 @@ export function holdStep(
                 ),
               ]
             : []),
+          ...(burns.length > 0 ? [hotWait(fromC ?? boilsC)] : []),
         ],
-        hazards:
-          (fromC ?? 0) > hotC ? recipe.hazards.filter((one) => hotHazards.includes(one)) : [],
+        hazards: burns,
         hotC: fromC ?? roomC,
         beside: true,
         timer: { label: name, minutes: Math.round(minutes), lookMin: null },
@@ -105,8 +107,13 @@ export function holdStep(
     ),
   ];
 }
-/** Hot enough to hurt until it has cooled. */
-const hotC = 50;
+/** Said where something burns while it waits. */
+const hotWait = (fromC: number): Phrase =>
+  phrase(
+    'It begins at {from} and sticks to the skin: at the back of the bench, nothing hanging over the edge, everyone told, and children away until it is below {safe}.',
+    { from: [fromC, 'temperature'], safe: [hotFor.children, 'temperature'] },
+  );
+const boilsC = 100;
 const roomC = 21;
 export const hotHazards: readonly Hazard[] = ['hot sugar', 'hot fat or cream', 'steam'];
 /** What has cooled a little further than it must is as good. */

@@ -2,6 +2,7 @@ import type { TierTimes } from '../times/tier-times.ts';
 import type { Build, Tier } from '../document/types.ts';
 import type { FondantPlan, PaperStrips } from '../covers/fondant.ts';
 import type { PressedPlan } from '../covers/pressed.ts';
+import type { CarveResult } from '../carve/result.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import type { GapPlan } from '../fill/gaps.ts';
@@ -22,6 +23,8 @@ export interface StackContext {
   dabG: number;
   fondant: FondantPlan | null;
   pressed: PressedPlan | null;
+  /** What carving came to; null for a tier that is left as it is stacked, and until it is known. */
+  carved: CarveResult | null;
   /** What comes over the filling of a layer: dowels and a board half-way up. */
   decks: ReadonlyMap<number, Step[]>;
   strips: PaperStrips;

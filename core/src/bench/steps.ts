@@ -43,6 +43,8 @@ export interface Taken {
   name: string;
   foodId: string | null;
   massG: number;
+  /** A line of a recipe, which says itself whether it is soaked or sugared. */
+  inRecipe: boolean;
 }
 
 /** What can be noted down at a step, beside the planned figure. */

@@ -84,8 +84,8 @@ export function levelsOf(tasks: readonly DayTask[], starts: ReadonlyMap<string, 
 /** Levels as they are compared: within a band the next one decides, and the exact span at the end. */
 const ranked = ({ lateMin, freshMin, spanMin, sessions, waitedMin }: Levels): number[] => [
   Math.round(lateMin * 1e3),
-  Math.ceil(freshMin / bands.freshMin - 1e-6),
-  Math.ceil(spanMin / bands.spanMin - 1e-6),
+  Math.floor(freshMin / bands.freshMin + 1e-6),
+  Math.floor(spanMin / bands.spanMin + 1e-6),
   sessions,
   // as late as can be, for freshness
   spanMin + 0.02 * waitedMin,

@@ -19,13 +19,27 @@ export function tasksLeft(tasks: readonly DayTask[], done: ReadonlySet<string>):
   return left.map((task) => ({ ...task, after: task.after.filter(({ id }) => known.has(id)) }));
 }
 
-/** Steps ticked off in a build, with those that are parts of one that was. */
+/**
+ * Steps ticked off in a build, with those that are parts of one that was, and what was made ready for
+ * one that was: fruit that is on the cake has been washed.
+ */
 export function doneOf(
   { bench }: Pick<Build, 'bench'>,
-  steps: readonly Pick<Step, 'key' | 'wholeKey'>[],
+  steps: readonly Pick<Step, 'key' | 'wholeKey' | 'line' | 'takes'>[],
 ): Set<string> {
   const done = new Set(bench.done.map(({ stepKey }) => stepKey));
   for (const { key, wholeKey } of steps) if (wholeKey !== null && done.has(wholeKey)) done.add(key);
+  for (const { key, line, takes } of steps) {
+    const { preparedFor } = line;
+    if (!preparedFor) continue;
+    const isUsed = steps.some(
+      (user) =>
+        user.line.id === preparedFor.lineId &&
+        done.has(user.key) &&
+        user.takes.some(({ foodId }) => foodId === takes[0]?.foodId),
+    );
+    if (isUsed) done.add(key);
+  }
   return done;
 }
 

@@ -76,10 +76,12 @@ export function scheduleDay(
   best = repaired(best, tasks, lengths, tried);
   const spread = Math.max(...ahead.values());
   let rounds = 0;
+  let improvedAt = 0;
   for (; rounds < question.rounds; rounds++) {
     if (rounds % 50 === 0) progress(rounds / question.rounds);
     const { lateMin, freshMin, spanMin } = best.levels;
     if (lateMin === 0 && freshMin < 10 && spanMin <= boundMin + 1e-6 && rounds > 40) break;
+    if (rounds - improvedAt > staleRounds) break;
     const ranks = new Map(best.ranks);
     const times = 1 + Math.floor(next() * 3);
     for (let k = 0; k < times; k++) {
@@ -92,14 +94,21 @@ export function scheduleDay(
       caps.delete([...caps.keys()][Math.floor(next() * caps.size)]!);
     const other = tried(ranks, caps);
     if (!other) continue;
-    const mended = other.levels.lateMin > 0 ? repaired(other, tasks, lengths, tried) : other;
-    if (compareLevels(mended.levels, best.levels) <= 0) best = mended;
+    // where something must wait too long in the best plan known, one that is no worse is worth mending
+    const isWorth = best.levels.lateMin > 0 && compareLevels(other.levels, best.levels) <= 0;
+    const mended = isWorth ? repaired(other, tasks, lengths, tried) : other;
+    const better = compareLevels(mended.levels, best.levels);
+    if (better < 0) improvedAt = rounds;
+    if (better <= 0) best = mended;
   }
   return {
     ok: true,
     plan: planOf(question, order, followers, best.starts, boundMin, rounds, best.ranks, best.caps),
   };
 }
+
+/** After so many rounds in which nothing got better, nothing is expected to. */
+const staleRounds = 300;
 
 /** One way to place all tasks, and how good it is. */
 interface Tried {

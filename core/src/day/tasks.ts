@@ -15,7 +15,8 @@ const mostHandsMin = 100;
 const overTierMm = 30;
 
 /** What of a plan its tasks are made from. */
-type Timed = Pick<CakePlan, 'bowls' | 'tiers' | 'tally'> & Pick<MakingPlan, 'steps' | 'serving'>;
+type Timed = Pick<CakePlan, 'bowls' | 'tiers' | 'tally' | 'oven'> &
+  Pick<MakingPlan, 'steps' | 'serving'>;
 
 const isCooling = ({ kind }: Step): boolean => kind === 'turn out';
 /** It takes the mixer, whatever is made in it. */
@@ -151,7 +152,10 @@ function taskOf(
   return {
     id,
     stepKeys: steps.map((step) => step.key),
-    title: line.load === null ? titleOf(own) : loadTitle(own, tiers, build),
+    title:
+      line.load === null
+        ? titleOf(own)
+        : loadTitle(own, tiers, build, plan.oven?.loads.length ?? 1),
     chapter: first!.chapter,
     tierId: line.load === null ? line.tierId : tiers.length === 1 ? tiers[0]! : null,
     line,
@@ -175,12 +179,20 @@ function taskOf(
 const titleOf = (steps: readonly Step[]): string =>
   steps.length === 1 ? steps[0]!.title : `${steps[0]!.title}, and ${steps.length - 1} more`;
 
-/** "Foundation, Lantern: mix and bake" */
-function loadTitle(steps: readonly Step[], tierIds: readonly string[], { tiers }: Build): string {
+/** "Foundation, Lantern: mix and bake", with which load that is where there are several. */
+function loadTitle(
+  steps: readonly Step[],
+  tierIds: readonly string[],
+  { tiers }: Build,
+  loads: number,
+): string {
   const does = steps.some(({ kind }) => kind === 'mix') ? 'mix and bake' : 'bake what waited';
-  if (tiers.length === 1) return does.charAt(0).toUpperCase() + does.slice(1);
   const names = tiers.filter(({ id }) => tierIds.includes(id)).map(({ name }) => name);
-  return `${names.join(', ')}: ${does}`;
+  const whole =
+    tiers.length === 1
+      ? does.charAt(0).toUpperCase() + does.slice(1)
+      : `${names.join(', ')}: ${does}`;
+  return loads === 1 ? whole : `${whole} (load ${steps[0]!.line.load! + 1} of ${loads})`;
 }
 
 /** A tin that came out is emptied, washed and cold again after so long, min (estimate). */
@@ -228,7 +240,12 @@ function linkMade(
         link(made, batter.id, -out.waitMin, Math.max(-out.waitMin, oven.waitMin - stood));
       }
       const tins = oven && loadAt.get(oven.tinsFrom);
-      if (tins) link(made, tins.id, tinFreeMin - tins.again!.waitMin, null);
+      // only lining waits for them: what comes before it is done while they are in the oven
+      if (tins) {
+        const lined = steps.findIndex(({ kind }) => kind === 'line tin');
+        const beforeMin = steps.slice(0, lined).reduce((sum, one) => sum + one.handsOnMin, 0);
+        link(made, tins.id, tinFreeMin - tins.again!.waitMin - Math.round(beforeMin), null);
+      }
     }
   }
 }

@@ -1,4 +1,4 @@
-import type { FoodPrep } from './types.ts';
+import type { FoodPrep, PrepWay } from './types.ts';
 
 /** An ingredient made ready: what it weighs as bought, what it is put in, and what drains off it. Grams. */
 export interface Prepared {
@@ -18,3 +18,10 @@ export function preparedFrom(
   const cleanG = readyG / drainedShare;
   return { boughtG: cleanG / leftShare, cleanG, inG: cleanG * inShare, readyG };
 }
+
+/** What a recipe says in its own steps, where it is wanted. */
+const ownWays: readonly PrepWay[] = ['sugar', 'soak'];
+
+/** How an ingredient is made ready for its use; null where it goes in as it is bought. */
+export const prepFor = (prep: FoodPrep | null | undefined, inRecipe: boolean): FoodPrep | null =>
+  !prep || (inRecipe && prep.ways.some((way) => ownWays.includes(way))) ? null : prep;

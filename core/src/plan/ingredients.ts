@@ -1,7 +1,7 @@
 import type { Tier } from '../document/types.ts';
 import { mixingOf, tierLoads, type Mixing } from '../oven/tier-loads.ts';
 import { fondantId, foodOf } from '../pantry/find.ts';
-import { preparedFrom } from '../pantry/prepared.ts';
+import { prepFor, preparedFrom } from '../pantry/prepared.ts';
 import type { Food } from '../pantry/types.ts';
 import type { Work } from './work.ts';
 import type { ShapePlan } from './shape-plan.ts';
@@ -47,11 +47,12 @@ export function planIngredients(
     // as it is weighed out: eggs are whole in every mixing
     const eachG = makesG / mixes;
     const flat = { ...recipe, yieldG: eachG, ingredients: dissolve(recipe, eachG, recipes) };
-    return scaleRecipe(flat, eachG).ingredients.map((line) => ({
+    const lines = scaleRecipe(flat, eachG).ingredients.map((line) => ({
       ...line,
       massG: line.massG * mixes,
       pieces: line.pieces === null ? null : line.pieces * mixes,
     }));
+    return bought(lines, true);
   };
   /** Batter as it is mixed: for its loads, and no fuller than the mixer holds. */
   const mixingsOf = (tier: Tier, i: number): Mixing[] => {
@@ -70,9 +71,9 @@ export function planIngredients(
     allergens: ScaledIngredient['allergens'],
     foodId: string | null = null,
   ): ScaledIngredient[] =>
-    massG > 0 ? [looseIngredient(name, massG, allergens, rowOf(foodId))] : [];
+    massG > 0 ? bought([looseIngredient(name, massG, allergens, rowOf(foodId))], false) : [];
   return attempt('coat', null, cautions, () =>
-    bought([
+    mergeIngredients([
       ...batches.flatMap((batch) => made(batch.recipe.recipeId, batch.makeG, batch.mixes)),
       ...made(
         syrupRecipeId,
@@ -138,16 +139,17 @@ export function planIngredients(
   );
 
   /** As it is bought: with the stalks and stones that come off it, and the sugar that draws it. */
-  function bought(used: readonly ScaledIngredient[]): ScaledIngredient[] {
-    const raw = used.flatMap((line): ScaledIngredient[] => {
-      const prep = rowOf(line.foodId)?.prep;
+  function bought(used: readonly ScaledIngredient[], inRecipe: boolean): ScaledIngredient[] {
+    return used.flatMap((line): ScaledIngredient[] => {
+      const prep = prepFor(rowOf(line.foodId)?.prep, inRecipe);
       if (!prep) return [line];
       const { boughtG, inG } = preparedFrom(line.massG, prep);
       return [
         { ...line, massG: boughtG },
-        ...(prep.ways.includes('sugar') ? loose('sugar', inG, [], 'caster-sugar') : []),
+        ...(prep.ways.includes('sugar')
+          ? [looseIngredient('sugar', inG, [], rowOf('caster-sugar'))]
+          : []),
       ];
     });
-    return mergeIngredients(raw);
   }
 }

@@ -62,6 +62,7 @@ export function planSteps(
       dabG: plan.dabG,
       fondant: plan.fondant,
       pressed: plan.pressed,
+      carved: plan.carve?.result ?? null,
       decks: deckSteps(build, i, support, nonFood),
       strips,
       times: times[i]!,

@@ -43,3 +43,7 @@ export function loadKey(
     .join('+');
   return `${head}/${set.length > longest ? numberOf(set) : set}`;
 }
+
+/** True for a step about all cakes of a tier, and for one about some of them. */
+export const isOfCakes = (key: string, tier: Tier, what: string): boolean =>
+  key === `${tier.id}/${what}` || key.startsWith(`${tier.id}/${what}/`);

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Build, CakePlan } from '@pyrgotect/core';
+import BatchCards from '../../day/BatchCards.vue';
 import SessionLists from '../../day/SessionLists.vue';
+import TemperatureLog from '../../day/TemperatureLog.vue';
 import { useDay } from '../../stores/day.ts';
 
 /** What each stretch of work needs at hand before it begins. */
@@ -12,5 +14,7 @@ const day = useDay();
   <div data-test="lists">
     <p v-if="!day.plan" class="lead">The lists follow from the plan of the days.</p>
     <SessionLists />
+    <BatchCards />
+    <TemperatureLog />
   </div>
 </template>

@@ -396,6 +396,18 @@ export const startingFoods: Food[] = [
     keeps: 2,
     prep: fresh(['wash', 'hull', 'cut'], 2.5, 0.93),
   }),
+  // with a tenth of sugar, until they have drawn juice; that is kept for a syrup
+  food('sugared-strawberries', 'strawberries, to be sugared', [0.86, 0, 0.13], [400, 3], {
+    cup: 150,
+    keeps: 2,
+    prep: {
+      ...fresh(['wash', 'hull', 'cut', 'sugar'], 2.5, 0.93),
+      inShare: 0.1,
+      drainedShare: 0.95,
+      leastMin: 30,
+      mostMin: 12 * 60,
+    },
+  }),
   food('blackcurrants', 'blackcurrants', [0.82, 0, 0.08], [500, 3.8], {
     cup: 112,
     prep: fresh(['wash', 'hull'], 2, 0.95),

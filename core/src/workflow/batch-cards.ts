@@ -1,0 +1,131 @@
+import type { ListItem, Step } from '../bench/steps.ts';
+import type { Bowl } from '../bowls/bowls.ts';
+import type { Batch } from '../bowls/batches.ts';
+import type { DayTask, Placed } from '../day/types.ts';
+import type { Build } from '../document/types.ts';
+import { withGanaches } from '../finish/ganache-recipe.ts';
+import { findRow } from '../pantry/find.ts';
+import type { Allergen, Pantry } from '../pantry/types.ts';
+import { labelText } from '../price/label.ts';
+import { recipeContents } from '../recipes/parts.ts';
+import { ifThere, valueOf } from '../working/staged.ts';
+import type { CakePlan } from '../plan/plan-types.ts';
+
+/** One batch on a card: what goes in, what it comes to, where it goes. Masses in g. */
+export interface BatchCard {
+  id: string;
+  name: string;
+  /** When it is made, minutes before the deadline, negative; null where the days are not planned. */
+  madeMin: number | null;
+  mixes: number;
+  makeG: number;
+  /** As weighed at the bench; null before. */
+  madeG: number | null;
+  lines: ListItem[];
+  /** Temperatures to reach, in the order of the recipe, and what was read. */
+  reaches: { title: string; toC: number | null; readC: number | null }[];
+  goesInto: { label: string; massG: number }[];
+  allergens: Allergen[];
+  contents: string;
+}
+
+interface Made {
+  build: Build;
+  plan: Pick<CakePlan, 'bowls' | 'batches' | 'tiers'>;
+  steps: readonly Step[];
+  tasks: readonly DayTask[];
+  placed: readonly Placed[];
+  pantry: Pantry;
+}
+
+/**
+ * A card for every batter and every batch of a filling or frosting. Those with the fewest allergens
+ * come first: what is free of them is made before what is not, and washed between.
+ */
+export function batchCards({ build, plan, steps, tasks, placed, pantry }: Made): BatchCard[] {
+  const larder = withGanaches(build, pantry);
+  const at = new Map(placed.map((one) => [one.id, one.startMin]));
+  const notedAt = (key: string, kind: 'mass' | 'temperature'): number | null =>
+    build.bench.notes.findLast(
+      (note) => note.stepKey === key && note.kind === kind && note.value !== null,
+    )?.value ?? null;
+  const madeMinOf = (own: readonly Step[]): number | null => {
+    const keys = new Set(own.map(({ key }) => key));
+    const task = tasks.find(({ stepKeys }) => stepKeys.some((key) => keys.has(key)));
+    return (task && at.get(task.id)) ?? null;
+  };
+  const card = (
+    id: string,
+    name: string,
+    recipeId: string,
+    own: readonly Step[],
+    more: Pick<BatchCard, 'mixes' | 'makeG' | 'goesInto'>,
+  ): BatchCard[] => {
+    const recipe = ifThere(() => findRow(larder, 'recipes', recipeId));
+    if (own.length === 0 || !recipe) return [];
+    const contents = recipeContents(recipe, larder);
+    const weighed = own.find(({ record }) => record?.kind === 'mass');
+    return [
+      {
+        id,
+        name,
+        madeMin: madeMinOf(own),
+        ...more,
+        madeG: weighed ? notedAt(weighed.key, 'mass') : null,
+        lines: own.flatMap(({ list }) => list).filter(({ foodId }) => foodId !== undefined),
+        reaches: own
+          .filter(({ probe, hold }) => probe !== null || hold !== null)
+          .map(({ key, title, probe }) => ({
+            title,
+            toC: probe?.toC ?? null,
+            readC: notedAt(key, 'temperature'),
+          })),
+        allergens: contents.allergens,
+        contents: labelText(contents),
+      },
+    ];
+  };
+  const bowls: readonly Bowl[] = valueOf(plan.bowls) ?? [];
+  const batches: readonly Batch[] = plan.batches;
+  return [
+    ...build.tiers.flatMap((tier, i) => {
+      const sponge = ifThere(() => findRow(larder, 'sponges', tier.spongeId));
+      const bake = valueOf(plan.tiers[i]!.bake);
+      const own = steps.filter(
+        ({ tierId, kind, line }) =>
+          tierId === tier.id && line.load !== null && (kind === 'weigh' || kind === 'mix'),
+      );
+      const cakes = bake?.cakes ?? [];
+      return sponge
+        ? card(`${tier.id}/batter`, `${tier.name}: ${sponge.name}`, sponge.recipeId, own, {
+            mixes: own
+              .filter(({ kind }) => kind === 'weigh')
+              .reduce((sum, { list }) => sum + (list[0]?.times ?? 1), 0),
+            makeG: (bake?.batterG ?? 0) + (bake?.inclusionG ?? 0),
+            goesInto: cakes.map((cake) => ({
+              label: `tin ${cake.index + 1}`,
+              massG: cake.batterG + cake.inclusionG,
+            })),
+          })
+        : [];
+    }),
+    ...batches.flatMap((batch) => {
+      const spread = ifThere(() => findRow(larder, 'spreads', batch.spreadId));
+      return spread
+        ? card(
+            batch.id,
+            batch.name,
+            spread.recipeId,
+            steps.filter(({ line }) => line.batchId === batch.id),
+            {
+              mixes: batch.mixes,
+              makeG: batch.makeG,
+              goesInto: bowls
+                .filter(({ batchId }) => batchId === batch.id)
+                .flatMap(({ uses }) => uses.map(({ label, massG }) => ({ label, massG }))),
+            },
+          )
+        : [];
+    }),
+  ].sort((a, b) => a.allergens.length - b.allergens.length);
+}

@@ -1,0 +1,275 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  batchCards,
+  compareLevels,
+  levelsOf,
+  planBuild,
+  readyChance,
+  scheduleDay,
+  temperatureLog,
+  type Build,
+  type DayTask,
+  type Levels,
+  type ReadyQuestion,
+} from '../src/index.ts';
+import { pantry } from './arbitrary.ts';
+import { demo, placedOf, stepsOf, tasksOf } from './work-kit.ts';
+
+const task = (id: string, handsMin: number, more: Partial<DayTask> = {}): DayTask => ({
+  id,
+  stepKeys: [],
+  title: id,
+  chapter: 'Bake',
+  tierId: null,
+  handsMin,
+  waitMin: 0,
+  again: null,
+  uses: [],
+  after: [],
+  ...more,
+});
+const base = {
+  windows: [{ fromMin: -600, toMin: 0 }],
+  capacity: { hands: 1, oven: 1, mixer: 1, fridge: 900, freezer: 0 },
+  seed: 3,
+  rounds: 40,
+};
+const chance = (tasks: DayTask[], more: Partial<ReadyQuestion> = {}) => {
+  const answer = scheduleDay({ ...base, tasks });
+  if (!answer.ok) throw new Error(answer.why);
+  return readyChance({
+    ...base,
+    tasks,
+    plan: answer.plan,
+    handsCv: 0.2,
+    waitCv: 0.1,
+    spareMin: 30,
+    runs: 400,
+    ...more,
+  });
+};
+
+describe('the chance that all is ready', () => {
+  const chain = [
+    task('bake', 60, { waitMin: 30 }),
+    task('coat', 60, { after: [{ id: 'bake', leastMin: 0, mostMin: null }] }),
+  ];
+  it('is certain where minutes are, and the same for the same seed', () => {
+    const sure = chance(chain, { handsCv: 0, waitCv: 0 });
+    expect(sure).toEqual({ readyShare: 1, lateTenthMin: 0, weakest: null, threat: null });
+    expect(chance(chain)).toEqual(chance(chain));
+  });
+  it('is that of the sum where one thing follows on another', () => {
+    // planned to end at the deadline: late is what is over by more than half an hour. The spread of
+    // 60 + 60 min by a fifth and 30 min by a tenth is 17.2 min; 30 min are 1.74 of it: 4 of 100
+    const { readyShare } = chance(chain, { runs: 4000 });
+    expect(readyShare).toBeGreaterThan(0.9);
+    expect(readyShare).toBeLessThan(0.98);
+    expect(chance(chain, { spareMin: 0 }).readyShare).toBeLessThan(0.7);
+    expect(chance(chain, { spareMin: 120 }).readyShare).toBeGreaterThan(0.99);
+  });
+  it('grows with minutes in hand and falls with spread', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 90 }), fc.integer({ min: 0, max: 60 }), (a, b) => {
+        const less = chance(chain, { spareMin: a, runs: 120 });
+        const more = chance(chain, { spareMin: a + b, runs: 120 });
+        expect(more.readyShare).toBeGreaterThanOrEqual(less.readyShare);
+      }),
+      { numRuns: 15 },
+    );
+    expect(chance(chain, { handsCv: 0.4 }).readyShare).toBeLessThan(chance(chain).readyShare);
+  });
+  it('names the task that threatens most', () => {
+    const long = [
+      task('short', 10),
+      task('long', 200, { after: [{ id: 'short', leastMin: 0, mostMin: null }] }),
+    ];
+    expect(chance(long).threat!.id).toBe('long');
+  });
+  it('says what waits longer than it keeps when minutes slip', () => {
+    const whipped = [
+      task('whip', 8),
+      task('cut', 60),
+      task('fill', 20, {
+        after: [
+          { id: 'whip', leastMin: 0, mostMin: 5 },
+          { id: 'cut', leastMin: 0, mostMin: null },
+        ],
+      }),
+    ];
+    const { weakest } = chance(whipped);
+    if (weakest) expect(weakest).toMatchObject({ id: 'fill', after: 'whip' });
+  });
+});
+
+describe('plans of the days are better level by level', () => {
+  const of = (more: Partial<Levels>): Levels => ({
+    lateMin: 0,
+    freshMin: 0,
+    spanMin: 600,
+    sessions: 2,
+    waitedMin: 0,
+    ...more,
+  });
+  it('nothing too late before all else; then fresh, late begun, in few stretches', () => {
+    expect(compareLevels(of({ lateMin: 1 }), of({ spanMin: 5000, sessions: 9 }))).toBeGreaterThan(
+      0,
+    );
+    expect(compareLevels(of({ freshMin: 40 }), of({ spanMin: 2000 }))).toBeGreaterThan(0);
+    // within ten minutes the next level decides, within two hours the one after
+    expect(compareLevels(of({ freshMin: 8 }), of({ spanMin: 2000 }))).toBeLessThan(0);
+    expect(compareLevels(of({ spanMin: 590, sessions: 3 }), of({ spanMin: 530 }))).toBeGreaterThan(
+      0,
+    );
+    expect(compareLevels(of({ spanMin: 590 }), of({ spanMin: 600 }))).toBeLessThan(0);
+    expect(compareLevels(of({}), of({}))).toBe(0);
+  });
+  it('is an order: what is better than the better is better', () => {
+    const any = fc.record({
+      lateMin: fc.integer({ min: 0, max: 3 }),
+      freshMin: fc.integer({ min: 0, max: 60 }),
+      spanMin: fc.integer({ min: 0, max: 900 }),
+      sessions: fc.integer({ min: 1, max: 4 }),
+      waitedMin: fc.integer({ min: 0, max: 900 }),
+    });
+    fc.assert(
+      fc.property(any, any, any, (a, b, c) => {
+        expect(Math.sign(compareLevels(a, b))).toBe(-Math.sign(compareLevels(b, a)));
+        if (compareLevels(a, b) <= 0 && compareLevels(b, c) <= 0)
+          expect(compareLevels(a, c)).toBeLessThanOrEqual(0);
+      }),
+    );
+  });
+  it('the search finds no worse than every way to place a few tasks on a grid of ten minutes', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 3 }), { minLength: 3, maxLength: 4 }),
+        fc.integer({ min: 0, max: 3 }),
+        (hands, keeps) => {
+          // the last takes all; what the first gives keeps so long
+          const tasks = hands.map((n, i) => task(`t${i}`, 10 * n));
+          tasks.at(-1)!.after = tasks
+            .slice(0, -1)
+            .map(({ id }, i) => ({ id, leastMin: 0, mostMin: i === 0 ? 10 * keeps : null }));
+          const windows = [
+            { fromMin: -60, toMin: 0 },
+            { fromMin: -200, toMin: -120 },
+          ];
+          const answer = scheduleDay({ ...base, tasks, windows, rounds: 200 });
+          if (!answer.ok) return;
+          const best = bestOnGrid(tasks, windows);
+          expect(best).not.toBeNull();
+          // how close everything lies is not searched to the end
+          const bare = (levels: Levels): Levels => ({ ...levels, waitedMin: 0 });
+          expect(compareLevels(bare(answer.plan.levels), bare(best!))).toBeLessThanOrEqual(1e-6);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+});
+
+/** The best levels of all ways to place tasks that take only hands, on a grid of ten minutes. */
+function bestOnGrid(
+  tasks: readonly DayTask[],
+  windows: readonly { fromMin: number; toMin: number }[],
+): Levels | null {
+  let best: Levels | null = null;
+  const starts = new Map<string, number>();
+  const slots = windows.flatMap(({ fromMin, toMin }) =>
+    Array.from({ length: (toMin - fromMin) / 10 }, (_, i) => fromMin + 10 * i),
+  );
+  const place = (i: number): void => {
+    const one = tasks[i];
+    if (!one) {
+      const levels = levelsOf(tasks, starts);
+      if (!best || compareLevels(levels, best) < 0) best = levels;
+      return;
+    }
+    for (const at of slots) {
+      const end = at + one.handsMin;
+      const inHours = windows.some(({ fromMin, toMin }) => at >= fromMin && end <= toMin);
+      const isFree = [...starts].every(([id, other]) => {
+        const length = tasks.find((task) => task.id === id)!.handsMin;
+        return at >= other + length || end <= other;
+      });
+      const isAfter = one.after.every(({ id }) => {
+        const made = tasks.find((task) => task.id === id)!;
+        return at >= starts.get(id)! + made.handsMin;
+      });
+      if (!inHours || !isFree || !isAfter) continue;
+      starts.set(one.id, at);
+      place(i + 1);
+      starts.delete(one.id);
+    }
+  };
+  place(0);
+  return best;
+}
+
+describe('cards and the log of temperatures', () => {
+  const build = demo('jubilee');
+  const plan = planBuild(build, pantry);
+  const steps = stepsOf(plan);
+  const tasks = tasksOf(build, plan);
+  const cardsOf = (one: Build) =>
+    batchCards({ build: one, plan, steps, tasks, placed: placedOf(one, tasks), pantry });
+  it('has one card for each batter and each batch, with its grams and where they go', () => {
+    const cards = cardsOf(build);
+    const made = [
+      ...build.tiers.map(({ id }) => `${id}/batter`),
+      ...plan.batches.map(({ id }) => id),
+    ];
+    expect(cards.map(({ id }) => id).sort()).toEqual(made.sort());
+    for (const card of cards) {
+      expect(card.lines.length, card.id).toBeGreaterThan(0);
+      expect(card.madeMin, card.id).toBeLessThan(0);
+      const into = card.goesInto.reduce((sum, { massG }) => sum + massG, 0);
+      expect(into, card.id).toBeLessThanOrEqual(card.makeG * 1.001);
+    }
+  });
+  it('puts what is free of allergens first', () => {
+    const counts = cardsOf(build).map(({ allergens }) => allergens.length);
+    expect(counts).toEqual([...counts].sort((a, b) => a - b));
+  });
+  const hold = steps.find(({ key }) => key === 'bowl/curd/hold/2')!;
+  const noted = (tempC: number): Build => ({
+    ...build,
+    bench: {
+      ...build.bench,
+      notes: [
+        {
+          id: 'n1',
+          stepKey: hold.key,
+          at: '2027-06-18T10:00:00Z',
+          kind: 'temperature',
+          value: tempC,
+          text: '',
+          planned: null,
+        },
+        {
+          id: 'n2',
+          stepKey: 'a step of before',
+          at: '2027-06-18T11:00:00Z',
+          kind: 'temperature',
+          value: 5,
+          text: '',
+          planned: null,
+        },
+      ],
+    },
+  });
+  it('holds each reading against its limit, and keeps what was read at steps that are gone', () => {
+    const line = (tempC: number) =>
+      temperatureLog(noted(tempC), steps).find(({ id }) => id === hold.key)!;
+    expect(line(hold.probe!.toC - 3).readings[0]!.isWithin).toBe(true);
+    expect(line(60).readings[0]!.isWithin).toBe(false);
+    expect(line(60).action).toContain('tray');
+    const all = temperatureLog(noted(20), steps);
+    expect(all.at(-1)).toMatchObject({ title: 'a step of before', readings: [{ tempC: 5 }] });
+    // a thermometer step without a reading is there, to be filled in by hand
+    const open = steps.filter(({ probe }) => probe !== null).map(({ key }) => key);
+    expect(all.map(({ id }) => id)).toEqual(expect.arrayContaining(open));
+  });
+});

@@ -238,6 +238,7 @@ describe('cards and the log of temperatures', () => {
     ...build,
     bench: {
       ...build.bench,
+      timers: [],
       notes: [
         {
           id: 'n1',
@@ -261,11 +262,34 @@ describe('cards and the log of temperatures', () => {
     },
   });
   it('holds each reading against its limit, and keeps what was read at steps that are gone', () => {
-    const line = (tempC: number) =>
-      temperatureLog(noted(tempC), steps).find(({ id }) => id === hold.key)!;
+    const line = (tempC: number, afterMin: number | null = null) => {
+      const build = noted(tempC);
+      const startedAt = new Date(Date.parse('2027-06-18T10:00:00Z') - (afterMin ?? 0) * 60_000);
+      if (afterMin !== null)
+        build.bench.timers.push({
+          id: 't1',
+          stepKey: hold.key,
+          label: 'curd',
+          startedAt: startedAt.toISOString(),
+          minutes: 90,
+          stoppedAt: null,
+        });
+      return temperatureLog(build, steps).find(({ id }) => id === hold.key)!;
+    };
+    // curd spoils and was hot: 21 degrees within two hours, 5 within six
+    expect(line(30).limits).toEqual([
+      { toC: 21, withinMin: 120 },
+      { toC: 5, withinMin: 360 },
+    ]);
     expect(line(hold.probe!.toC - 3).readings[0]!.isWithin).toBe(true);
-    expect(line(60).readings[0]!.isWithin).toBe(false);
-    expect(line(60).action).toContain('tray');
+    expect(line(40, 60).readings[0]!.isWithin).toBeNull();
+    expect(line(40, 121).readings[0]!.isWithin).toBe(false);
+    expect(line(20, 121).readings[0]!.isWithin).toBeNull();
+    expect(line(7, 400).readings[0]!.isWithin).toBe(false);
+    expect(line(60).action).toBe('cool faster');
+    // sugar does not spoil
+    const caramel = temperatureLog(build, steps).find(({ id }) => id === 'bowl/caramel/hold/3')!;
+    expect(caramel.limits).toEqual([]);
     const all = temperatureLog(noted(20), steps);
     expect(all.at(-1)).toMatchObject({ title: 'a step of before', readings: [{ tempC: 5 }] });
     // a thermometer step without a reading is there, to be filled in by hand

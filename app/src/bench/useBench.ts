@@ -89,7 +89,10 @@ export function useBench(steps: () => Step[]) {
   function toggleCheck(check: string): void {
     if (!step.value) return;
     const key = checkKey(step.value, check);
+    const at = step.value.key;
     edit('Check', (b) => {
+      // where work was begun it stays, whatever order the days come to
+      b.stepKey ??= at;
       if (b.checks.includes(key)) b.checks = b.checks.filter((c) => c !== key);
       else b.checks.push(key);
     });

@@ -69,8 +69,8 @@ const washBefore = (i: number): boolean =>
           Into:
           {{
             card.goesInto
-              .map(({ label, massG }) => `${settings.words(label)} ${text(massG, 'small')}`)
-              .join(', ')
+              .map(({ label, massG }) => `${settings.words(label)}: ${text(massG, 'small')}`)
+              .join('; ')
           }}.
         </p>
         <p>
@@ -109,6 +109,9 @@ h3 {
   gap: 10px;
   font-size: var(--size-text);
   margin: 0;
+}
+h3 b {
+  white-space: nowrap;
 }
 ul {
   list-style: none;

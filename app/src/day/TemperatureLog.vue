@@ -12,14 +12,21 @@ const lines = computed(() =>
   store.build && store.plan?.steps.ok ? temperatureLog(store.build, store.plan.steps.value) : [],
 );
 const degrees = (c: number): string => showText(c, 'temperature', settings.system);
-function limitOf({ fromC, toC, withinMin }: TemperatureLine): string {
-  if (toC === null) return '';
-  const within =
-    withinMin === null ? '' : ` within ${showText(withinMin, 'minutes', settings.system)}`;
-  return fromC === null
-    ? `down to ${degrees(toC)}${within}`
-    : `${degrees(fromC)} to ${degrees(toC)}`;
-}
+const minutes = (n: number): string => showText(n, 'minutes', settings.system);
+const wantedOf = ({ wanted, action }: TemperatureLine): string =>
+  wanted === null
+    ? ''
+    : action === 'cool faster'
+      ? `down to ${degrees(wanted.toC)}`
+      : `${degrees(wanted.fromC)} to ${degrees(wanted.toC)}`;
+const limitsOf = ({ limits }: TemperatureLine): string =>
+  limits.map(({ toC, withinMin }) => `${degrees(toC)} within ${minutes(withinMin)}`).join(', ');
+const actions: Record<TemperatureLine['action'], string> = {
+  'cool faster':
+    'Spread thin on a tray in the fridge, or the bowl in ice and water. Past a limit: thrown away.',
+  'bring it there': 'Warmed gently or cooled, stirred, and measured again.',
+  'measure again': 'Measured again after ten minutes.',
+};
 </script>
 
 <template>
@@ -29,7 +36,7 @@ function limitOf({ fromC, toC, withinMin }: TemperatureLine): string {
       <thead>
         <tr>
           <th>What</th>
-          <th>Limit</th>
+          <th>Wanted</th>
           <th>Read</th>
           <th>When</th>
           <th>If it is outside</th>
@@ -40,7 +47,10 @@ function limitOf({ fromC, toC, withinMin }: TemperatureLine): string {
           <td>
             {{ settings.words(line.title) }} <small>{{ line.label }}</small>
           </td>
-          <td>{{ limitOf(line) }}</td>
+          <td>
+            {{ wantedOf(line) }}
+            <small v-if="line.limits.length > 0">code: {{ limitsOf(line) }}</small>
+          </td>
           <td>
             <span
               v-for="reading in line.readings"
@@ -61,7 +71,7 @@ function limitOf({ fromC, toC, withinMin }: TemperatureLine): string {
             <span v-if="line.readings.length === 0" class="blank">________</span>
           </td>
           <td>
-            <small>{{ settings.words(line.action) }}</small>
+            <small>{{ actions[line.action] }}</small>
           </td>
         </tr>
       </tbody>
@@ -77,6 +87,9 @@ function limitOf({ fromC, toC, withinMin }: TemperatureLine): string {
 .reading {
   display: block;
   white-space: nowrap;
+}
+td small {
+  display: block;
 }
 .outside {
   font-weight: 700;

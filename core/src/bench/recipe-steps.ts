@@ -102,7 +102,7 @@ export function holdStep(
           toC === null || hold.why === 'rested'
             ? null
             : { label: 'in the middle', fromC: toC - probeK, toC },
-        hold: { place, highMm },
+        hold: { place, highMm, spoils },
       },
     ),
   ];

@@ -114,7 +114,7 @@ export interface Step {
   /** What goes into the oven here; null for what does not. */
   oven: Oven | null;
   /** Where what was made waits here, and how high it stands on a shelf, mm. */
-  hold: { place: CoolPlace; highMm: number } | null;
+  hold: { place: CoolPlace; highMm: number; spoils: boolean } | null;
   /** What follows must begin within so many minutes; null where it keeps. */
   keepsMin: number | null;
   handsOnMin: number;

@@ -1,5 +1,6 @@
 import { syrupBatch } from '../bench/bowl-steps.ts';
 import type { Step } from '../bench/steps.ts';
+import { isMachined } from '../bench/wash.ts';
 import type { Bowl } from '../bowls/bowls.ts';
 import type { Build } from '../document/types.ts';
 import type { CoolPlace, Spread } from '../pantry/types.ts';
@@ -19,9 +20,6 @@ type Timed = Pick<CakePlan, 'bowls' | 'tiers' | 'tally' | 'oven'> &
   Pick<MakingPlan, 'steps' | 'serving'>;
 
 const isCooling = ({ kind }: Step): boolean => kind === 'turn out';
-/** It takes the mixer, whatever is made in it. */
-const isMachined = ({ kind, hazards }: Step): boolean =>
-  (kind === 'mix' || kind === 'whip' || kind === 'cook') && hazards.includes('running machine');
 const isInFridge = (place: CoolPlace): boolean =>
   place === 'fridge' || place === 'tray in the fridge';
 /** It waits in the cold: everything that is put there, and what sets; not what cools from the oven. */

@@ -4,6 +4,7 @@ import { tierLoads } from '../oven/tier-loads.ts';
 import { bowlSteps, syrupSteps } from '../bench/bowl-steps.ts';
 import { sayRewarm } from '../bench/rewarm.ts';
 import { runBowls } from '../bench/bowl-run.ts';
+import { washBetween } from '../bench/wash.ts';
 import { inOwnTime } from '../bench/own-time.ts';
 import { carveSteps, reliefSteps } from '../bench/carve-steps.ts';
 import { closingSteps } from '../bench/closing-steps.ts';
@@ -188,6 +189,7 @@ export function planSteps(
           hand: 'loss',
           movedBy: factorOf(corrections, 'loss'),
         });
+    washBetween(sheet, pantry.kitchen.washMin);
     sayRewarm(sheet, bowls.value, spreadOf);
     runBowls(
       sheet,

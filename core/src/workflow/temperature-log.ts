@@ -2,32 +2,43 @@ import type { Step } from '../bench/steps.ts';
 import type { Build } from '../document/types.ts';
 import { code } from './holds.ts';
 
-/** What a reading is held against, C, and what is done where it is outside. */
+/** By so many minutes after it was put to cool it is as cold as that, C. */
+export interface CodeLimit {
+  toC: number;
+  withinMin: number;
+}
+
+/** What is measured with a thermometer, against what, what was read, and what is done where it is outside. */
 export interface TemperatureLine {
   id: string;
   title: string;
   /** What was measured, and where the probe was. */
   label: string;
-  fromC: number | null;
-  toC: number | null;
-  /** By when, minutes from when it was put to cool; null where no code says. */
-  withinMin: number | null;
-  /** Readings noted of it, the first before the last. */
+  /** As warm as the work wants it, C; null where nothing is wanted. */
+  wanted: { fromC: number; toC: number } | null;
+  /** What food codes want of what spoils and was hot; empty for what does not. */
+  limits: readonly CodeLimit[];
+  /** Readings noted of it, the first before the last; null where nothing says what they should be. */
   readings: { at: string; tempC: number; isWithin: boolean | null }[];
-  action: string;
+  action: 'cool faster' | 'bring it there' | 'measure again';
 }
 
-const coolingAction = 'Spread it on a tray in the fridge, or set the bowl in ice and water; not below 21 °C in two hours: thrown away.'; // prettier-ignore
-const workingAction = 'Warmed or cooled until it is there, stirred, and measured again.';
-/** Coldest that a chilled filling may be kept at, and what is done otherwise, C (usual food code). */
-const usualAction = 'Measured again after ten minutes; if it is still outside, it is not used.';
+/** From hot to the room, and from there to the cold (usual food code; the local one decides). */
+export const codeLimits: readonly CodeLimit[] = [
+  { toC: code.toC, withinMin: code.mostMin },
+  { toC: 5, withinMin: code.mostMin + 240 },
+];
+
+/** A thermometer for the kitchen is believed to half a degree, K. */
+const nearK = 0.5;
 
 /**
- * Everything that is to be measured with a thermometer against its limit, with what was read
- * (docs/model.md#holds): a log to print, with room for what is written by hand. Usual food code stands beside
- * what cools from hot; the local one decides.
+ * Everything that is measured against a temperature, with what was read (docs/model.md#holds): a log to
+ * print, with room for what is written by hand. What spoils and was hot is held against usual food
+ * code by the minutes since its timer was started; without one only against how warm it is wanted.
  */
 export function temperatureLog(build: Build, steps: readonly Step[]): TemperatureLine[] {
+  const { timers } = build.bench;
   const notes = build.bench.notes.filter(
     ({ kind, value }) => kind === 'temperature' && value !== null,
   );
@@ -36,27 +47,31 @@ export function temperatureLog(build: Build, steps: readonly Step[]): Temperatur
     const own = notes.filter(({ stepKey }) => stepKey === step.key);
     const { probe, hold } = step;
     if (!probe && own.length === 0) return [];
-    const cools = hold !== null && (step.hotC ?? 0) >= code.fromC;
-    const [fromC, toC] = [probe?.fromC ?? null, probe?.toC ?? null];
+    const limits = hold?.spoils && (step.hotC ?? 0) >= code.fromC ? codeLimits : [];
+    const wanted = probe ? { fromC: probe.fromC, toC: probe.toC } : null;
+    const begun = timers.find(({ stepKey }) => stepKey === step.key)?.startedAt;
+    const isWithin = (at: string, tempC: number): boolean | null => {
+      const minutes = begun === undefined ? null : (Date.parse(at) - Date.parse(begun)) / 60_000;
+      const due = minutes === null ? [] : limits.filter(({ withinMin }) => minutes >= withinMin);
+      if (due.some(({ toC }) => tempC > toC + nearK)) return false;
+      if (!wanted) return null;
+      // what is on its way down is neither in nor out until it is there
+      if (hold !== null) return tempC <= wanted.toC + nearK ? true : null;
+      return tempC >= wanted.fromC - nearK && tempC <= wanted.toC + nearK;
+    };
     return [
       {
         id: step.key,
         title: step.title,
         label: probe?.label ?? 'measured',
-        fromC: cools ? null : fromC,
-        toC,
-        withinMin: cools ? code.mostMin : null,
+        wanted,
+        limits,
         readings: own.map(({ at, value }) => ({
           at,
           tempC: value!,
-          isWithin:
-            toC === null
-              ? null
-              : cools
-                ? value! <= toC + 0.5
-                : value! >= (fromC ?? -Infinity) - 0.5 && value! <= toC + 0.5,
+          isWithin: isWithin(at, value!),
         })),
-        action: cools ? coolingAction : probe ? workingAction : usualAction,
+        action: limits.length > 0 ? 'cool faster' : probe ? 'bring it there' : 'measure again',
       },
     ];
   });
@@ -67,11 +82,10 @@ export function temperatureLog(build: Build, steps: readonly Step[]): Temperatur
       id: note.id,
       title: note.planned?.title ?? note.stepKey,
       label: note.planned?.label ?? 'measured',
-      fromC: null,
-      toC: null,
-      withinMin: null,
+      wanted: null,
+      limits: [],
       readings: [{ at: note.at, tempC: note.value!, isWithin: null }],
-      action: '',
+      action: 'measure again',
     }));
   return [...lines, ...earlier];
 }

@@ -141,6 +141,12 @@ describe('tiers in one oven', () => {
       expect(task.waitMin).toBe(Math.round(load.minutes!));
     });
   });
+  it('go in as they are numbered', () => {
+    const placed = new Map(placedOf(build, tasks).map((one) => [one.id, one]));
+    const begun = tasks.filter(({ bakes }) => bakes).sort((a, b) => a.line!.load! - b.line!.load!);
+    const baking = begun.map(({ id }) => placed.get(id)!.handsEndMin);
+    expect(baking).toEqual([...baking].sort((a, b) => a - b));
+  });
   it('heat it before the first, and before another temperature', () => {
     const leads = tasks.flatMap(({ uses }) =>
       uses.flatMap(({ resource, leadMin }) => (resource === 'oven' ? [leadMin ?? 0] : [])),

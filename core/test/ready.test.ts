@@ -218,15 +218,20 @@ describe('cards and the log of temperatures', () => {
   it('has one card for each batter and each batch, with its grams and where they go', () => {
     const cards = cardsOf(build);
     const made = [
-      ...build.tiers.map(({ id }) => `${id}/batter`),
+      ...steps
+        .filter(({ kind, line }) => kind === 'weigh' && line.load !== null)
+        .map(({ key }) => key),
       ...plan.batches.map(({ id }) => id),
     ];
+    expect(made.length).toBeGreaterThan(build.tiers.length + plan.batches.length);
     expect(cards.map(({ id }) => id).sort()).toEqual(made.sort());
     for (const card of cards) {
       expect(card.lines.length, card.id).toBeGreaterThan(0);
       expect(card.madeMin, card.id).toBeLessThan(0);
       const into = card.goesInto.reduce((sum, { massG }) => sum + massG, 0);
       expect(into, card.id).toBeLessThanOrEqual(card.makeG * 1.001);
+      // all of a batter goes into its tins
+      if (card.id.startsWith('tier-')) expect(into, card.id).toBeCloseTo(card.makeG, 3);
     }
   });
   it('puts what is free of allergens first', () => {

@@ -50,9 +50,9 @@ describe('at the bench and in the days', () => {
     const placed = placedOf(build, tasks);
     const at = new Map(placed.map((one) => [one.id, one]));
     for (const task of tasks)
-      for (const { id } of task.after)
+      for (const { id, leastMin } of task.after)
         expect(at.get(task.id)!.startMin, `${task.id} after ${id}`).toBeGreaterThanOrEqual(
-          at.get(id)!.endMin - 1e-6,
+          at.get(id)!.endMin + leastMin - 1e-6,
         );
     const caramel = at.get('bowl/caramel/make')!;
     expect(caramel.endMin - caramel.handsEndMin).toBeGreaterThan(100);

@@ -25,6 +25,8 @@ const kindOf = (ways: readonly PrepWay[]): OperationKind =>
 const verbs: Partial<Record<OperationKind, string>> = { macerate: 'Sugar', soak: 'Soak' };
 /** Ways that take a knife or a grater. */
 const sharp: readonly PrepWay[] = ['peel', 'hull', 'cut', 'grate'];
+/** Loads of one batter are baked within this, min. */
+const keepsForLoadsMin = 12 * 60;
 /** Water just off the boil, C. */
 const hotWaterC = 95;
 
@@ -56,7 +58,9 @@ export function prepareSteps(
       if (!food || !prep) continue;
       // what comes at the last moment is made ready for that moment
       const last = one.chapter === 'Serve';
-      const line = prepareLine(food.id, one.line.id, last);
+      // what keeps is made ready once for all loads of the oven
+      const forLoads = one.line.load !== null && (prep.mostMin ?? Infinity) >= keepsForLoadsMin;
+      const line = prepareLine(food.id, { lineId: forLoads ? null : one.line.id, last });
       const key = line.id;
       const known = found.get(key);
       if (known) known.massG += massG;

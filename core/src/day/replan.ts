@@ -1,5 +1,6 @@
 import type { Step } from '../bench/steps.ts';
 import type { Build } from '../document/types.ts';
+import { isMadeReadyFor } from '../workflow/operation.ts';
 import { freezerShare } from './keeping.ts';
 import { workedSince, type Window } from './hours.ts';
 import type { DayAnswer, DayQuestion } from './plan-types.ts';
@@ -34,7 +35,7 @@ export function doneOf(
     if (!preparedFor) continue;
     const isUsed = steps.some(
       (user) =>
-        user.line.id === preparedFor.lineId &&
+        isMadeReadyFor(preparedFor, user.line) &&
         done.has(user.key) &&
         user.takes.some(({ foodId }) => foodId === takes[0]?.foodId),
     );

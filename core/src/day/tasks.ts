@@ -5,10 +5,11 @@ import type { Bowl } from '../bowls/bowls.ts';
 import type { Build } from '../document/types.ts';
 import type { CoolPlace, Spread } from '../pantry/types.ts';
 import type { CakePlan, MakingPlan } from '../plan/plan-types.ts';
-import { cakeLine, type Line } from '../workflow/operation.ts';
+import { cakeLine, isMadeReadyFor, type Line } from '../workflow/operation.ts';
 import { ifThere, valueOf } from '../working/staged.ts';
 import { keepingRows, spongeKeepsMin, syrupKeepsMin } from './keeping.ts';
 import type { DayTask } from './types.ts';
+import { lengthOf } from './usage.ts';
 
 /** Hands-on time that is not worth cutting up, min: longer runs of steps become several tasks. */
 const mostHandsMin = 100;
@@ -218,6 +219,10 @@ function linkMade(
   };
   for (const made of tasks) {
     const steps = made.stepKeys.map((key) => stepAt.get(key)!);
+    // loads go in as they are numbered: the oven is hot for the first, hands are free for the next
+    const load = made.bakes ? made.line!.load! : 0;
+    const before = load > 0 ? loadAt.get(load - 1) : undefined;
+    if (before) link(made, before.id, before.handsMin - lengthOf(before), null);
     for (const tierId of made.bakes ?? []) {
       const [first] = firstOf.get(tierId) ?? [];
       const cool = steps.find((step) => isCooling(step) && step.tierId === tierId);
@@ -304,7 +309,7 @@ function linkPrepared(tasks: readonly DayTask[], stepAt: ReadonlyMap<string, Ste
       );
     };
     for (const user of tasks)
-      if (user.line?.id === wanted.lineId && user.stepKeys.some(takesIt))
+      if (user.line && isMadeReadyFor(wanted, user.line) && user.stepKeys.some(takesIt))
         user.after.push({ id: made.id, leastMin: 0, mostMin: step.keepsMin });
   }
 }

@@ -31,11 +31,22 @@ export interface BatchCard {
 
 interface Made {
   build: Build;
-  plan: Pick<CakePlan, 'bowls' | 'batches' | 'tiers'>;
+  plan: Pick<CakePlan, 'bowls' | 'batches'>;
   steps: readonly Step[];
   tasks: readonly DayTask[];
   placed: readonly Placed[];
   pantry: Pantry;
+}
+
+/** Steps of each batter of a tier, from weighing it out to the tins it goes into. */
+function mixingsOf(steps: readonly Step[], tierId: string): Step[][] {
+  const mixings: Step[][] = [];
+  for (const step of steps) {
+    if (step.tierId !== tierId || step.line.load === null) continue;
+    if (step.kind === 'weigh') mixings.push([step]);
+    else if (step.kind === 'mix' || step.kind === 'fill tin') mixings.at(-1)?.push(step);
+  }
+  return mixings;
 }
 
 /**
@@ -88,25 +99,29 @@ export function batchCards({ build, plan, steps, tasks, placed, pantry }: Made):
   const bowls: readonly Bowl[] = valueOf(plan.bowls) ?? [];
   const batches: readonly Batch[] = plan.batches;
   return [
-    ...build.tiers.flatMap((tier, i) => {
+    ...build.tiers.flatMap((tier) => {
       const sponge = ifThere(() => findRow(larder, 'sponges', tier.spongeId));
-      const bake = valueOf(plan.tiers[i]!.bake);
-      const own = steps.filter(
-        ({ tierId, kind, line }) =>
-          tierId === tier.id && line.load !== null && (kind === 'weigh' || kind === 'mix'),
-      );
-      const cakes = bake?.cakes ?? [];
+      const mixings = mixingsOf(steps, tier.id);
       return sponge
-        ? card(`${tier.id}/batter`, `${tier.name}: ${sponge.name}`, sponge.recipeId, own, {
-            mixes: own
-              .filter(({ kind }) => kind === 'weigh')
-              .reduce((sum, { list }) => sum + (list[0]?.times ?? 1), 0),
-            makeG: (bake?.batterG ?? 0) + (bake?.inclusionG ?? 0),
-            goesInto: cakes.map((cake) => ({
-              label: `tin ${cake.index + 1}`,
-              massG: cake.batterG + cake.inclusionG,
-            })),
-          })
+        ? mixings.flatMap((own, k) =>
+            card(
+              own[0]!.key,
+              `${tier.name}: ${sponge.name}${mixings.length > 1 ? `, batch ${k + 1} of ${mixings.length}` : ''}`,
+              sponge.recipeId,
+              own.filter(({ kind }) => kind !== 'fill tin'),
+              {
+                mixes: own[0]!.list[0]?.times ?? 1,
+                makeG: own
+                  .filter(({ kind }) => kind === 'mix')
+                  .flatMap(({ amounts }) => amounts)
+                  .reduce((sum, { value }) => sum + value, 0),
+                goesInto: own
+                  .filter(({ kind }) => kind === 'fill tin')
+                  .flatMap(({ amounts }) => amounts)
+                  .map(({ label, value }) => ({ label, massG: value })),
+              },
+            ),
+          )
         : [];
     }),
     ...batches.flatMap((batch) => {

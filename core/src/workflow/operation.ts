@@ -31,9 +31,18 @@ export interface Line {
   load: number | null;
   /** The tier that waits for what is made in it: discs, crepes and the like. */
   madeFor: string | null;
-  /** The line that an ingredient is made ready for, and whether for its last moment. */
-  preparedFor: { lineId: string; last: boolean } | null;
+  /** What an ingredient is made ready for. */
+  preparedFor: PreparedFor | null;
 }
+
+/** The line that takes what was made ready, null for all loads of the oven; and whether at the last moment. */
+export interface PreparedFor {
+  lineId: string | null;
+  last: boolean;
+}
+/** True for a line that takes what was made ready for it. */
+export const isMadeReadyFor = ({ lineId }: PreparedFor, { id, load }: Line): boolean =>
+  lineId === null ? load !== null : lineId === id;
 
 const line = (id: string, more: Partial<Line> = {}): Line => ({
   id,
@@ -49,9 +58,11 @@ export const cakeLine = line('cake');
 export const sawLine = line('saw');
 export const tierLine = (tierId: string): Line => line(tierId, { tierId });
 export const batchLine = (batchId: string): Line => line(`bowl/${batchId}`, { batchId });
-/** `last`: what is taken at the last moment is made ready by itself. */
-export const prepareLine = (foodId: string, lineId: string, last: boolean): Line =>
-  line(`prepare/${foodId}/${lineId}${last ? '/last' : ''}`, { preparedFor: { lineId, last } });
+/** What is taken at the last moment is made ready by itself. */
+export const prepareLine = (foodId: string, preparedFor: PreparedFor): Line =>
+  line(`prepare/${foodId}/${preparedFor.lineId ?? 'loads'}${preparedFor.last ? '/last' : ''}`, {
+    preparedFor,
+  });
 /** All that is mixed for a load of the oven and bakes in it, of whichever tier. */
 export const loadLine = (index: number): Line => line(`load/${index}`, { load: index });
 /** A layer that is no sponge, made beside the baking for the tier it goes into. */

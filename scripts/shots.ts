@@ -123,7 +123,10 @@ const views: View[] = [
     name: 'day',
     path: '/build/jubilee/day',
     before: async (p) => {
-      await p.getByText('Begin Wednesday 16 June, 20:30').waitFor({ timeout: 60_000 });
+      // the dome is carved, and the plan of the days follows from that
+      await expect(p.getByTestId('tally-height')).not.toContainText('…', { timeout: 60_000 });
+      await p.getByTestId('ready').waitFor({ timeout: 60_000 });
+      await p.waitForTimeout(4000);
       await turn('tasks')(p);
     },
   },

@@ -82,3 +82,48 @@ test('the waits of a recipe are changed in the pantry, and what cannot be is sai
     .click();
   await expect(page.getByTestId('start-timer')).toContainText('12 h');
 });
+
+test('how sure it is that all is ready; cards and a log of temperatures with room to write', async ({
+  page,
+}) => {
+  await openDemo(page, 'Fig and walnut', 'Day');
+  await expect(page.getByTestId('ready')).toContainText(/Ready in time in \d+ of 100/);
+  await page.getByTestId('tab-lists').click();
+  const cards = page.getByTestId('batch-cards');
+  await expect(cards).toContainText('Keeper’s carrot cake');
+  await expect(cards).toContainText('lot ____');
+  await expect(cards.getByRole('article').first()).toContainText(/Holds|Free|holds/);
+  await page.goto('/build/jubilee/day');
+  await page.getByTestId('tab-lists').click();
+  const log = page.getByTestId('temperature-log');
+  const curd = log.getByRole('row').filter({ hasText: 'lemon curd' });
+  await expect(curd).toContainText('21 °C within 2 h');
+  await expect(curd).toContainText('________');
+  await expect(log.getByRole('row').filter({ hasText: 'caramel' })).not.toContainText('within');
+});
+
+test('an ingredient says how it is made ready, and the shopping follows', async ({ page }) => {
+  await page.goto('/pantry');
+  await page.getByText('Ingredients', { exact: true }).first().click();
+  await page.getByPlaceholder(/Find among/).fill('grated carrot');
+  await page.getByRole('button', { name: 'Change grated carrot' }).click();
+  const ready = page.getByTestId('food-prep');
+  await expect(ready).toContainText('100 g ready begin as 118 g bought');
+  const left = ready.getByRole('textbox', { name: 'Share that is left once it is clean' });
+  await left.fill('50 %');
+  await left.press('Enter');
+  await expect(ready).toContainText('100 g ready begin as 200 g bought');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await openDemo(page, 'Fig and walnut');
+  await page.getByRole('button', { name: 'To the bench' }).click();
+  await page.getByTestId('all-steps').click();
+  await page.getByText('Make ready: grated carrot').click();
+  const amounts = page.locator('.amounts');
+  const grams = async (label: string): Promise<number> =>
+    Number(
+      /([\d.,]+)/.exec(
+        await amounts.locator('div').filter({ hasText: label }).first().locator('.big').innerText(),
+      )![1],
+    );
+  expect((await grams('as bought')) / (await grams('ready'))).toBeCloseTo(2, 1);
+});

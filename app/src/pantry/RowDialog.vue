@@ -192,6 +192,13 @@ async function save(): Promise<void> {
             />
           </div>
         </template>
+        <label v-if="table === 'sponges'" class="line"
+          ><span>climbs up bare sides: the tin is not greased, and it cools upside down</span
+          ><input
+            type="checkbox"
+            :checked="Boolean(draft.bareSides)"
+            @change="set('bareSides', !draft.bareSides)"
+        /></label>
         <template v-if="table === 'spreads'">
           <div class="line">
             <span>keeps as</span>

@@ -1,34 +1,13 @@
 import type { Tier } from '../document/types.ts';
 import { doneC } from '../heat/bake-time.ts';
-import type { TierTimes } from '../times/tier-times.ts';
-import { handsOn, topScale } from '../labour/minutes.ts';
-import { isBeatenWarm } from '../pantry/beaten-warm.ts';
-import { foodOf } from '../pantry/find.ts';
-import type { Pantry, Recipe, Sponge, Tin } from '../pantry/types.ts';
-import { scalingRules } from '../recipes/rules.ts';
-import { mixingOf, type TierLoad } from '../oven/tier-loads.ts';
-import { scaledParts, scaleRecipe, type ScaledRecipe } from '../recipes/scale.ts';
-import type { BakedCake, BakePlan } from '../tins/bake.ts';
-import { widthMm } from '../outline/outline.ts';
+import { handsOn } from '../labour/minutes.ts';
+import type { TierLoad } from '../oven/tier-loads.ts';
+import type { BakedCake } from '../tins/bake.ts';
 import { phrase } from '../units/phrase.ts';
 import { loadLine, type OperationKind } from '../workflow/operation.ts';
-import { loadKey } from '../workflow/step-keys.ts';
-import { holdsCaution } from './holds-caution.ts';
-import { partSteps } from './part-steps.ts';
-import { linesOf, takenBy, takenOf } from './recipe-steps.ts';
+import { keyOf, type BakeContext } from './bake-context.ts';
+import { mixingSteps } from './batter-steps.ts';
 import { ovenCaution, step, type Amount, type ListItem, type Step } from './steps.ts';
-
-export interface BakeContext {
-  tier: Tier;
-  sponge: Sponge;
-  tin: Tin;
-  recipe: Recipe;
-  scaled: ScaledRecipe;
-  bake: BakePlan;
-  loads: readonly TierLoad[];
-  times: TierTimes;
-  pantry: Pantry;
-}
 
 /** From the ingredients to cold cakes, load by load of the oven. */
 export const bakeSteps = (context: BakeContext): { load: number; steps: Step[] }[] =>
@@ -49,22 +28,15 @@ export const bakeSteps = (context: BakeContext): { load: number; steps: Step[] }
 function preparing(context: BakeContext, load: TierLoad, i: number): Step[] {
   const lined = lineStep(context, load);
   if (load.mixed.length === 0) return [lined];
-  const [mixed, ...before] = mixingSteps(context, load, i).reverse();
-  const early = before.reverse();
-  return load.reused > 0 ? [...early, mixed!, lined] : [...early, lined, mixed!];
+  const weighed = mixingSteps(context, load, i);
+  const mixed = weighed.pop()!;
+  return load.reused > 0 ? [...weighed, mixed, lined] : [...weighed, lined, mixed];
 }
 
-const keyOf = ({ tier, bake }: BakeContext, what: string, cakes: readonly BakedCake[]): string =>
-  loadKey(
-    tier,
-    what,
-    cakes.map(({ layers }) => layers[0]!),
-    cakes.length === bake.cakes.length,
-  );
 /** Of a step about some of the cakes, the one about all of them. */
 const wholeKeyOf = ({ id }: Tier, { key, kind }: Step): string | null => {
   const what = loadKinds[kind];
-  return what === undefined || key === `${id}/${what}` ? null : `${id}/${what}`;
+  return what !== undefined && key.startsWith(`${id}/${what}/`) ? `${id}/${what}` : null;
 };
 /** What steps of a load are called in their keys. */
 const loadKinds: Partial<Record<OperationKind, string>> = {
@@ -75,117 +47,14 @@ const loadKinds: Partial<Record<OperationKind, string>> = {
   bake: 'bake',
   'turn out': 'cool',
 };
-const sum = (cakes: readonly BakedCake[], of: (cake: BakedCake) => number): number =>
-  cakes.reduce((total, cake) => total + of(cake), 0);
 /** "tin 2", by the place of its cake among all of the tier. */
 const tinName = ({ bake }: BakeContext, { index }: BakedCake): string =>
   bake.cakes.length === 1 ? 'into the tin' : `tin ${index + 1}`;
 const tinsOf = (count: number): string => (count === 1 ? 'the tin' : `${count} tins`);
 
-/** Weighing out and mixing the batter of the loads that share it; mixing is the last of them. */
-function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number): Step[] {
-  const { tier, recipe, scaled, bake, pantry } = context;
-  const { foods, kitchen, recipes } = pantry;
-  const at = `${tier.id}/cake`;
-  const isMachined = recipe.hazards.includes('running machine');
-  const batterG = sum(mixed, (cake) => cake.batterG);
-  const inclusionG = sum(mixed, (cake) => cake.inclusionG);
-  const { share, mixes } = mixingOf(mixed, bake, recipe, kitchen);
-  const whole = mixed.length === bake.cakes.length;
-  const each = mixes === 1 && whole ? scaled : scaleRecipe(recipe, (scaled.makesG * share) / mixes);
-  const warm = isMachined
-    ? each.ingredients.flatMap(({ name, foodId }) => {
-        const food = foodOf(foods, foodId);
-        return food && isBeatenWarm(food) ? [name] : [];
-      })
-    : [];
-  const grown = Math.max(1, Math.sqrt(topScale(tier.outline) * share));
-  return [
-    ...partSteps(
-      i === 0 ? tier.id : `${tier.id}/load-${i + 1}`,
-      recipe.name,
-      scaledParts(each, mixes, recipes),
-      'Bake',
-      pantry,
-    ),
-    step(
-      keyOf(context, 'weigh', mixed),
-      'weigh',
-      'Bake',
-      `Weigh out for ${recipe.name}`,
-      handsOn.weigh,
-      {
-        part: at,
-        beside: true,
-        lead:
-          mixes > 1
-            ? phrase(`For each of ${mixes} mixings: more at once climbs out of the bowl.`)
-            : null,
-        list: [
-          ...linesOf(each, mixes),
-          ...(tier.inclusion
-            ? [
-                {
-                  label: `${tier.inclusion.name}, to fold in`,
-                  value: inclusionG,
-                  kind: 'bowl' as const,
-                  note: 'dust with flour',
-                },
-              ]
-            : []),
-        ],
-        takes: [
-          ...takenBy(each, mixes),
-          ...(tier.inclusion ? takenOf(tier.inclusion, inclusionG) : []),
-        ],
-        checks:
-          warm.length > 0
-            ? [`At room temperature, or the batter will look grainy: ${warm.join(', ')}`]
-            : [],
-        cautions: [
-          ...(tier.inclusion ? holdsCaution(tier.inclusion, foods) : []),
-          ...scalingRules(recipe, each.factor, widthMm(context.tin.outline), foods),
-        ],
-      },
-    ),
-    step(
-      keyOf(context, 'mix', mixed),
-      'mix',
-      'Bake',
-      'Mix the batter',
-      handsOn.batter * Math.max(grown, mixes),
-      {
-        part: at,
-        lead: phrase(
-          `${mixes > 1 ? `${mixes} times, one after the other. ` : ''}${recipe.steps.join(' ')}`,
-        ),
-        amounts: [
-          {
-            label: 'batter in all',
-            value: batterG + inclusionG,
-            kind: 'bowl',
-            figure: whole ? `${tier.id}/batter` : null,
-          },
-        ],
-        checks: ['No dry flour shows', 'The batter is smooth, not grainy'],
-        cautions: recipe.caution ? [phrase(recipe.caution)] : [],
-        hazards: recipe.hazards,
-        hotC: recipe.hottestC,
-        record: {
-          kind: 'mass',
-          label: 'batter in the bowl',
-          planned: batterG + inclusionG,
-          show: 'bowl',
-          hand: 'batter',
-        },
-      },
-    ),
-  ];
-}
-
 /** The tins of a load lined, or washed and lined once more. */
 function lineStep(context: BakeContext, { cakes, reused, index }: TierLoad): Step {
-  const { tier, tin, recipe, bake, pantry } = context;
+  const { tier, tin, sponge, recipe, bake, pantry } = context;
   const many = cakes.length;
   const title =
     reused > 0
@@ -202,7 +71,7 @@ function lineStep(context: BakeContext, { cakes, reused, index }: TierLoad): Ste
     {
       part: `${tier.id}/cake`,
       lead: phrase(
-        `${reused > 0 ? 'A warm tin melts the fat off its side: cold water, then dried. ' : ''}${tin.name}, {depth} deep. Grease, line the bottom and the sides, and dust.`,
+        `${reused > 0 ? 'A warm tin melts the fat off its side: cold water, then dried. ' : ''}${tin.name}, {depth} deep. ${sponge.bareSides ? 'Paper on the bottom alone; the sides stay bare, neither greased nor dusted: the foam climbs up them.' : 'Grease, line the bottom and the sides, and dust.'}`,
         { depth: [tin.depthMm, 'thickness'] },
       ),
       amounts: recipe.bake
@@ -264,7 +133,7 @@ const alikeMin = 1.5;
 
 /** In the oven, out of it tin by tin, and cold. */
 function ovenSteps(context: BakeContext, load: TierLoad, i: number): Step[] {
-  const { tier, recipe, bake, times, loads } = context;
+  const { tier, sponge, recipe, bake, times, loads } = context;
   const { cakes } = load;
   const at = `${tier.id}/cake`;
   const timed = cakes.flatMap(({ index, window }) => (window ? [{ index, window }] : []));
@@ -354,7 +223,11 @@ function ovenSteps(context: BakeContext, load: TierLoad, i: number): Step[] {
         hotC: doneC,
         cautions: [ovenCaution],
         beside: true,
-        lead: phrase('Ten minutes in the tin, then on a rack. Warm cake melts every frosting.'),
+        lead: phrase(
+          sponge.bareSides
+            ? 'Upside down at once, rim on three cups, until it is cold: right way up it sinks. Then a thin knife along the side, all round in one go.'
+            : 'Ten minutes in the tin, then on a rack. Warm cake melts every frosting.',
+        ),
         checks: [
           'No warmth at the middle of the underside',
           'Wrapped, and chilled overnight if there is time',

@@ -2,7 +2,7 @@ import { handsOn, topScale } from '../labour/minutes.ts';
 import type { KnifeCut } from '../tins/knife.ts';
 import { phrase } from '../units/phrase.ts';
 import { cutKey } from '../workflow/step-keys.ts';
-import type { BakeContext } from './bake-steps.ts';
+import type { BakeContext } from './bake-context.ts';
 import { knifeCaution, step, type Step } from './steps.ts';
 
 const cutTexts: Record<KnifeCut['kind'], string> = {
@@ -26,7 +26,7 @@ export function cutSteps({
         cutKey(tier, cake.layers[0]!),
         'level',
         'Fill and stack',
-        many === 1 ? 'Level and split the cake' : `Level and split cake ${cake.index + 1}`,
+        `${cake.cuts.some(({ kind }) => kind === 'split') ? 'Level and split' : 'Level'} ${many === 1 ? 'the cake' : `cake ${cake.index + 1}`}`,
         (handsOn.levelAndSplit / many) * Math.max(1, scale),
         {
           part: `${tier.id}/layer/${cake.layers[0]!}`,

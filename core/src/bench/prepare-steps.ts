@@ -3,7 +3,7 @@ import type { Food, FoodPrep, PrepWay } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { prepareLine, type Line, type OperationKind } from '../workflow/operation.ts';
 import { holdsCaution } from './holds-caution.ts';
-import { knifeCaution, step, type Amount, type Step } from './steps.ts';
+import { step, type Amount, type Step } from './steps.ts';
 
 const wayWords: Record<PrepWay, string> = {
   wash: 'Wash it in standing water, no longer than it takes, and lift it out.',
@@ -23,6 +23,9 @@ const done: Partial<Record<PrepWay, string>> = {
 const kindOf = (ways: readonly PrepWay[]): OperationKind =>
   ways.includes('sugar') ? 'macerate' : ways.includes('soak') ? 'soak' : 'prepare';
 const verbs: Partial<Record<OperationKind, string>> = { macerate: 'Sugar', soak: 'Soak' };
+const smallKnife = phrase(
+  'Knife, peeler or grater: board on a damp cloth, fingertips drawn in, and the last bit left over rather than grated.',
+);
 /** Ways that take a knife or a grater. */
 const sharp: readonly PrepWay[] = ['peel', 'hull', 'cut', 'grate'];
 /** Loads of one batter are baked within this, min. */
@@ -110,7 +113,7 @@ function prepareStep({ food, prep, massG, line }: Wanted, foods: readonly Food[]
       ],
       checks: [...prep.ways.flatMap((way) => done[way] ?? []), 'Weighed once it is ready'],
       cautions: [
-        ...(prep.ways.some((way) => sharp.includes(way)) ? [knifeCaution] : []),
+        ...(prep.ways.some((way) => sharp.includes(way)) ? [smallKnife] : []),
         ...holdsCaution({ name: food.name, foodId: food.id, allergens: [] }, foods).filter(
           () => food.allergens.length > 0 || !food.declared,
         ),

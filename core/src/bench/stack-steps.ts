@@ -146,6 +146,8 @@ export function stackSteps(context: StackContext): Step[] {
       ...(context.decks.get(gap.index) ?? []),
     );
   }
+  // one layer has nothing between that could settle
+  if (gaps.length === 0 && tier.restG === 0) return steps;
   steps.push(
     step(
       `${tier.id}/settle`,

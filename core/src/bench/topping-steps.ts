@@ -29,7 +29,7 @@ export const traySteps = (tier: Tier, finish: FinishPlan, foods: readonly Food[]
             {
               part: `${tier.id}/topping/${tier.toppings.indexOf(topping)}`,
               lead: phrase(
-                'Spread {thick} thick on lined paper about {side} square, and broken when it has set: {whole} in {count} whole pieces, {crushed} crushed.',
+                `Spread {thick} thick on lined paper about {side} square, and broken when it has set: ${topping.kind === 'pieces' ? `{whole} in {count} whole ${count === 1 ? 'piece' : 'pieces'}, {crushed} crushed` : 'small, and every splinter is used'}.`,
                 {
                   thick: [topping.tray!.thickMm, 'fine'],
                   side: [tray.sideMm, 'size'],

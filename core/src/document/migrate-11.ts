@@ -1,11 +1,17 @@
 import { startingFoods } from '../pantry/starting/foods.ts';
+import { startingSponges } from '../pantry/starting/sponges.ts';
 import { asList, asObject, type Loose } from './loose.ts';
 
 /* From version 10 to 11: layers get ids, and what was ticked, noted and timed goes by them. */
 
-/** How an ingredient of the house is made ready; of the user's own nobody has said. */
+/** Which foams cool upside down, and how an ingredient is made ready: of the user's own nobody has said. */
 export function rowFrom10(table: string, value: unknown): Loose {
   const row = asObject(value);
+  if (table === 'sponges')
+    return {
+      bareSides: startingSponges.find(({ id }) => id === row.id)?.bareSides ?? false,
+      ...row,
+    };
   if (table !== 'foods') return row;
   return { prep: startingFoods.find(({ id }) => id === row.id)?.prep ?? null, ...row };
 }

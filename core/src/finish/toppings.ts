@@ -84,6 +84,17 @@ const massOf = (topping: Topping, count: number, line: Outline | null): number =
   }
 };
 
+/** The slab that pieces are broken from; of a heap or a wreath every splinter is used. */
+const slabFor = (
+  { kind, acrossMm, highMm }: Topping,
+  { thickMm, wholeShare, spreads }: NonNullable<Topping['tray']>,
+  count: number,
+  massG: number,
+): TrayPlan =>
+  kind === 'pieces'
+    ? trayFor(count, acrossMm * highMm, thickMm, slabDensity, wholeShare, spreads)
+    : trayFor(1, (massG * 1000) / (thickMm * slabDensity), thickMm, slabDensity, 1, spreads);
+
 /** Every topping of a tier (docs/model.md#piping-and-toppings). */
 export function planToppings(
   toppings: readonly Topping[],
@@ -109,26 +120,18 @@ export function planToppings(
       massG: pieceOf(topping),
       contactCm2: Math.max(0.05, ((Math.PI / 4) * topping.acrossMm ** 2 * contactShare) / 100),
     };
+    const massG = massOf(topping, count, line);
     const stuck = topping.pick !== 'none' || topping.kind !== 'pieces' || top.spread === null;
     return {
       topping,
       asked,
       count,
       places,
-      massG: massOf(topping, count, line),
+      massG,
       pieceG: piece.massG,
       sinks: !stuck && sinks(piece, top.spread!, top.tempC),
       steepestDegrees: top.spread ? steepestDegrees(piece, top.spread, top.tempC) : 90,
-      tray: topping.tray
-        ? trayFor(
-            count,
-            topping.acrossMm * topping.highMm,
-            topping.tray.thickMm,
-            slabDensity,
-            topping.tray.wholeShare,
-            topping.tray.spreads,
-          )
-        : null,
+      tray: topping.tray ? slabFor(topping, topping.tray, count, massG) : null,
       crispH: topping.crisp ? crispHours(topping.crisp.thickMm, topping.crisp.filmed) : null,
     };
   });

@@ -146,6 +146,7 @@ const sponge = record<Sponge>({
   minSliceMm: figure(at.minSliceMm),
   allowableKPa: figure(at.allowableKPa),
   waitMin: figure(at.waitMin),
+  bareSides: flag(),
   soakMlPerMl: figure(at.soakMlPerMl),
   tone: oneOf(tones),
   recipeId: id(),

@@ -46,6 +46,8 @@ export interface Sponge extends Row {
   allowableKPa: number;
   /** How long the batter may stand before it goes into the oven, min. */
   waitMin: number;
+  /** It climbs up bare sides: the tin is not greased, and it cools upside down. */
+  bareSides: boolean;
   /** Syrup it holds, mL to the mL of sponge. */
   soakMlPerMl: number;
   tone: Tone;

@@ -169,6 +169,11 @@ export function faultsOf(job: WholeJob): string[] {
       !!tier.fondant && of('cover').length + of('panel').length === 0,
       'fondant without its step',
     );
+    for (const { topping, tray, massG } of plan.tiers[i]!.finish.toppings)
+      say(
+        !!tray && tray.massG < massG - 0.01,
+        `${topping.name}: a slab of ${tray?.massG} g for ${massG} g`,
+      );
     for (const { topping } of plan.tiers[i]!.finish.toppings)
       say(
         topping.count > 0 && topping.eaten && !order.has(`${topping.id}/put`),

@@ -10,6 +10,7 @@ function sponge(
   [waitMin, soakMlPerMl]: [number, number],
   allowable: [number, number],
   tone: Tone,
+  bareSides = false,
 ): Sponge {
   const about = (n: number, by: number): [number, number] => [
     Number((n * (1 - by)).toFixed(3)),
@@ -35,6 +36,7 @@ function sponge(
     minSliceMm,
     allowableKPa,
     waitMin,
+    bareSides,
     soakMlPerMl,
     tone,
     recipeId: `recipe-${id}`,
@@ -79,7 +81,16 @@ export const startingSponges: Sponge[] = [
     'spice',
   ),
   sponge('foam', 'Whisked foam', [0.45, 1.6, 0.1, 0.04], [12, 2], [10, 0.2], [1.2, 3], 'pale'),
-  sponge('chiffon', 'Oil foam', [0.4, 1.7, 0.1, 0.04], [15, 1.5], [10, 0.16], [1, 2.5], 'pale'),
+  sponge(
+    'chiffon',
+    'Oil foam',
+    [0.4, 1.7, 0.1, 0.04],
+    [15, 1.5],
+    [10, 0.16],
+    [1, 2.5],
+    'pale',
+    true,
+  ),
   sponge('mud', 'Dense mud cake', [1.15, 1.3, 0.07, 0.05], [12, 6], [120, 0.06], [4, 9], 'cocoa'),
   sponge('nutfoam', 'Nut foam', [0.55, 1.5, 0.1, 0.04], [15, 2], [10, 0.15], [1.4, 2.8], 'nut'),
   sponge(

@@ -1,0 +1,118 @@
+import { handsOn, topScale } from '../labour/minutes.ts';
+import { widthMm } from '../outline/outline.ts';
+import { mixingOf, type TierLoad } from '../oven/tier-loads.ts';
+import type { BakedCake } from '../tins/bake.ts';
+import { isBeatenWarm } from '../pantry/beaten-warm.ts';
+import { foodOf } from '../pantry/find.ts';
+import { scalingRules } from '../recipes/rules.ts';
+import { scaledParts, scaleRecipe } from '../recipes/scale.ts';
+import { phrase } from '../units/phrase.ts';
+import { keyOf, type BakeContext } from './bake-context.ts';
+import { holdsCaution } from './holds-caution.ts';
+import { partSteps } from './part-steps.ts';
+import { linesOf, takenBy, takenOf } from './recipe-steps.ts';
+import { step, type Step } from './steps.ts';
+
+const sumOf = (cakes: readonly BakedCake[], of: (cake: BakedCake) => number): number =>
+  cakes.reduce((total, cake) => total + of(cake), 0);
+
+/** Weighing out and mixing the batter of the loads that share it; mixing is the last of them. */
+export function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number): Step[] {
+  const { tier, recipe, scaled, bake, pantry } = context;
+  const { foods, kitchen, recipes } = pantry;
+  const at = `${tier.id}/cake`;
+  const isMachined = recipe.hazards.includes('running machine');
+  const batterG = sumOf(mixed, (cake) => cake.batterG);
+  const inclusionG = sumOf(mixed, (cake) => cake.inclusionG);
+  const { share, mixes } = mixingOf(mixed, bake, recipe, kitchen);
+  const whole = mixed.length === bake.cakes.length;
+  const each = mixes === 1 && whole ? scaled : scaleRecipe(recipe, (scaled.makesG * share) / mixes);
+  const warm = isMachined
+    ? each.ingredients.flatMap(({ name, foodId }) => {
+        const food = foodOf(foods, foodId);
+        return food && isBeatenWarm(food) ? [name] : [];
+      })
+    : [];
+  const grown = Math.max(1, Math.sqrt(topScale(tier.outline) * share));
+  return [
+    ...partSteps(
+      i === 0 ? tier.id : `${tier.id}/load-${i + 1}`,
+      recipe.name,
+      scaledParts(each, mixes, recipes),
+      'Bake',
+      pantry,
+    ),
+    step(
+      keyOf(context, 'weigh', mixed),
+      'weigh',
+      'Bake',
+      `Weigh out for ${recipe.name}`,
+      handsOn.weigh,
+      {
+        part: at,
+        beside: true,
+        lead:
+          mixes > 1
+            ? phrase(`For each of ${mixes} mixings: more at once climbs out of the bowl.`)
+            : null,
+        list: [
+          ...linesOf(each, mixes),
+          ...(tier.inclusion
+            ? [
+                {
+                  label: `${tier.inclusion.name}, to fold in`,
+                  value: inclusionG,
+                  kind: 'bowl' as const,
+                  note: 'dust with flour',
+                },
+              ]
+            : []),
+        ],
+        takes: [
+          ...takenBy(each, mixes),
+          ...(tier.inclusion ? takenOf(tier.inclusion, inclusionG) : []),
+        ],
+        checks:
+          warm.length > 0
+            ? [`At room temperature, or the batter will look grainy: ${warm.join(', ')}`]
+            : [],
+        cautions: [
+          ...(tier.inclusion ? holdsCaution(tier.inclusion, foods) : []),
+          ...scalingRules(recipe, each.factor, widthMm(context.tin.outline), foods),
+        ],
+      },
+    ),
+    step(
+      keyOf(context, 'mix', mixed),
+      'mix',
+      'Bake',
+      'Mix the batter',
+      handsOn.batter * Math.max(grown, mixes),
+      {
+        part: at,
+        lead: phrase(
+          `${mixes > 1 ? `${mixes} times, one after the other. ` : ''}${recipe.steps.join(' ')}`,
+        ),
+        amounts: [
+          {
+            label: 'batter in all',
+            value: batterG + inclusionG,
+            kind: 'bowl',
+            figure: whole ? `${tier.id}/batter` : null,
+          },
+        ],
+        checks: ['No dry flour shows', 'The batter is smooth, not grainy'],
+        cautions: recipe.caution ? [phrase(recipe.caution)] : [],
+        hazards: recipe.hazards,
+        hotC: recipe.hottestC,
+        record: {
+          kind: 'mass',
+          label: 'batter in the bowl',
+          planned: batterG + inclusionG,
+          show: 'bowl',
+          hand: 'batter',
+        },
+      },
+    ),
+  ];
+}

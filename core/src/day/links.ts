@@ -1,0 +1,183 @@
+import { syrupBatch } from '../bench/bowl-steps.ts';
+import type { Step } from '../bench/steps.ts';
+import type { Bowl } from '../bowls/bowls.ts';
+import type { Spread } from '../pantry/types.ts';
+import type { CakePlan } from '../plan/plan-types.ts';
+import { cakeLine, isMadeReadyFor } from '../workflow/operation.ts';
+import { ifThere } from '../working/staged.ts';
+import { keepingRows, spongeKeepsMin, syrupKeepsMin } from './keeping.ts';
+import { isCooling, waitOf } from './step-waits.ts';
+import type { DayTask } from './types.ts';
+import { lengthOf } from './usage.ts';
+
+/* What a task waits for, beside the one before it on its own line: tasks are linked in place. */
+
+/** A tin that came out is emptied, washed and cold again after so long, min (estimate). */
+const tinFreeMin = 15;
+
+/**
+ * What a tier is stacked from is there before it is begun: cakes cold, discs and crepes made. Batter
+ * that waits for a later load stands no longer than it can, and tins come out of one load before they
+ * go into the next.
+ */
+export function linkMade(
+  tasks: readonly DayTask[],
+  stepAt: ReadonlyMap<string, Step>,
+  firstOf: ReadonlyMap<string, readonly DayTask[]>,
+): void {
+  const loadAt = new Map(
+    tasks.flatMap((task) => (task.bakes ? [[task.line!.load, task] as const] : [])),
+  );
+  const link = (task: DayTask, id: string, leastMin: number, mostMin: number | null): void => {
+    if (task.id === id) return;
+    const known = task.after.find((one) => one.id === id);
+    if (!known) return void task.after.push({ id, leastMin, mostMin });
+    known.leastMin = Math.max(known.leastMin, leastMin);
+    if (mostMin !== null) known.mostMin = Math.min(known.mostMin ?? Infinity, mostMin);
+  };
+  for (const made of tasks) {
+    const steps = made.stepKeys.map((key) => stepAt.get(key)!);
+    // loads go in as they are numbered: the oven is hot for the first, hands are free for the next
+    const load = made.bakes ? made.line!.load! : 0;
+    const before = load > 0 ? loadAt.get(load - 1) : undefined;
+    if (before) link(made, before.id, before.handsMin - lengthOf(before), null);
+    for (const tierId of made.bakes ?? []) {
+      const [first] = firstOf.get(tierId) ?? [];
+      const cool = steps.find((step) => isCooling(step) && step.tierId === tierId);
+      const leastMin = Math.max(0, Math.round(cool ? waitOf(cool) : 0) - made.again!.waitMin);
+      if (first) link(first, made.id, leastMin, leastMin + spongeKeepsMin);
+    }
+    const forTier = made.line?.madeFor ?? null;
+    if (forTier !== null) {
+      const [first] = firstOf.get(forTier) ?? [];
+      if (first) link(first, made.id, 0, spongeKeepsMin);
+    }
+    for (const { oven } of steps) {
+      const batter = oven && loadAt.get(oven.batterFrom);
+      // it stands from when it is mixed, and the load before it bakes meanwhile
+      if (batter) {
+        const out = batter.again!;
+        const stood = batter.waitMin + out.handsMin + out.waitMin + made.handsMin;
+        link(made, batter.id, -out.waitMin, Math.max(-out.waitMin, oven.waitMin - stood));
+      }
+      const tins = oven && loadAt.get(oven.tinsFrom);
+      // only lining waits for them: what comes before it is done while they are in the oven
+      if (tins) {
+        const lined = steps.findIndex(({ kind }) => kind === 'line tin');
+        const beforeMin = steps.slice(0, lined).reduce((sum, one) => sum + one.handsOnMin, 0);
+        link(made, tins.id, tinFreeMin - tins.again!.waitMin - Math.round(beforeMin), null);
+      }
+    }
+  }
+}
+
+/** A bowl is made before the first task that takes from it, and not longer before than it keeps. */
+export function linkBowls(
+  tasks: readonly DayTask[],
+  bowls: readonly Bowl[],
+  spreadOf: (id: string) => Spread,
+  stepAt: ReadonlyMap<string, Step>,
+): void {
+  const lastOf = new Map<string, DayTask>();
+  for (const task of tasks) if (task.line?.batchId) lastOf.set(task.line.batchId, task);
+  for (const [batchId, made] of lastOf) {
+    const own = bowls.filter((bowl) => bowl.batchId === batchId);
+    const spreadId = own[0]?.spreadId;
+    const keeps = [
+      spreadId ? keepsFor(spreadId, spreadOf) : null,
+      stepAt.get(made.stepKeys.at(-1)!)?.keepsMin ?? null,
+    ].filter((min) => min !== null);
+    const mostMin = keeps.length > 0 ? Math.min(...keeps) : null;
+    for (const use of own.flatMap((bowl) => bowl.uses)) {
+      const key = use.step;
+      const user =
+        tasks.find(({ stepKeys }) => key !== null && stepKeys.includes(key)) ??
+        userOf(tasks, use.kind, use.part?.split('/')[0] ?? null);
+      if (!user || user === made || user.after.some((one) => one.id === made.id)) continue;
+      user.after.push({ id: made.id, leastMin: 0, mostMin });
+    }
+  }
+}
+
+/** Syrup has cooled before the first layer of a soaked tier is filled. */
+export function linkSyrup(tasks: readonly DayTask[], tiers: CakePlan['tiers']): void {
+  const made = tasks.findLast(({ line }) => line?.batchId === syrupBatch);
+  if (!made) return;
+  for (const { tierId, soak } of tiers)
+    if (soak.some(({ ml }) => ml > 0))
+      userOf(tasks, 'gap', tierId)?.after.push({
+        id: made.id,
+        leastMin: 0,
+        mostMin: syrupKeepsMin,
+      });
+}
+
+/** What was made ready is there before what takes it, and not longer than it stays fresh. */
+export function linkPrepared(tasks: readonly DayTask[], stepAt: ReadonlyMap<string, Step>): void {
+  for (const made of tasks) {
+    const step = stepAt.get(made.stepKeys.at(-1)!);
+    const wanted = step?.line.preparedFor;
+    if (!step || !wanted) continue;
+    const foods = new Set(step.takes.map(({ foodId }) => foodId));
+    const takesIt = (key: string): boolean => {
+      const one = stepAt.get(key)!;
+      return (
+        (one.chapter === 'Serve') === wanted.last &&
+        one.takes.some(({ foodId }) => foods.has(foodId))
+      );
+    };
+    for (const user of tasks)
+      if (user.line && isMadeReadyFor(wanted, user.line) && user.stepKeys.some(takesIt))
+        user.after.push({ id: made.id, leastMin: 0, mostMin: step.keepsMin });
+  }
+}
+
+/** Null for what is poured, which has no row among the spreads. */
+const keepsFor = (spreadId: string, spreadOf: (id: string) => Spread): number | null => {
+  const spread = ifThere(() => spreadOf(spreadId));
+  return spread ? keepingRows[spread.keeping].fridgeMin : null;
+};
+
+/** The first task that takes a kind of use of one tier. */
+function userOf(
+  tasks: readonly DayTask[],
+  kind: Bowl['uses'][number]['kind'],
+  tierId: string | null,
+): DayTask | undefined {
+  const inChapter = (chapter: string): DayTask | undefined =>
+    tasks.find((task) => task.chapter === chapter && task.tierId === tierId);
+  switch (kind) {
+    case 'dab':
+    case 'dam':
+    case 'gap':
+      return inChapter('Fill and stack');
+    case 'glue':
+      return inChapter('Carve') ?? inChapter('Coat');
+    case 'crumb':
+    case 'coat':
+    case 'inlay':
+      return inChapter('Coat');
+    case 'reserve':
+      return undefined;
+    default:
+      return tasks.find((task) => task.chapter === 'Finish');
+  }
+}
+
+/** The chain at the end begins when every tier and every tray is done. */
+export function linkCake(
+  tasks: readonly DayTask[],
+  lastOf: ReadonlyMap<string, DayTask>,
+  firstOf: ReadonlyMap<string, DayTask[]>,
+): void {
+  const [first] = firstOf.get(cakeLine.id) ?? [];
+  if (!first) return;
+  for (const [lineId, last] of lastOf) {
+    if (lineId === cakeLine.id || last.line?.batchId) continue;
+    first.after.push({ id: last.id, leastMin: 0, mostMin: null });
+  }
+  // a bowl that nothing is known to take from is made before the end
+  for (const last of lastOf.values())
+    if (last.line?.batchId && !tasks.some((task) => task.after.some(({ id }) => id === last.id)))
+      first.after.push({ id: last.id, leastMin: 0, mostMin: null });
+}

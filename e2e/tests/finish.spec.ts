@@ -186,7 +186,7 @@ test('a topping is dragged, counted by another, and sticks are counted out', asy
     'On a tray: almond brittle',
     'At the last moment: figs, halved',
   ])
-    await expect(page.getByText(title)).toBeVisible();
+    await expect(page.getByText(title).first()).toBeVisible();
   await page.getByText('Out before it is cut: topper').click();
   await expect(page.getByTestId('count')).toContainText('topper, taken out; 1 planned');
 });

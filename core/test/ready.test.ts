@@ -234,9 +234,22 @@ describe('cards and the log of temperatures', () => {
       if (card.id.startsWith('tier-')) expect(into, card.id).toBeCloseTo(card.makeG, 3);
     }
   });
-  it('puts what is free of allergens first', () => {
-    const counts = cardsOf(build).map(({ allergens }) => allergens.length);
+  it('puts what is free of allergens first, and washes before what is free of something', () => {
+    const cards = cardsOf(build);
+    const counts = cards.map(({ allergens }) => allergens.length);
     expect(counts).toEqual([...counts].sort((a, b) => a - b));
+    expect(cards[0]!.washBefore).toBe(false);
+    cards.slice(1).forEach((card, i) => {
+      const left = cards[i]!.allergens.filter((each) => !card.allergens.includes(each));
+      expect(card.washBefore, card.name).toBe(left.length > 0);
+    });
+    expect(cards.some(({ washBefore }) => washBefore)).toBe(true);
+    expect(cards.slice(1).some(({ washBefore }) => !washBefore)).toBe(true);
+  });
+  it('puts last what nobody knows, and washes after it', () => {
+    const foods = pantry.foods.map((food) => food.id === 'lemon-juice' ? { ...food, declared: false } : food); // prettier-ignore
+    const cards = batchCards({ build, plan, steps, tasks, placed: [], pantry: { ...pantry, foods } }); // prettier-ignore
+    expect(cards.at(-1)!.id).toBe('curd');
   });
   const hold = steps.find(({ key }) => key === 'bowl/curd/hold/2')!;
   const noted = (tempC: number): Build => ({

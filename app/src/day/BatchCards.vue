@@ -27,11 +27,6 @@ const cards = computed(() =>
     : [],
 );
 const text = (value: number, kind: Kind): string => showText(value, kind, settings.system);
-/** Washing comes where what follows holds something that what came before did not. */
-const washBefore = (i: number): boolean =>
-  i > 0 &&
-  cards.value[i]!.allergens.some((one) => !cards.value[i - 1]!.allergens.includes(one)) &&
-  cards.value[i]!.allergens.length > cards.value[i - 1]!.allergens.length;
 </script>
 
 <template>
@@ -41,8 +36,8 @@ const washBefore = (i: number): boolean =>
       What is free of an allergen is made before what holds it: in this order, where the days allow.
     </p>
     <div class="cards">
-      <article v-for="(card, i) in cards" :key="card.id" class="card">
-        <p v-if="washBefore(i)" class="wash">Bowl, whisk and hands washed before this one.</p>
+      <article v-for="card in cards" :key="card.id" class="card">
+        <p v-if="card.washBefore" class="wash">Bowl, whisk and hands washed before this one.</p>
         <h3>
           {{ settings.words(card.name) }}
           <b>{{ text(card.makeG, 'bowl') }}</b>

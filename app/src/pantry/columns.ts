@@ -347,13 +347,6 @@ export const kitchenColumns: Column[] = [
     range: at.washMin,
     hint: 'before the mixer makes something else',
   },
-  {
-    key: 'processorMl',
-    label: 'food processor',
-    kind: 'volume',
-    range: at.processorMl,
-    hint: 'nuts are ground in lots of a third of it',
-  },
   { key: 'roomC', label: 'the room', kind: 'temperature', range: at.roomC },
   { key: 'fridgeC', label: 'the fridge', kind: 'temperature', range: at.fridgeC },
   { key: 'freezerC', label: 'the freezer', kind: 'temperature', range: at.freezerC },

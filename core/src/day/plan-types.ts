@@ -1,5 +1,5 @@
 import type { Window } from './hours.ts';
-import type { Levels } from './levels.ts';
+import type { Late, Levels } from './levels.ts';
 import type { Capacity, DayTask, Placed, Resource } from './types.ts';
 
 /** A plan of the days, with how good it is known to be. Minutes. */
@@ -16,7 +16,7 @@ export interface DayPlan {
   /** Hands-on time of all tasks. */
   handsMin: number;
   /** Times a result waits longer than it keeps: by task and what came before, and by how much. */
-  late: { id: string; after: string; byMin: number }[];
+  late: Late[];
   /** How far each task can move earlier or later by itself, the others standing still. */
   slack: Record<string, { earlierMin: number; laterMin: number }>;
   /** Tasks that could not begin when they were wanted to, and when they do. */

@@ -1,7 +1,7 @@
 import { randomFrom } from '../working/random.ts';
 import type { DayPlan, DayQuestion } from './plan-types.ts';
 import type { DayTask, Resource } from './types.ts';
-import { spansOf } from './usage.ts';
+import { lengthOf, spansOf } from './usage.ts';
 
 /** What is asked: a plan, by how much its minutes differ, and how late it may be ready. */
 export interface ReadyQuestion extends DayQuestion {
@@ -100,11 +100,7 @@ function runOf(
     const start = freeFrom(task, workable(ready, usual), usual);
     for (const span of spansOf(task, start))
       taken.set(span.resource, [...(taken.get(span.resource) ?? []), span]);
-    const end =
-      start +
-      task.handsMin +
-      task.waitMin +
-      (task.again ? task.again.handsMin + task.again.waitMin : 0);
+    const end = start + lengthOf(task);
     for (const { id, mostMin } of task.after)
       if (mostMin !== null && ends.has(id)) waited.set(`${task.id}|${id}`, start - ends.get(id)!);
     ends.set(task.id, end);

@@ -347,8 +347,6 @@ export interface Kitchen {
   trays: number;
   /** Washing the bowl and what whips in it before it is used for something else. */
   washMin: number;
-  /** The food processor's bowl; nuts are ground in lots of a third of it. */
-  processorMl: number;
   roomC: number;
   fridgeC: number;
   freezerC: number;

@@ -26,6 +26,10 @@ export interface BatchCard {
   reaches: { title: string; toC: number | null; readC: number | null }[];
   goesInto: { label: string; massG: number }[];
   allergens: Allergen[];
+  /** Everything in it is known; of what is not, anything may be in it. */
+  isKnown: boolean;
+  /** Made after what holds something that this one is free of, or of which nobody knows: washed before. */
+  washBefore: boolean;
   contents: string;
 }
 
@@ -51,7 +55,8 @@ function mixingsOf(steps: readonly Step[], tierId: string): Step[][] {
 
 /**
  * A card for every batter and every batch of a filling or frosting. Those with the fewest allergens
- * come first: what is free of them is made before what is not, and washed between.
+ * come first, those of which something is not known last; where one leaves behind what the next is
+ * free of, bowl and hands are washed between.
  */
 export function batchCards({ build, plan, steps, tasks, placed, pantry }: Made): BatchCard[] {
   const larder = withGanaches(build, pantry);
@@ -71,7 +76,7 @@ export function batchCards({ build, plan, steps, tasks, placed, pantry }: Made):
     recipeId: string,
     own: readonly Step[],
     more: Pick<BatchCard, 'mixes' | 'makeG' | 'goesInto'>,
-  ): BatchCard[] => {
+  ): Unordered[] => {
     const recipe = ifThere(() => findRow(larder, 'recipes', recipeId));
     if (own.length === 0 || !recipe) return [];
     const contents = recipeContents(recipe, larder);
@@ -92,13 +97,14 @@ export function batchCards({ build, plan, steps, tasks, placed, pantry }: Made):
             readC: notedAt(key, 'temperature'),
           })),
         allergens: contents.allergens,
+        isKnown: contents.unknown.length === 0,
         contents: labelText(contents),
       },
     ];
   };
   const bowls: readonly Bowl[] = valueOf(plan.bowls) ?? [];
   const batches: readonly Batch[] = plan.batches;
-  return [
+  const cards = [
     ...build.tiers.flatMap((tier) => {
       const sponge = ifThere(() => findRow(larder, 'sponges', tier.spongeId));
       const mixings = mixingsOf(steps, tier.id);
@@ -142,5 +148,20 @@ export function batchCards({ build, plan, steps, tasks, placed, pantry }: Made):
           )
         : [];
     }),
-  ].sort((a, b) => a.allergens.length - b.allergens.length);
+  ].sort(
+    (a, b) => Number(b.isKnown) - Number(a.isKnown) || a.allergens.length - b.allergens.length,
+  );
+  return cards.map((one, i): BatchCard => {
+    const before = cards[i - 1];
+    return { ...one, washBefore: before !== undefined && leavesTraces(before, one) };
+  });
 }
+
+/** A card before its place among the others is known. */
+type Unordered = Omit<BatchCard, 'washBefore'>;
+
+/** What the one leaves on bowl and hands is not in the other. */
+const leavesTraces = (
+  one: Pick<Unordered, 'allergens' | 'isKnown'>,
+  next: Pick<Unordered, 'allergens'>,
+): boolean => !one.isKnown || one.allergens.some((each) => !next.allergens.includes(each));

@@ -29,7 +29,6 @@ export const startingKitchen: Kitchen = {
   preheatMin: 20,
   trays: 2,
   washMin: 4,
-  processorMl: 2000,
   roomC: 21,
   fridgeC: 4,
   freezerC: -18,

@@ -7,7 +7,7 @@ test('the days of the three-tier cake, planned backward within the hours', async
   await openDemo(page, 'Jubilee', 'Day');
   const title = page.getByTestId('sheet-title');
   // the dome is carved by then
-  await expect(title).toContainText('Begin Wednesday 16 June');
+  await expect(title).toContainText('Begin Wednesday 16 June, 18:36');
   await expect(page.getByTestId('result')).toContainText(/No plan can begin later than/);
   await expect(page.locator('[data-day="2027-06-19"]')).toBeVisible();
   // another pair of hands begins later

@@ -117,4 +117,16 @@ test('an ingredient says how it is made ready, and what of it is bought', async 
   await expect(ready).toHaveCount(0);
   await page.getByRole('button', { name: 'Change grated carrot' }).click();
   await expect(ready).toContainText('100 g ready begin as 200 g bought');
+  await page.reload();
+  await page.goto('/build/fig-and-walnut/bench');
+  await page.getByTestId('all-steps').click();
+  await page.getByRole('dialog').getByText('Make ready: grated carrot').click();
+  await expect(page.getByTestId('step-title')).toHaveText('Make ready: grated carrot');
+  // each amount stands under its name
+  const grams = async (label: string): Promise<number> => {
+    const name = page.locator('.amounts .what').getByText(label, { exact: true });
+    const text = await name.locator('xpath=following-sibling::*').innerText();
+    return Number(/[\d.]+/.exec(text)![0]) * (text.includes('kg') ? 1000 : 1);
+  };
+  expect((await grams('as bought')) / (await grams('ready'))).toBeCloseTo(2, 1);
 });

@@ -63,6 +63,9 @@ async function workedOut(p: Page): Promise<void> {
   await p.waitForTimeout(1500);
   await expect(p.getByTestId('carving-note')).toHaveCount(0, { timeout: 120_000 });
 }
+/** What the solids measure is in: nothing in the tally is still being worked out. */
+const settled = (p: Page): Promise<void> =>
+  expect(p.getByTestId('tally-height')).not.toContainText('…', { timeout: 60_000 });
 const views: View[] = [
   {
     name: 'shelf',
@@ -80,7 +83,10 @@ const views: View[] = [
   {
     name: 'stack-tiers',
     path: '/build/jubilee/stack',
-    before: (p) => p.getByTestId('tiers').getByRole('button', { name: 'Dome' }).click(),
+    before: async (p) => {
+      await settled(p);
+      await p.getByTestId('tiers').getByRole('button', { name: 'Dome' }).click();
+    },
   },
   { name: 'stack-height', path: '/build/meridian/stack', before: turn('height', '.chart') },
   { name: 'bake', path: '/build/meridian/bake' },
@@ -98,6 +104,7 @@ const views: View[] = [
     name: 'finish',
     path: '/build/jubilee/finish',
     before: async (p) => {
+      await settled(p);
       await p.getByTestId('drip-time').getByText('all at rest').waitFor();
       await p.getByTestId('scrub').fill('120');
     },
@@ -124,7 +131,7 @@ const views: View[] = [
     path: '/build/jubilee/day',
     before: async (p) => {
       // the dome is carved, and the plan of the days follows from that
-      await expect(p.getByTestId('tally-height')).not.toContainText('…', { timeout: 60_000 });
+      await settled(p);
       await p.getByTestId('ready').waitFor({ timeout: 60_000 });
       await p.waitForTimeout(4000);
       await turn('tasks')(p);

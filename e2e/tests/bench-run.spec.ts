@@ -271,5 +271,7 @@ test('a cake that is done goes into the log and stays there', async ({ page }) =
   await page.goto('/build/equinox/day');
   await page.getByTestId('tab-log').click();
   await expect(page.getByTestId('finished')).toContainText('stays as it was planned');
+  await expect(page.getByTestId('sheet-title')).toContainText('Begin');
+  await expect(page.getByTestId('ready')).toHaveCount(0);
   await expect(page.getByTestId('log')).toContainText('slip of the pen');
 });

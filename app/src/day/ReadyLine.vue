@@ -13,6 +13,8 @@ const settings = useSettings();
 const runs = 300;
 const question = computed<ReadyQuestion | null>(() => {
   if (!day.plan || !day.question || !store.build) return null;
+  // of a cake that is done there is nothing to be sure of
+  if (store.build.bench.finished) return null;
   return {
     ...day.question,
     plan: { placed: day.answer?.ok ? day.answer.plan.placed : [] },

@@ -29,7 +29,8 @@ export * from './pantry/diets.ts';
 export * from './pantry/find.ts';
 export * from './pantry/hazards.ts';
 export * from './pantry/empty-rows.ts';
-export { pantryLimits, type CarriedRows } from './pantry/fields.ts';
+export type { CarriedRows } from './pantry/fields.ts';
+export { pantryLimits } from './pantry/limits.ts';
 export * from './pantry/starting/index.ts';
 
 export * from './document/types.ts';

@@ -87,7 +87,7 @@ describe('the plan of a carved tier', () => {
     expect(now.servings).toBe(Math.floor((was.servings * result.leftMl) / result.stackMl));
     // batter and filling are for the stack before it is cut
     expect(plan.tiers[0]!.bake).toEqual(whole.tiers[0]!.bake);
-    expect(plan.figures['tier-1/carved']!.value).toBeCloseTo(result.leftG, 6);
+    expect(plan.figures.of('tier-1/carved')!.value).toBeCloseTo(result.leftG, 6);
     expect(plan.section.parts.find((p) => p.id === 'tier-1/layer/3')!.lines).toBeDefined();
     expect(plan.section.heightMm).toBeLessThanOrEqual(whole.section.heightMm + 1e-6);
   });

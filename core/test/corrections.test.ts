@@ -232,9 +232,9 @@ describe('a plan that follows the hand', () => {
     const work = recordablesOf(bake).find(({ hand }) => hand === 'time');
     expect(work?.movedBy).toBe(1.5);
     expect(
-      plan.figures['tier-1/cake/0/minutes']!.inputs.some(({ label }) =>
-        label.includes('5 of your'),
-      ),
+      plan.figures
+        .of('tier-1/cake/0/minutes')!
+        .inputs.some(({ label }) => label.includes('5 of your')),
     ).toBe(true);
   });
   it('learns the same hand whether or not plans follow it', () => {

@@ -155,9 +155,7 @@ describe('an edit', () => {
     const { tally, figures, cautions, ...rest } = planBuild(next, pantry);
     expect(makingsKnown.made - before).toBe(1);
     expect(tally).toEqual({ ...cake.tally, handsOnMin: making.handsOnMin });
-    expect(Object.keys(figures).length).toBe(
-      Object.keys(cake.figures).length + Object.keys(making.figures).length,
-    );
+    expect(figures.all()).toEqual([...cake.figures.all(), ...making.figures.all()]);
     expect(cautions.length).toBe(cake.cautions.length + making.cautions.length);
     expect(rest.steps).toBe(making.steps);
     expect(rest.section).toBe(cake.section);

@@ -58,7 +58,7 @@ describe('figures that misled', () => {
       pantry,
     );
     const range = (id: string) =>
-      plan.figures[id]!.inputs.find((input) => input.read?.table === 'coat styles')?.read;
+      plan.figures.of(id)!.inputs.find((input) => input.read?.table === 'coat styles')?.read;
     expect(range('tier-1/crumb')!.row).not.toBe(range('tier-1/coat')!.row);
   });
   it('a dab grows with the cake', () => {

@@ -129,7 +129,9 @@ describe('a plan of any build', () => {
         const before = JSON.stringify([build, pantry]);
         const plan = planBuild(build, pantry);
         expect(JSON.stringify([build, pantry])).toBe(before);
-        expect(planBuild(structuredClone(build), pantry)).toEqual(plan);
+        const again = planBuild(structuredClone(build), pantry);
+        expect(again).toEqual(plan);
+        expect(again.figures.all()).toEqual(plan.figures.all());
       }),
       { numRuns: 20 },
     );
@@ -141,20 +143,22 @@ describe('a plan of any build', () => {
         const plan = planBuild(build, pantry);
         const keys = plan.steps.ok ? plan.steps.value.map((s) => s.key) : [];
         expect(new Set(keys).size).toBe(keys.length);
-        for (const [id, figure] of Object.entries(plan.figures)) {
-          expect(figure.id).toBe(id);
+        for (const figure of plan.figures.all()) {
+          const { id } = figure;
+          expect(plan.figures.of(id)).toBe(figure);
           expect(figure.how.length).toBeGreaterThan(10);
           expect(figure.inputs.length).toBeGreaterThan(0);
           for (const input of figure.inputs)
             if (input.from) {
-              expect(plan.figures[input.from], `${id} from ${input.from}`).toBeDefined();
-              expect(input.value).toBeCloseTo(plan.figures[input.from]!.value, 6);
+              expect(plan.figures.of(input.from), `${id} from ${input.from}`).toBeDefined();
+              expect(input.value).toBeCloseTo(plan.figures.of(input.from)!.value, 6);
             }
         }
         if (plan.steps.ok)
           for (const step of plan.steps.value)
             for (const amount of step.amounts)
-              if (amount.figure) expect(plan.figures[amount.figure], amount.figure).toBeDefined();
+              if (amount.figure)
+                expect(plan.figures.of(amount.figure), amount.figure).toBeDefined();
       }),
       { numRuns: 25 },
     );

@@ -87,7 +87,7 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     <div v-for="amount in step.amounts" :key="amount.label">
       <div class="what">{{ settings.words(amount.label) }}</div>
       <button
-        v-if="amount.figure && plan.figures[amount.figure]"
+        v-if="amount.figure && plan.figures.of(amount.figure)"
         type="button"
         class="big"
         @click="working.open(amount.figure)"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { showText, type Input } from '@pyrgotect/core';
+import { showText, type Figure, type Input } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -9,11 +9,9 @@ const store = useBuild();
 const settings = useSettings();
 const { trail, deeper, back, close } = useWorking();
 /** Of both layers of the plan, asked for when a working is opened. */
-const figures = computed(() => (trail.value.length > 0 ? (store.plan?.figures ?? {}) : {}));
-const figure = computed(() => {
-  const id = trail.value.at(-1);
-  return id === undefined ? null : (figures.value[id] ?? null);
-});
+const figureOf = (id: string | undefined): Figure | null =>
+  id === undefined ? null : (store.plan?.figures.of(id) ?? null);
+const figure = computed(() => figureOf(trail.value.at(-1)));
 const text = (input: Pick<Input, 'value' | 'kind'>): string =>
   showText(input.value, input.kind, settings.system);
 const range = (input: Input): string =>
@@ -48,7 +46,7 @@ const range = (input: Input): string =>
             </th>
             <td>
               <button
-                v-if="input.from && figures[input.from]"
+                v-if="input.from && figureOf(input.from)"
                 type="button"
                 class="link"
                 @click="deeper(input.from)"

@@ -44,7 +44,7 @@ const entries = computed<Entry[]>(() => [
     more: 'part of the cake',
     run: () => emit('select', id),
   })),
-  ...Object.values(store.plan?.figures ?? {}).map((figure) => ({
+  ...(store.plan?.figures.all() ?? []).map((figure) => ({
     key: `figure/${figure.id}`,
     title: figure.label,
     more: showText(figure.value, figure.kind, settings.system),

@@ -1,6 +1,7 @@
 import type { BoardCover } from '../covers/fondant.ts';
 import { handsOn } from '../labour/minutes.ts';
 import { phrase } from '../units/phrase.ts';
+import { serveKey } from '../workflow/step-keys.ts';
 import { fondantOf } from './cover-steps.ts';
 import { takenOf } from './recipe-steps.ts';
 import { knifeCaution, step, type Step } from './steps.ts';
@@ -56,7 +57,7 @@ export function closingSteps(
     ...journey,
     ...lastMoment,
     ...countingOut,
-    step('serve', 'cut and serve', 'Serve', 'Out of the fridge, and cut', 5, {
+    step(serveKey, 'cut and serve', 'Serve', 'Out of the fridge, and cut', 5, {
       hazards: ['knife'],
       cautions: [knifeCaution],
       lead: phrase(

@@ -44,6 +44,8 @@ export function inOwnTime(step: Step, corrections: Corrections): Step {
       movedBy: time,
     });
   const { record } = step;
+  if (time === 1 && timer === step.timer && also.length === step.also.length && !record)
+    return step;
   return {
     ...step,
     handsOnMin,

@@ -2,7 +2,7 @@ import type { Build } from '../document/types.ts';
 import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
-import { FigureBook, from, given, type Input } from '../working/figures.ts';
+import { type FigurePage, FigureBook, from, given, type Input } from '../working/figures.ts';
 import { planBatch, shareOut, type Batch, type HoldsOf } from './batches.ts';
 import { enoughG, scatterOfKind, sumSpread, type ChancePart } from './chance.ts';
 import { tintNote } from './tint.ts';
@@ -185,17 +185,19 @@ export function planBowls(
       tinted: tintNote(spread, drawn.tint, makeG),
     };
   });
-  for (const bowl of bowls)
-    enter(
-      book,
-      build,
-      bowl,
-      batches.find((each) => each.id === bowl.batchId)!,
-    );
+  book.later((page) => {
+    for (const bowl of bowls)
+      enter(
+        page,
+        build,
+        bowl,
+        batches.find((each) => each.id === bowl.batchId)!,
+      );
+  });
   return { bowls, batches };
 }
 
-function enter(book: FigureBook, build: Build, bowl: Bowl, batch: Batch): void {
+function enter(page: FigurePage, build: Build, bowl: Bowl, batch: Batch): void {
   const inputs: Input[] = [
     ...bowl.uses.map((u) =>
       u.figure ? from(u.figure, u.label, u.massG, 'small') : given(u.label, u.massG, 'small'),
@@ -225,7 +227,7 @@ function enter(book: FigureBook, build: Build, bowl: Bowl, batch: Batch): void {
       ),
     );
   inputs.push(given('mixings', batch.mixes, 'count'));
-  book.add(
+  page.add(
     `bowl/${bowl.id}/make`,
     `${bowl.name} to make`,
     bowl.makeG,

@@ -1,6 +1,6 @@
 import type { Tier } from '../document/types.ts';
 import type { CoatPlan } from '../coat/coat.ts';
-import { from, given, type FigureBook } from '../working/figures.ts';
+import { from, given, type FigurePage } from '../working/figures.ts';
 import type { TierCarve } from './apply.ts';
 import type { CarveResult } from './result.ts';
 
@@ -10,10 +10,10 @@ export function enterCarving(
   { question }: TierCarve,
   result: CarveResult,
   coat: CoatPlan | null,
-  book: FigureBook,
+  page: FigurePage,
 ): void {
   const nameOf = (id: string): string => question.cuts.find((cut) => cut.id === id)?.name ?? id;
-  book.add(
+  page.add(
     `${tier.id}/carved`,
     'Cake and filling left by the knife',
     result.leftG,
@@ -26,7 +26,7 @@ export function enterCarving(
         .map((step) => given(`less ${nameOf(step.cutId)}`, -step.removedG, 'small')),
     ],
   );
-  book.add(
+  page.add(
     `${tier.id}/offcuts`,
     'Offcuts not used again',
     result.stackG - result.leftG,
@@ -37,7 +37,7 @@ export function enterCarving(
       from(`${tier.id}/carved`, 'what is left', result.leftG, 'bowl'),
     ],
   );
-  book.add(
+  page.add(
     `${tier.id}/height`,
     'Finished height',
     result.topMm + question.cover.crumbMm + question.cover.topMm + question.cover.fondantMm,
@@ -56,7 +56,7 @@ export function enterCarving(
   const how = result.coat.exact
     ? 'Measured on the carved solid: cells of 2 mm that lie within the thickness of its surface.'
     : 'Reckoned from the carved surface and its curvature; it is being measured on the solid.';
-  book.add(
+  page.add(
     `${tier.id}/crumb`,
     'Crumb coat',
     coat.crumbG,
@@ -68,7 +68,7 @@ export function enterCarving(
       given('volume', coat.crumbMl, 'volume'),
     ],
   );
-  book.add(`${tier.id}/coat`, 'Coat', coat.coatG, 'bowl', `${how} Times density.`, [
+  page.add(`${tier.id}/coat`, 'Coat', coat.coatG, 'bowl', `${how} Times density.`, [
     given('carved surface', result.surfaceMm2, 'area'),
     given('thickness on the side', coat.sideMm, 'thickness'),
     given('thickness on top', coat.topMm, 'thickness'),

@@ -96,70 +96,78 @@ export function planCoat(
     coatG: shares.reduce((sum, share) => sum + share.massG, 0),
     shares,
   };
-  const style = styleRows[tier.coat.style];
-  const thick = (
-    label: string,
-    own: number | null,
-    value: number,
-    of: (typeof styleRows)[keyof typeof styleRows] = style,
-  ): Input =>
-    own === null
-      ? {
-          label,
-          value,
-          kind: 'thickness',
-          read: {
-            table: 'coat styles',
-            row: of.title,
-            source: of.source,
-            range: of.range,
-          },
-        }
-      : given(label, own, 'thickness');
-  const dense = (spread: Spread): Input =>
-    read('spreads', spread, 'densityGPerMl', `density of ${spread.name.toLowerCase()}`, 'density');
-  book.add(
-    `${tier.id}/crumb`,
-    'Crumb coat',
-    plan.crumbG,
-    'bowl',
-    'The shell that the crumb coat makes round the stack and over its top, with round corners, times the share it covers; what uneven sides and open grooves swallow; times density.',
-    [
-      from(`${tier.id}/stack`, 'height of the stack', stackMm, 'span'),
-      // a crumb coat has a range of its own, whatever comes over it
-      thick('thickness', tier.coat.crumbMm, t.crumbMm, styleRows['crumb coat only']),
-      given('share of the cake it hides', t.cover, 'share'),
-      ...(domeMl > 0 ? [given('round the dome on top', domeMl, 'volume')] : []),
-      ...(openMl > 0 ? [given('grooves left by fillings', openMl, 'volume')] : []),
-      given('unevenness of sponge sides', kitchen.roughnessMm, 'fine'),
-      given('volume', crumbMl, 'volume'),
-      dense(inner),
-    ],
-  );
-  const { comb } = tier.coat;
-  book.add(
-    `${tier.id}/coat`,
-    hasCrumb ? 'Coat, on top of the crumb coat' : 'Coat',
-    plan.coatG,
-    'bowl',
-    'The shell round the crumb-coated stack and over its top: the outline moved outward, less the outline, times height; and the moved outline times the thickness on top; times density.',
-    [
-      from(`${tier.id}/stack`, 'height of the stack', stackMm, 'span'),
-      thick('thickness on the side', tier.coat.sideMm, t.sideMm),
-      ...(comb && tier.coat.style === 'combed' && tier.coat.sideMm === null
-        ? [
-            given('thickness at the ridges', comb.peakMm, 'thickness'),
-            given('depth of the comb', comb.depthMm, 'thickness'),
-          ]
-        : []),
-      thick('thickness on top', tier.coat.topMm, t.topMm),
-      ...(rimMl > 0 ? [given('less the rounded rim', rimMl, 'volume')] : []),
-      given('volume on the side', sideMl, 'volume'),
-      given('volume on top', flatMl - rimMl, 'volume'),
-      dense(side),
-      ...(tier.coat.topSpreadId === null ? [] : [dense(spreadOf(tier.coat.topSpreadId))]),
-    ],
-  );
+  book.later((page) => {
+    const style = styleRows[tier.coat.style];
+    const thick = (
+      label: string,
+      own: number | null,
+      value: number,
+      of: (typeof styleRows)[keyof typeof styleRows] = style,
+    ): Input =>
+      own === null
+        ? {
+            label,
+            value,
+            kind: 'thickness',
+            read: {
+              table: 'coat styles',
+              row: of.title,
+              source: of.source,
+              range: of.range,
+            },
+          }
+        : given(label, own, 'thickness');
+    const dense = (spread: Spread): Input =>
+      read(
+        'spreads',
+        spread,
+        'densityGPerMl',
+        `density of ${spread.name.toLowerCase()}`,
+        'density',
+      );
+    page.add(
+      `${tier.id}/crumb`,
+      'Crumb coat',
+      plan.crumbG,
+      'bowl',
+      'The shell that the crumb coat makes round the stack and over its top, with round corners, times the share it covers; what uneven sides and open grooves swallow; times density.',
+      [
+        from(`${tier.id}/stack`, 'height of the stack', stackMm, 'span'),
+        // a crumb coat has a range of its own, whatever comes over it
+        thick('thickness', tier.coat.crumbMm, t.crumbMm, styleRows['crumb coat only']),
+        given('share of the cake it hides', t.cover, 'share'),
+        ...(domeMl > 0 ? [given('round the dome on top', domeMl, 'volume')] : []),
+        ...(openMl > 0 ? [given('grooves left by fillings', openMl, 'volume')] : []),
+        given('unevenness of sponge sides', kitchen.roughnessMm, 'fine'),
+        given('volume', crumbMl, 'volume'),
+        dense(inner),
+      ],
+    );
+    const { comb } = tier.coat;
+    page.add(
+      `${tier.id}/coat`,
+      hasCrumb ? 'Coat, on top of the crumb coat' : 'Coat',
+      plan.coatG,
+      'bowl',
+      'The shell round the crumb-coated stack and over its top: the outline moved outward, less the outline, times height; and the moved outline times the thickness on top; times density.',
+      [
+        from(`${tier.id}/stack`, 'height of the stack', stackMm, 'span'),
+        thick('thickness on the side', tier.coat.sideMm, t.sideMm),
+        ...(comb && tier.coat.style === 'combed' && tier.coat.sideMm === null
+          ? [
+              given('thickness at the ridges', comb.peakMm, 'thickness'),
+              given('depth of the comb', comb.depthMm, 'thickness'),
+            ]
+          : []),
+        thick('thickness on top', tier.coat.topMm, t.topMm),
+        ...(rimMl > 0 ? [given('less the rounded rim', rimMl, 'volume')] : []),
+        given('volume on the side', sideMl, 'volume'),
+        given('volume on top', flatMl - rimMl, 'volume'),
+        dense(side),
+        ...(tier.coat.topSpreadId === null ? [] : [dense(spreadOf(tier.coat.topSpreadId))]),
+      ],
+    );
+  });
   return plan;
 }
 

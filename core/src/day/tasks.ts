@@ -5,8 +5,10 @@ import type { Build } from '../document/types.ts';
 import type { CoolPlace, Spread } from '../pantry/types.ts';
 import type { CakePlan, MakingPlan } from '../plan/plan-types.ts';
 import { cakeLine, type Line } from '../workflow/operation.ts';
+import { serveKey } from '../workflow/step-keys.ts';
 import { valueOf } from '../working/staged.ts';
 import { spongeKeepsMin } from './keeping.ts';
+import type { Serving } from './serving.ts';
 import { linkBowls, linkCake, linkMade, linkPrepared, linkSyrup } from './links.ts';
 import { isCooling, waitOf } from './step-waits.ts';
 import type { DayTask } from './types.ts';
@@ -199,6 +201,10 @@ const servingTask = (step: Step, last: DayTask | null, waitMin: number): DayTask
   uses: [],
   after: last ? [{ id: last.id, leastMin: 0, mostMin: null }] : [],
 });
+
+/** The same tasks where the cake stands as long as `serving` says before it is cut. */
+export const standingFor = (tasks: readonly DayTask[], serving: Serving | null): DayTask[] =>
+  tasks.map((task) => (task.id === serveKey ? { ...task, waitMin: serving?.outMin ?? 0 } : task));
 
 /** The user's own tasks among them, and minutes by the user's own clock. */
 function withOwn(tasks: readonly DayTask[], { day }: Build): DayTask[] {

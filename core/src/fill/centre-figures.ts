@@ -1,9 +1,9 @@
 import type { Tier } from '../document/types.ts';
+import type { Spread } from '../pantry/types.ts';
 import type { SoakPlan } from '../soak/soak.ts';
 import { phrase } from '../units/phrase.ts';
-import type { TierWork } from '../plan/work.ts';
 import type { Caution } from '../working/cautions.ts';
-import { given, read } from '../working/figures.ts';
+import { given, read, type FigurePage } from '../working/figures.ts';
 import { wallMm, type CentrePlan } from './centre.ts';
 
 /** A core that leaves too little cake round it, or no lid. */
@@ -37,11 +37,12 @@ export function enterSoakAndCentre(
   tier: Tier,
   soak: readonly SoakPlan[],
   centre: CentrePlan | null,
-  { book, spreadOf }: TierWork,
+  spreadOf: (id: string) => Spread,
+  page: FigurePage,
 ): void {
   const ml = soak.reduce((sum, each) => sum + each.ml, 0);
   if (ml > 0)
-    book.add(
+    page.add(
       `${tier.id}/soak`,
       'Syrup to soak with',
       ml,
@@ -51,7 +52,7 @@ export function enterSoakAndCentre(
     );
   if (centre && tier.centre) {
     const { pieces, spreadId } = tier.centre;
-    book.add(
+    page.add(
       `${tier.id}/centre`,
       pieces ? `${pieces.name} in the hidden centre` : 'Filling for the hidden centre',
       centre.fillG,

@@ -1,13 +1,13 @@
 import { innerSpreadId } from '../document/edit.ts';
 import type { Tier } from '../document/types.ts';
 import type { Spread } from '../pantry/types.ts';
-import { FigureBook, given, read } from '../working/figures.ts';
+import { FigurePage, given, read } from '../working/figures.ts';
 import type { GapPlan } from './gaps.ts';
 import type { GapLoad } from './load.ts';
 
 /** Enters what each gap takes and how it settles. */
 export function enterGaps(
-  book: FigureBook,
+  page: FigurePage,
   tier: Tier,
   gaps: readonly GapPlan[],
   loads: readonly GapLoad[] | null,
@@ -17,7 +17,7 @@ export function enterGaps(
     const id = `${tier.id}/gap/${gap.index}`;
     const n = gap.index + 1;
     const spread = spreadOf(gap.spreadId);
-    book.add(
+    page.add(
       `${id}/filling`,
       `Filling on layer ${n}`,
       gap.fillingG,
@@ -33,7 +33,7 @@ export function enterGaps(
       ],
     );
     if (gap.damG > 0)
-      book.add(
+      page.add(
         `${id}/dam`,
         `Dam on layer ${n}`,
         gap.damG,
@@ -47,7 +47,7 @@ export function enterGaps(
       );
     if (gap.piecesG > 0) {
       const pieces = tier.gaps[gap.index]!.pieces!;
-      book.add(
+      page.add(
         `${id}/pieces`,
         `${pieces.name} on layer ${n}`,
         gap.piecesG,
@@ -66,7 +66,7 @@ export function enterGaps(
     }
     const load = loads?.[gap.index];
     if (load)
-      book.add(
+      page.add(
         `${id}/settled`,
         `Filling ${n} when it has settled`,
         load.settledMm,

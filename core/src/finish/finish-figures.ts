@@ -1,6 +1,6 @@
 import type { Tier } from '../document/types.ts';
 import { usualDrip } from '../drip/flow.ts';
-import { given, type FigureBook } from '../working/figures.ts';
+import { given, type FigurePage } from '../working/figures.ts';
 import type { DripPlan, PourPlan } from './drips.ts';
 import type { ToppingPlan } from './toppings.ts';
 
@@ -10,12 +10,12 @@ export function enterFinish(
   drip: DripPlan | null,
   pour: PourPlan | null,
   toppings: readonly ToppingPlan[],
-  book: FigureBook,
+  page: FigurePage,
 ): void {
   if (drip && tier.drip) {
     const { amounts, spec, drips } = drip;
     const longest = Math.max(...drips.map((one) => one.lengthMm));
-    book.add(
+    page.add(
       `${tier.id}/drips`,
       'Ganache for drips and top',
       amounts.totalG,
@@ -38,7 +38,7 @@ export function enterFinish(
     );
   }
   if (pour)
-    book.add(
+    page.add(
       `${tier.id}/pour`,
       'Ganache to pour',
       pour.pourG,
@@ -52,7 +52,7 @@ export function enterFinish(
       ],
     );
   if (toppings.length > 0)
-    book.add(
+    page.add(
       `${tier.id}/toppings`,
       'Toppings',
       toppings.reduce((sum, one) => sum + one.massG, 0),

@@ -11,6 +11,7 @@ import { collect, enter, type Collected } from '../working/collected.ts';
 import { Known } from '../working/known.ts';
 import { attempt, ifThere, valueOf } from '../working/staged.ts';
 import { factorOf } from '../hand/corrections.ts';
+import { enterFinish } from './finish-figures.ts';
 import { planDrips, planPour, type DripPlan, type Side } from './drips.ts';
 import { borderTopMm, planPiping, type PlannedPiping } from './piping.ts';
 import { planToppings } from './toppings.ts';
@@ -50,12 +51,12 @@ export function planFinish(tiers: readonly BareTier[], work: Work): Finish {
       foot: i === 0 ? 'the board' : 'the tier below',
       roomC,
     };
-    const { pantry, corrections, workings } = work;
+    const { pantry, corrections } = work;
     // pieces of other jobs count only where a topping is counted by them
     const counts = tier.toppings.map(({ linkedTo }) => linkedTo && pieces.get(linkedTo));
     const known = finishesKnown.of(
       plan,
-      [tier, pantry, corrections, workings, ...(Object.values(beside) as unknown[]), ...counts],
+      [tier, pantry, corrections, ...(Object.values(beside) as unknown[]), ...counts],
       () => collect(work, (own) => finishTier(tier, plan, beside, pieces, own)),
     );
     return enter(work, known);
@@ -134,7 +135,7 @@ function finishTier(
   if (tier.drip && dripPlan) warnOfDrips(tier, dripPlan, coatSpread, cautions);
   if (tier.pour && pourPlan) warnOfPour(tier, pourPlan, cautions);
   warnOfToppings(tier, toppings, cautions);
-  work.workings?.enterFinish(tier, dripPlan, pourPlan, toppings, book);
+  book.later((page) => enterFinish(tier, dripPlan, pourPlan, toppings, page));
   return finish;
 }
 

@@ -19,10 +19,7 @@ export function planBuying(
 ): { shape: ShapePlan; ingredients: Staged<ScaledIngredient[]> } {
   const shape = planShape(build, pantry, carved, corrections);
   const ingredients = boughtKnown.of(shape, [], () =>
-    planIngredients(
-      shape,
-      beginWork(asHappened(build).build, pantry, false, carved, null, corrections),
-    ),
+    planIngredients(shape, beginWork(asHappened(build).build, pantry, false, carved, corrections)),
   );
   return { shape, ingredients };
 }

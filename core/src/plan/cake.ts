@@ -11,13 +11,12 @@ import { planSupport } from '../support/support.ts';
 import { warnOfSupport } from '../support/support-cautions.ts';
 import { enterSupport } from '../support/support-figures.ts';
 import { sortCautions, type Caution } from '../working/cautions.ts';
-import { type FigureBook, from } from '../working/figures.ts';
+import { type FigurePage, from } from '../working/figures.ts';
 import { asDocument, Known } from '../working/known.ts';
 import { isStillCarvedSo, plannedBy } from './known-by.ts';
 import type { CakePlan } from './plan-types.ts';
 import type { ShapePlan } from './shape-plan.ts';
 import { beginWork, nothingCarved, shapeOf } from './shape.ts';
-import { workings } from './workings.ts';
 
 /**
  * The first layer of a plan: what the cake is, tier by tier, what each bowl of it holds, and how it
@@ -53,7 +52,7 @@ function cakeAnew(
   carved: CarveAnswers,
   corrections: Corrections,
 ): CakePlan {
-  const work = beginWork(build, pantry, true, carved, workings, corrections);
+  const work = beginWork(build, pantry, true, carved, corrections);
   work.cautions.push(...cautions);
   const shape = shapeOf(work);
   const support = planSupport(shape, work);
@@ -62,9 +61,9 @@ function cakeAnew(
   if (support) {
     warnOfSupport(build, shape, support, pantry, work.cautions);
     warnOfCutting(cutLists, work.cautions);
-    enterSupport(build, support, work.book);
+    work.book.later((page) => enterSupport(build, support, page));
   }
-  enterTally(shape, work.book);
+  work.book.later((page) => enterTally(shape, page));
   return {
     ...shape,
     section: support
@@ -77,8 +76,8 @@ function cakeAnew(
   };
 }
 
-function enterTally({ section, tally, bowls }: ShapePlan, book: FigureBook): void {
-  book.add(
+function enterTally({ section, tally, bowls }: ShapePlan, page: FigurePage): void {
+  page.add(
     'height',
     'Finished height',
     section.tiers.at(-1)!.toMm,
@@ -87,7 +86,7 @@ function enterTally({ section, tally, bowls }: ShapePlan, book: FigureBook): voi
     section.tiers.map((t) => from(`${t.tierId}/height`, 'tier', t.toMm - t.fromMm, 'span')),
   );
   if (tally.frostingG !== null && bowls.ok)
-    book.add(
+    page.add(
       'frosting',
       'Filling and frosting to make',
       tally.frostingG,

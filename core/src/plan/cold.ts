@@ -1,8 +1,9 @@
 import type { Step } from '../bench/steps.ts';
 import { outOfCold, warnOfOutOfCold, type OutOfCold } from '../day/clocks.ts';
 import { planServing, tellServing, type Serving } from '../day/serving.ts';
-import { dayTasks } from '../day/tasks.ts';
+import { dayTasks, standingFor } from '../day/tasks.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
+import { serveKey } from '../workflow/step-keys.ts';
 import type { Staged } from '../working/staged.ts';
 import type { MakingPlan } from './plan-types.ts';
 import type { ShapePlan } from './shape-plan.ts';
@@ -20,26 +21,27 @@ export function planCold(
     build.brief.kitchenC ?? pantry.kitchen.roomC,
     build.journey.byRoad ? build.journey.carC : -Infinity,
   );
-  const outWith = (serving: Serving | null): OutOfCold[] => {
-    const timed = { ...shape, steps: bare, serving };
-    return outOfCold(build, dayTasks(build, timed, spreadOf), pantry, roomC);
-  };
+  const tasks = dayTasks(build, { ...shape, steps: bare, serving: null }, spreadOf);
+  const outWith = (serving: Serving | null): OutOfCold[] =>
+    outOfCold(build, standingFor(tasks, serving), pantry, roomC);
   const before = outWith(null);
   const serving = planServing(build, shape.tiers, pantry.kitchen, before);
   // what does not spoil is not out of the cold for longer by standing on the table
   const out = before.length === 0 ? before : outWith(serving);
   warnOfOutOfCold(out, cautions);
-  const over = out.filter((one) => one.outMin > one.mostMin);
+  const over = out
+    .filter((one) => one.outMin > one.mostMin)
+    .map((one) => ({ ...one, longest: longestOf(one.tasks) }));
   return {
     serving,
     outOfCold: out,
     steps: {
       ok: true,
       value: bare.value.map((step) => {
-        const told = step.key === 'serve' ? tellServing(step, serving) : step;
+        const told = step.key === serveKey ? tellServing(step, serving) : step;
         const tooLong = over.filter(
-          ({ tierId, tasks }) =>
-            step.key === 'serve' || longestOf(tasks) === step.key || step.key === `${tierId}/coat`,
+          ({ tierId, longest }) =>
+            step.key === serveKey || step.key === longest || step.key === `${tierId}/coat`,
         );
         return tooLong.length === 0
           ? told

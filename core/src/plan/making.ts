@@ -13,7 +13,6 @@ import { planIngredients } from './ingredients.ts';
 import type { CakePlan, MakingPlan } from './plan-types.ts';
 import { beginWork, nothingCarved } from './shape.ts';
 import { planSteps } from './steps.ts';
-import { workings } from './workings.ts';
 
 /**
  * The second layer of a plan: the waits, the steps at the bench, what is bought and what it costs.
@@ -40,7 +39,7 @@ function makingAnew(
   carved: CarveAnswers,
   corrections: Corrections,
 ): MakingPlan {
-  const work = beginWork(build, own, true, carved, workings, corrections);
+  const work = beginWork(build, own, true, carved, corrections);
   const { pantry, book, cautions } = work;
   const times = build.tiers.map((tier, i) => {
     const tin = pantry.tins.find((row) => row.id === tier.tinId) ?? null;
@@ -50,13 +49,15 @@ function makingAnew(
   const handsOnMin = steps.ok ? steps.value.reduce((sum, step) => sum + step.handsOnMin, 0) : null;
   const ingredients = planIngredients(cake, work);
   if (handsOnMin !== null && steps.ok)
-    book.add(
-      'hands-on',
-      'Hands-on time',
-      handsOnMin,
-      'minutes',
-      'The minutes of every step at the bench, without the waiting. From usual times for a 20 cm tier: sides scale with rim times height, tops with area.',
-      steps.value.map((s) => given(s.title, s.handsOnMin, 'minutes')),
+    book.later((page) =>
+      page.add(
+        'hands-on',
+        'Hands-on time',
+        handsOnMin,
+        'minutes',
+        'The minutes of every step at the bench, without the waiting. From usual times for a 20 cm tier: sides scale with rim times height, tops with area.',
+        steps.value.map((s) => given(s.title, s.handsOnMin, 'minutes')),
+      ),
     );
   const price =
     ingredients.ok && handsOnMin !== null
@@ -79,7 +80,7 @@ function makingAnew(
     ingredients,
     price,
     handsOnMin,
-    figures: book.figures,
+    figures: book,
     cautions,
   };
 }

@@ -8,7 +8,7 @@ import type { CutFrom } from '../support/shopping-list.ts';
 import type { NonFood } from '../support/counts.ts';
 import type { SupportPlan } from '../support/support.ts';
 import type { Caution } from '../working/cautions.ts';
-import type { Figures } from '../working/figures.ts';
+import type { FigureBook } from '../working/figures.ts';
 import type { Staged } from '../working/staged.ts';
 import type { ShapePlan, Tally } from './shape-plan.ts';
 
@@ -38,7 +38,7 @@ interface Made {
 /** The second layer of a plan: how the cake is made, with what, and when. Nothing of the first rests on it. */
 export interface MakingPlan extends Made {
   handsOnMin: number | null;
-  figures: Figures;
+  figures: FigureBook;
   cautions: Caution[];
 }
 

@@ -3,6 +3,7 @@ import type { Build } from '../document/types.ts';
 import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { sortCautions } from '../working/cautions.ts';
+import { FigureBook } from '../working/figures.ts';
 import { Known } from '../working/known.ts';
 import { planCake } from './cake.ts';
 import { planMaking } from './making.ts';
@@ -37,7 +38,7 @@ const bothLayers = (cake: CakePlan, making: MakingPlan): Plan => {
     ...cake,
     ...made,
     tally: { ...cake.tally, handsOnMin },
-    figures: { ...cake.figures, ...figures },
+    figures: new FigureBook(cake.figures, figures),
     cautions: sortCautions([...cake.cautions, ...cautions]),
   };
 };

@@ -7,7 +7,7 @@ import type { Diet, DietAnswer } from '../pantry/diets.ts';
 import type { Allergen, Board } from '../pantry/types.ts';
 import type { Section } from '../section/parts.ts';
 import type { Caution } from '../working/cautions.ts';
-import type { Figures } from '../working/figures.ts';
+import type { FigureBook } from '../working/figures.ts';
 import type { Staged } from '../working/staged.ts';
 import type { TierPlan } from './tier-plan.ts';
 
@@ -53,6 +53,6 @@ export interface ShapePlan {
   unknownLines: string[];
   section: Section;
   tally: Omit<Tally, 'handsOnMin'>;
-  figures: Figures;
+  figures: FigureBook;
   cautions: Caution[];
 }

@@ -26,15 +26,15 @@ import { findRow } from '../pantry/find.ts';
 import type { Board, Food, Ganache, Pantry, Tone } from '../pantry/types.ts';
 import type { Work } from './work.ts';
 import type { TierPlan } from './tier-plan.ts';
+import { enterMass, enterServings } from './shape-figures.ts';
 import type { ServingsPlan, ShapePlan } from './shape-plan.ts';
-import type { Workings } from './workings.ts';
 import { contentsOf, warnOfContents } from '../price/contents.ts';
 import { toneOfPoured } from '../section/finish-parts.ts';
 import { drawSection, type TierDrawing } from '../section/section.ts';
 import { portionShare } from '../servings/servings.ts';
 import { warnOfBrief, warnOfSize } from '../working/checks.ts';
 import { cardsG } from '../support/boards.ts';
-import { FigureBook, given } from '../working/figures.ts';
+import { FigureBook } from '../working/figures.ts';
 import { asDocument, Known } from '../working/known.ts';
 import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 import { coolPlaceOf } from '../document/edit.ts';
@@ -50,7 +50,6 @@ export const beginWork = (
   own: Pantry,
   withTimes: boolean,
   carved: CarveAnswers,
-  workings: Workings | null = null,
   corrections: Corrections = noCorrections,
 ): Work => {
   const pantry = withGanaches(build, own);
@@ -58,7 +57,6 @@ export const beginWork = (
     withTimes,
     carved,
     corrections,
-    workings,
     build,
     pantry,
     book: new FigureBook(),
@@ -83,7 +81,7 @@ export const planShape = (
   return shapesKnown.of(
     build.tiers,
     [pantry, corrections, ...plannedBy(build)],
-    () => shapeOf(beginWork(build, pantry, false, carved, null, corrections)),
+    () => shapeOf(beginWork(build, pantry, false, carved, corrections)),
     ({ tiers }) => tiers.every(({ carve }) => isStillCarvedSo(carve, carved)),
   );
 };
@@ -145,7 +143,7 @@ export function shapeOf(work: Work): ShapePlan {
       servings: servings.count,
       frostingG: batches.length > 0 ? batches.reduce((sum, batch) => sum + batch.makeG, 0) : null,
     },
-    figures: book.figures,
+    figures: book,
     cautions,
   };
 }
@@ -177,48 +175,10 @@ function addMasses(
     (sum, tier) => sum + tier.massG!,
     board.massG + boardCoverG + pipedG + cards,
   );
-  const inputs = tiers.flatMap((tier) => {
-    const coatG = tier.coat.ok ? tier.coat.value.crumbG + tier.coat.value.coatG : 0;
-    const fillG = tier.gaps.ok ? tier.gaps.value.reduce((s, g) => s + gapMassG(g), 0) : 0;
-    return [
-      given(
-        'layers, soaked',
-        tier.layersG!.reduce((s, g) => s + g, 0),
-        'bowl',
-      ),
-      given('fillings', fillG + (tier.centre?.fillG ?? 0), 'bowl'),
-      ...(tier.carve?.result
-        ? [
-            given(
-              'less what the carving takes off',
-              -tier.carve.result.stackG + tier.carve.result.leftG,
-              'bowl',
-            ),
-          ]
-        : []),
-      given('crumb coat and coat', coatG, 'bowl'),
-      given('dab', tier.dabG, 'small'),
-      ...(tier.fondant ? [given('fondant', tier.fondant.onCakeG, 'bowl')] : []),
-      ...(tier.pressed ? [given(tier.pressed.name, tier.pressed.massG, 'small')] : []),
-      ...(tier.finish.massG > 0
-        ? [given('drips, veil and toppings', tier.finish.massG, 'small')]
-        : []),
-    ];
-  });
-  return book.add(
-    'mass',
-    'Weight on the board',
-    massG,
-    'weight',
-    'Layers, fillings, coat, covers, finish, piping and board, added up.',
-    [
-      ...inputs,
-      given('piping', pipedG, 'small'),
-      given('board', board.massG, 'small'),
-      ...(cards > 0 ? [given('boards under and in the tiers', cards, 'small')] : []),
-      ...(boardCoverG > 0 ? [given('fondant on the board', boardCoverG, 'small')] : []),
-    ],
+  book.later((page) =>
+    enterMass(tiers, { massG, boardG: board.massG, boardCoverG, pipedG, cards }, page),
   );
+  return massG;
 }
 
 function planServings(
@@ -231,30 +191,7 @@ function planServings(
   const share = portionShare(build.tiers[0]!.outline, portion, cutting) / (halves ? 2 : 1);
   const single = build.tiers.length === 1 && foodG !== null ? foodG * share : null;
   const portionG = single ?? (foodG !== null && count > 0 ? foodG / count : null);
-  book.add(
-    'servings',
-    'Servings',
-    count,
-    'count',
-    'Portions on the cake’s own outline, as the cutting map draws them. A block counts when at least three quarters of it is cake.',
-    [
-      ...tiers.map((tier, i) => given(build.tiers[i]!.name, tier.servings, 'count')),
-      given('wanted', servings, 'count'),
-      ...(halves ? [given('portions above each other', 2, 'count')] : []),
-    ],
-  );
-  if (portionG !== null)
-    book.add(
-      'portion',
-      'One portion',
-      portionG,
-      'small',
-      'What the cake weighs without its board, times the share of its outline that one portion takes.',
-      [
-        given('cake without board', foodG!, 'bowl'),
-        given('share of one portion', portionG / foodG!, 'share'),
-      ],
-    );
+  book.later((page) => enterServings(build, tiers, { count, foodG, portionG }, page));
   return { count, spare: count - servings, portionG };
 }
 

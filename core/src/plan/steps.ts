@@ -32,7 +32,7 @@ import type { Work } from './work.ts';
 import type { CakePlan } from './plan-types.ts';
 import type { TierTimes } from '../times/tier-times.ts';
 import { kitOf } from '../support/ways.ts';
-import { onLine, sawLine, tierLine } from '../workflow/operation.ts';
+import { cakeLine, onLine, sawLine, tierLine, type Line } from '../workflow/operation.ts';
 import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 
 const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
@@ -75,9 +75,10 @@ export function planSteps(
     }));
     const several = tiers.length > 1;
     /** Steps about one tier, which say so where there are several. */
-    const named = (steps: Step[], i: number): Step[] =>
+    const named = (steps: Step[], i: number, on: Line | null = null): Step[] =>
       steps.map((step) => ({
         ...step,
+        line: on && step.line === cakeLine ? on : step.line,
         tierId: build.tiers[i]!.id,
         title: several ? `${build.tiers[i]!.name}: ${lowered(step.title)}` : step.title,
       }));
@@ -110,7 +111,7 @@ export function planSteps(
       carve ? reliefSteps(build.tiers[i]!, carve, spreadOf) : [];
     /** Steps on the tier itself, until the cake is put together. */
     const onTier = (steps: Step[], i: number): Step[] =>
-      onLine(tierLine(build.tiers[i]!.id), named(steps, i));
+      named(steps, i, tierLine(build.tiers[i]!.id));
     const onTiers = (steps: (context: FinishContext) => Step[]): Step[] =>
       tiers.flatMap((plan, i) =>
         named(steps({ tier: build.tiers[i]!, plan, foods: pantry.foods }), i),

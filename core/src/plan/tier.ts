@@ -6,6 +6,7 @@ import {
   carvedStack,
   type TierCarve,
 } from '../carve/apply.ts';
+import { enterCarving } from '../carve/carve-figures.ts';
 import { warnOfCarving } from '../carve/carve-cautions.ts';
 import { glueSpreadId } from '../carve/needs.ts';
 import { carveKey, carveQuestion, type Stacked } from '../carve/stock.ts';
@@ -18,6 +19,7 @@ import { centreDensity, planCentre } from '../fill/centre.ts';
 import { factorOf } from '../hand/corrections.ts';
 import type { BareTier } from './tier-plan.ts';
 import { enterSoakAndCentre, warnOfCentre } from '../fill/centre-figures.ts';
+import { enterGaps } from '../fill/gap-figures.ts';
 import { loadsOf, openAtEdge, warnOfNoRoom } from '../fill/tier-gaps.ts';
 import { gapMassG, planGaps } from '../fill/gaps.ts';
 import { warnOfRim } from '../level/readings.ts';
@@ -82,7 +84,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
       ? tier.layers.map((_, i) => layerMassG(tier, i, baked, others.value) + soak[i]!.massG)
       : null;
   const loads = gaps.ok && layersG ? loadsOf(tier, layersG, gaps.value.map(gapMassG), work) : null;
-  if (gaps.ok) work.workings?.enterGaps(book, tier, gaps.value, loads, spreadOf);
+  if (gaps.ok) book.later((page) => enterGaps(page, tier, gaps.value, loads, spreadOf));
   const settled = tier.gaps.map((gap, i) => loads?.[i]?.settledMm ?? gap.heightMm);
   const centre = ifThere(() =>
     planCentre(
@@ -128,7 +130,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
   const fondant = sheet && result ? carvedFondant(sheet, result) : sheet;
   const upright = fondant?.finished ?? bare?.finished ?? tier.outline;
   const finished = carve && result ? carvedOutline(carve.question, result, upright) : upright;
-  if (carve && result) work.workings?.enterCarving(tier, carve, result, bare, book);
+  if (carve && result) book.later((page) => enterCarving(tier, carve, result, bare, page));
   const pressed = planPressed(tier, finished, stack.finishedMm);
   if (bare) warnOfPressed(tier, bare.sideMm, cautions);
   warnOfRoundRim(tier, cautions);
@@ -137,7 +139,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
   warnOfRim(tier, cautions);
   warnOfNoRoom(tier, gaps.ok ? gaps.value : [], cautions);
   warnOfCentre(tier, centre, cautions);
-  enterSoakAndCentre(tier, soak, centre, work);
+  book.later((page) => enterSoakAndCentre(tier, soak, centre, spreadOf, page));
   const { portion, cutting, halves } = around;
   const servings = countServings(tier.outline, portion, cutting, halves) * eatenShare(tier, pantry);
   const glue = ifThere(() => spreadOf(glueSpreadId(tier)));

@@ -14,7 +14,7 @@ export const tiersKnown = new Known<Tier, Collected<BareTier>>();
  * neighbours and answer of the solids is not planned again: only its figures and cautions are entered.
  */
 export function planTiers(work: Work): BareTier[] {
-  const { build, pantry, corrections, workings, withTimes, carved } = work;
+  const { build, pantry, corrections, withTimes, carved } = work;
   const { portion, cutting, halves } = build.brief;
   return build.tiers.map((tier, i) => {
     const around: TierAround = {
@@ -25,7 +25,7 @@ export function planTiers(work: Work): BareTier[] {
     };
     const known = tiersKnown.of(
       tier,
-      [pantry, corrections, workings, withTimes, ...(Object.values(around) as unknown[])],
+      [pantry, corrections, withTimes, ...(Object.values(around) as unknown[])],
       () => collect(work, (own) => planTier(tier, around, own)),
       ({ value: { carve } }) => isStillCarvedSo(carve, carved),
     );

@@ -2,7 +2,6 @@ import type { Build } from '../document/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
 import type { Corrections } from '../hand/corrections.ts';
 import type { Pantry, Recipe, Spread } from '../pantry/types.ts';
-import type { Workings } from './workings.ts';
 import type { Caution } from '../working/cautions.ts';
 import type { FigureBook } from '../working/figures.ts';
 
@@ -14,8 +13,6 @@ export interface Work {
   carved: CarveAnswers;
   /** What the records say of the decorator's hand. */
   corrections: Corrections;
-  /** Null where nobody asks why a figure is what it is. */
-  workings: Workings | null;
   build: Build;
   pantry: Pantry;
   book: FigureBook;

@@ -73,19 +73,21 @@ export function priceOf(
   const boardCost = (board?.price ?? 0) + wood;
   const labour = (handsOnMin / 60) * kitchen.hourlyRate;
   const total = used + boardCost + labour;
-  book.add(
-    'price',
-    'Cost',
-    total,
-    'money',
-    'Each ingredient by its pack’s price, the board with dowels and rod, and the hands-on time at your hourly rate. What has no price is left out and named.',
-    [
-      given('ingredients', used, 'money'),
-      given('board, dowels, rod', boardCost, 'money'),
-      given('hands-on time', handsOnMin, 'minutes'),
-      given('an hour', kitchen.hourlyRate, 'money'),
-      given('without a price', unpriced.length, 'count'),
-    ],
+  book.later((page) =>
+    page.add(
+      'price',
+      'Cost',
+      total,
+      'money',
+      'Each ingredient by its pack’s price, the board with dowels and rod, and the hands-on time at your hourly rate. What has no price is left out and named.',
+      [
+        given('ingredients', used, 'money'),
+        given('board, dowels, rod', boardCost, 'money'),
+        given('hands-on time', handsOnMin, 'minutes'),
+        given('an hour', kitchen.hourlyRate, 'money'),
+        given('without a price', unpriced.length, 'count'),
+      ],
+    ),
   );
   return {
     ingredients: used,

@@ -80,34 +80,36 @@ export function planStack(
   const fondantMm = tier.fondant?.mm ?? 0;
   const finishedMm = stackMm + crumbMm + topMm + fondantMm;
   const lostMm = spreadMm + domesMm - topCrownMm - fillingMm;
-  book.add(
-    `${tier.id}/stack`,
-    'Height of the stack, before its coat',
-    stackMm,
-    'span',
-    `Dab, ${tier.layers.length} layers and ${tier.gaps.length} fillings as they settle, added up.`,
-    [
-      given('dab under the first layer', dabMm, 'thickness'),
-      given('layers', cakeMm, 'span'),
-      given('fillings as spread', spreadMm, 'span'),
-      ...(lostMm > 0.05 ? [given('less what they settle', lostMm, 'thickness')] : []),
-      ...(domesMm > 0 ? [given('domes left on', domesMm, 'thickness')] : []),
-      ...(decksMm > 0 ? [given('boards half-way up', decksMm, 'thickness')] : []),
-    ],
-  );
-  book.add(
-    `${tier.id}/height`,
-    'Finished height',
-    finishedMm,
-    'size',
-    'The stack with the crumb coat and the coat on top, from the board up.',
-    [
-      from(`${tier.id}/stack`, 'stack', stackMm, 'span'),
-      given('crumb coat on top', crumbMm, 'thickness'),
-      given('coat on top', topMm, 'thickness'),
-      ...(fondantMm > 0 ? [given('fondant', fondantMm, 'thickness')] : []),
-    ],
-  );
+  book.later((page) => {
+    page.add(
+      `${tier.id}/stack`,
+      'Height of the stack, before its coat',
+      stackMm,
+      'span',
+      `Dab, ${tier.layers.length} layers and ${tier.gaps.length} fillings as they settle, added up.`,
+      [
+        given('dab under the first layer', dabMm, 'thickness'),
+        given('layers', cakeMm, 'span'),
+        given('fillings as spread', spreadMm, 'span'),
+        ...(lostMm > 0.05 ? [given('less what they settle', lostMm, 'thickness')] : []),
+        ...(domesMm > 0 ? [given('domes left on', domesMm, 'thickness')] : []),
+        ...(decksMm > 0 ? [given('boards half-way up', decksMm, 'thickness')] : []),
+      ],
+    );
+    page.add(
+      `${tier.id}/height`,
+      'Finished height',
+      finishedMm,
+      'size',
+      'The stack with the crumb coat and the coat on top, from the board up.',
+      [
+        from(`${tier.id}/stack`, 'stack', stackMm, 'span'),
+        given('crumb coat on top', crumbMm, 'thickness'),
+        given('coat on top', topMm, 'thickness'),
+        ...(fondantMm > 0 ? [given('fondant', fondantMm, 'thickness')] : []),
+      ],
+    );
+  });
   return {
     dabMm,
     layers,

@@ -52,7 +52,8 @@ export function rodPlace(outlines: readonly Outline[], feet: readonly Foot[]): P
   const top = feet.at(-1)!;
   let best: Point = { x: 0, y: 0 };
   let most = -Infinity;
-  for (let k = 0; k <= 20; k++) {
+  const tries = top.x === 0 && top.y === 0 ? 0 : 20;
+  for (let k = 0; k <= tries; k++) {
     const at: Point = { x: (top.x * k) / 20, y: (top.y * k) / 20 };
     const least = Math.min(
       ...outlines.map((outline, i) => {

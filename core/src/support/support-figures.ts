@@ -1,5 +1,5 @@
 import type { Build } from '../document/types.ts';
-import { from, given, read, type FigureBook } from '../working/figures.ts';
+import { from, given, read, type FigurePage } from '../working/figures.ts';
 import type { Lift } from './lifts.ts';
 import { pressG } from './press.ts';
 import { momentMm4, sectionMm2, type StrengthMode } from './strength.ts';
@@ -14,10 +14,10 @@ const ways: Record<StrengthMode, string> = {
 };
 
 /** Workings of loads and of what carries them. */
-export function enterSupport(build: Build, plan: SupportPlan, book: FigureBook): void {
+export function enterSupport(build: Build, plan: SupportPlan, page: FigurePage): void {
   plan.tiers.forEach((stand, i) => {
     const tier = build.tiers[i]!;
-    book.add(
+    page.add(
       `${tier.id}/stands on`,
       `What stands on the foot of ${tier.name}`,
       stand.carried.massG,
@@ -28,7 +28,7 @@ export function enterSupport(build: Build, plan: SupportPlan, book: FigureBook):
         given('tiers above', stand.carried.massG - stand.body.massG, 'weight'),
       ],
     );
-    book.add(
+    page.add(
       `${tier.id}/tips`,
       `Share of a hard stop at which ${tier.name} tips`,
       stand.tipping.margin,
@@ -41,14 +41,14 @@ export function enterSupport(build: Build, plan: SupportPlan, book: FigureBook):
       ],
     );
   });
-  for (const lift of plan.lifts) enterLift(build, lift, book);
+  for (const lift of plan.lifts) enterLift(build, lift, page);
 }
 
-function enterLift(build: Build, lift: Lift, book: FigureBook): void {
+function enterLift(build: Build, lift: Lift, page: FigurePage): void {
   const { row, strength, carried, placed, id } = lift;
   if (!row || !strength || !carried || placed.length === 0) return;
   const name = build.tiers[lift.tierIndex]!.name;
-  book.add(
+  page.add(
     `${id}/allowed`,
     `What one dowel in ${name} may carry`,
     pressG(strength.allowedN),
@@ -64,7 +64,7 @@ function enterLift(build: Build, lift: Lift, book: FigureBook): void {
       ),
     ],
   );
-  book.add(
+  page.add(
     `${id}/worst`,
     `The most on one dowel in ${name}`,
     pressG(Math.max(...carried.worstN)),

@@ -1,11 +1,11 @@
 import type { Tier } from '../document/types.ts';
 import type { Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
-import { FigureBook, from, given, read } from '../working/figures.ts';
+import { FigurePage, from, given, read } from '../working/figures.ts';
 import type { BakedCake, BakePlan } from './bake.ts';
 
 /** Enters what goes into each tin, what comes out, and when it is done. */
 export function enterBake(
-  book: FigureBook,
+  page: FigurePage,
   tier: Tier,
   sponge: Sponge,
   tin: Tin,
@@ -14,11 +14,11 @@ export function enterBake(
   plan: BakePlan,
 ): void {
   for (const cake of plan.cakes) {
-    enterBatter(book, tier, sponge, tin, kitchen, cake);
-    enterWindow(book, tier, recipe, plan, cake);
+    enterBatter(page, tier, sponge, tin, kitchen, cake);
+    enterWindow(page, tier, recipe, plan, cake);
   }
   if (plan.cakes.length > 0)
-    book.add(
+    page.add(
       `${tier.id}/batter`,
       'Batter in all',
       plan.batterG,
@@ -31,7 +31,7 @@ export function enterBake(
 }
 
 function enterBatter(
-  book: FigureBook,
+  page: FigurePage,
   tier: Tier,
   sponge: Sponge,
   tin: Tin,
@@ -40,7 +40,7 @@ function enterBatter(
 ): void {
   const id = `${tier.id}/cake/${cake.index}`;
   const n = cake.index + 1;
-  book.add(
+  page.add(
     `${id}/edge`,
     `Height at the edge, cake ${n}`,
     cake.neededMm,
@@ -55,7 +55,7 @@ function enterBatter(
       given('crumbs of each cut', kitchen.kerfMm, 'fine'),
     ],
   );
-  book.add(
+  page.add(
     `${id}/batter`,
     `Batter in tin ${n}`,
     cake.batterG,
@@ -81,7 +81,7 @@ function enterBatter(
         : []),
     ],
   );
-  book.add(
+  page.add(
     `${id}/fill`,
     `Batter stands in tin ${n}`,
     cake.fillMm,
@@ -96,7 +96,7 @@ function enterBatter(
       ...(tin.waterG === null ? [] : [given('water it holds', tin.waterG, 'bowl')]),
     ],
   );
-  book.add(
+  page.add(
     `${id}/offcuts`,
     `Offcuts of cake ${n}`,
     cake.domeG + cake.trimG,
@@ -111,7 +111,7 @@ function enterBatter(
 }
 
 function enterWindow(
-  book: FigureBook,
+  page: FigurePage,
   tier: Tier,
   recipe: Recipe | null,
   plan: BakePlan,
@@ -119,7 +119,7 @@ function enterWindow(
 ): void {
   if (!cake.window) return;
   const rule = recipe?.bake;
-  book.add(
+  page.add(
     `${tier.id}/cake/${cake.index}/minutes`,
     `Minutes in the oven, cake ${cake.index + 1}`,
     cake.window.minutes,

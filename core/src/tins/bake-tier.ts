@@ -1,15 +1,17 @@
 import type { Tier } from '../document/types.ts';
-import { factorOf } from '../hand/corrections.ts';
+import { factorOf, type Corrections } from '../hand/corrections.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Sponge, Tin } from '../pantry/types.ts';
 import type { TierWork } from '../plan/work.ts';
+import type { FigurePage } from '../working/figures.ts';
 import { ifThere } from '../working/staged.ts';
 import { planBake, type BakePlan } from './bake.ts';
+import { enterBake } from './bake-figures.ts';
 import { warnOfBake } from './bake-cautions.ts';
 
 /** The baking of one tier with its sponge as it rises in these hands, and the oven as it is known. */
 export function bakeTier(tier: Tier, work: TierWork): BakePlan {
-  const { pantry, book, cautions, withTimes, workings, corrections } = work;
+  const { pantry, book, cautions, withTimes, corrections } = work;
   const row: Sponge = findRow(pantry, 'sponges', tier.spongeId);
   const rise = factorOf(corrections, 'rise');
   const sponge = rise === 1 ? row : { ...row, rise: row.rise * rise };
@@ -19,8 +21,10 @@ export function bakeTier(tier: Tier, work: TierWork): BakePlan {
     planBake(tier, sponge, tin, recipe, pantry.kitchen, pantry.foods, withTimes),
     factorOf(corrections, 'bake'),
   );
-  workings?.enterBake(book, tier, sponge, tin, recipe, pantry.kitchen, plan);
-  if (workings) tellHand(tier, plan, work);
+  book.later((page) => {
+    enterBake(page, tier, sponge, tin, recipe, pantry.kitchen, plan);
+    tellHand(tier, plan, corrections, page);
+  });
   warnOfBake(tier, sponge, tin, plan, pantry.tins, cautions);
   return plan;
 }
@@ -43,10 +47,10 @@ const inOwnOven = (plan: BakePlan, by: number): BakePlan =>
       };
 
 /** Says in the workings where the hand moved the batter and the minutes of the oven. */
-function tellHand(tier: Tier, plan: BakePlan, { book, corrections }: TierWork): void {
+function tellHand(tier: Tier, plan: BakePlan, corrections: Corrections, page: FigurePage): void {
   for (const { index } of plan.cakes) {
     const at = `${tier.id}/cake/${index}`;
-    book.move(`${at}/batter`, 'how high your cakes rise', corrections.rise);
-    book.move(`${at}/minutes`, 'your oven', corrections.bake);
+    page.move(`${at}/batter`, 'how high your cakes rise', corrections.rise);
+    page.move(`${at}/minutes`, 'your oven', corrections.bake);
   }
 }

@@ -17,6 +17,9 @@ export const otherKey = (tier: Tier, layer: number): string =>
 export const cutKey = (tier: Tier, lowest: number): string =>
   `${tier.id}/cut/${tier.layers[lowest]!.id}`;
 
+/** Cutting the cake at the table: the last step of all. */
+export const serveKey = 'serve';
+
 /** Longer names are shortened to a number made of them. */
 const longest = 120;
 const numberOf = (text: string): string => {

@@ -29,16 +29,13 @@ export interface Figure {
   inputs: Input[];
 }
 
-export type Figures = Record<string, Figure>;
+/** One writing of figures, in the order in which they are entered. */
+export class FigurePage {
+  readonly figures: Record<string, Figure> = {};
 
-/** Collects the figures of a plan as they are computed. */
-export class FigureBook {
-  readonly figures: Figures = {};
-
-  /** Enters a figure and returns its value. */
-  add(id: string, label: string, value: number, kind: Kind, how: string, inputs: Input[]): number {
+  /** Enters a figure with its sum. */
+  add(id: string, label: string, value: number, kind: Kind, how: string, inputs: Input[]): void {
     this.figures[id] = { id, label, value, kind, how, inputs };
-    return value;
   }
 
   /** Says that the hand moved a figure, and by how much; nothing where it has nothing to say. */
@@ -48,6 +45,53 @@ export class FigureBook {
       figure.inputs.push(
         given(`${what}, from ${move.count} of your records: times`, move.factor, 'factor'),
       );
+  }
+}
+
+type Writing = (page: FigurePage) => void;
+
+/**
+ * The figures of a plan. A stage says how its figures are written, from what it has computed and will
+ * not change again; they are written when somebody opens one, and a plan that is only drawn writes none.
+ */
+export class FigureBook {
+  // hidden, so that two plans are the same where what they say is the same
+  readonly #writings: Writing[];
+  #page: FigurePage | null = null;
+
+  /** @param books whose figures it holds to begin with */
+  constructor(...books: readonly FigureBook[]) {
+    this.#writings = books.flatMap((book) => book.#writings);
+  }
+
+  /** Leaves word how figures are written. */
+  later(write: Writing): void {
+    this.#writings.push(write);
+    this.#page = null;
+  }
+
+  /** Takes in all figures of another book. */
+  include(book: FigureBook): void {
+    this.#writings.push(...book.#writings);
+    this.#page = null;
+  }
+
+  /** The figure of this name; undefined where the plan has none. */
+  of(id: string): Figure | undefined {
+    return this.#written()[id];
+  }
+
+  /** Every figure, in the order of work. */
+  all(): Figure[] {
+    return Object.values(this.#written());
+  }
+
+  #written(): Record<string, Figure> {
+    if (!this.#page) {
+      this.#page = new FigurePage();
+      for (const write of this.#writings) write(this.#page);
+    }
+    return this.#page.figures;
   }
 }
 

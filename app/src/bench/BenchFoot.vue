@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { showText, type Step } from '@pyrgotect/core';
+import { type Step } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { clock } from '../parts/when.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import type { BenchHand } from './useBench.ts';
 
 /** The foot of the bench: timers, back, note what happened, next. */
@@ -17,7 +17,7 @@ const props = defineProps<{
   bench: BenchHand;
 }>();
 const emit = defineEmits<{ notes: [] }>();
-const settings = useSettings();
+const units = useUnits();
 const notesHere = computed(
   () => props.bench.bench.value.notes.filter((n) => n.stepKey === props.step?.key).length,
 );
@@ -54,7 +54,7 @@ const notesHere = computed(
       </div>
       <div v-if="bench.timers.value.length === 0" class="none">
         <template v-if="ahead">
-          <b>{{ showText(ahead.minutes, 'minutes', settings.system) }} next</b>
+          <b>{{ units.text(ahead.minutes, 'minutes') }} next</b>
           <span
             >{{ ahead.title
             }}{{

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { recordablesOf, showText, type Build, type Recordable, type Step } from '@pyrgotect/core';
+import { recordablesOf, type Build, type Recordable, type Step } from '@pyrgotect/core';
 import { format, parseISO } from 'date-fns';
 import { computed, reactive, ref, useTemplateRef } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import NotePhoto from './NotePhoto.vue';
 import { elapsedMin, rangeOf } from './noting.ts';
 import type { BenchHand } from './useBench.ts';
@@ -11,9 +11,8 @@ import type { BenchHand } from './useBench.ts';
 /** What really happened at a step, in two touches: figures as planned or typed, words, a photo. */
 const props = defineProps<{ step: Step; steps: Step[]; build: Build; bench: BenchHand }>();
 const emit = defineEmits<{ close: [] }>();
-const settings = useSettings();
-const text = (n: number, { show }: Pick<Recordable, 'show'>): string =>
-  showText(n, show, settings.system);
+const units = useUnits();
+const text = (n: number, { show }: Pick<Recordable, 'show'>): string => units.text(n, show);
 const records = computed(() => recordablesOf(props.step));
 const values = reactive<Record<string, number | null>>({});
 const words = ref('');
@@ -69,7 +68,7 @@ const notes = computed(() =>
     shown:
       note.value === null
         ? ''
-        : `${note.planned ? `${note.planned.label}: ` : ''}${showText(note.value, note.planned?.show ?? 'count', settings.system)}`,
+        : `${note.planned ? `${note.planned.label}: ` : ''}${units.text(note.value, note.planned?.show ?? 'count')}`,
   })),
 );
 </script>

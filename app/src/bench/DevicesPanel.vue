@@ -1,16 +1,13 @@
 <script setup lang="ts">
-import { showText } from '@pyrgotect/core';
 import { ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useDevices } from '../stores/devices.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** The stand-ins for scale and thermometer: what stands on one, what the other hangs in. */
 const emit = defineEmits<{ close: [] }>();
 const devices = useDevices();
-const settings = useSettings();
-const text = (n: number, kind: 'small' | 'temperature'): string =>
-  showText(n, kind, settings.system);
+const { text } = useUnits();
 const putG = ref(100);
 const bowlC = ref(45);
 const bowlG = ref(400);

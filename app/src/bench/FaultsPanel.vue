@@ -4,7 +4,6 @@ import {
   findRow,
   leaveOutLayer,
   leftLabel,
-  showText,
   thinnerFillingMm,
   tierOf,
   tornLayers,
@@ -18,7 +17,7 @@ import LeftAdvice from '../sheets/coat/LeftAdvice.vue';
 import LevelPanel from '../sheets/stack/LevelPanel.vue';
 import { useBuild } from '../stores/build.ts';
 import { usePantry } from '../stores/pantry.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import type { BenchHand } from './useBench.ts';
 
 const PutRightPanel = defineAsyncComponent(() => import('../sheets/coat/PutRightPanel.vue'));
@@ -29,7 +28,7 @@ const props = defineProps<{ step: Step; build: Build; plan: Plan; bench: BenchHa
 const emit = defineEmits<{ note: [] }>();
 const store = useBuild();
 const pantry = usePantry();
-const settings = useSettings();
+const units = useUnits();
 const found = computed(() => faultsAt(props.step));
 const chosen = ref<StepFault | null>(null);
 const open = ref(false);
@@ -149,12 +148,11 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
         <p v-if="chosen.desk === 'thin' && gapIndex !== null && tier" class="row">
           <template v-if="thinMm !== null && thinMm < tier.gaps[gapIndex]!.heightMm">
             <button type="button" class="key" data-test="spread-thin" @click="spreadThin(thinMm)">
-              Fill {{ showText(thinMm, 'thickness', settings.system) }} thick from here on
+              Fill {{ units.text(thinMm, 'thickness') }} thick from here on
             </button>
             <span class="soft"
-              >instead of
-              {{ showText(tier.gaps[gapIndex]!.heightMm, 'thickness', settings.system) }}: so thick,
-              a filling that is two fifths as firm as its row says stays in</span
+              >instead of {{ units.text(tier.gaps[gapIndex]!.heightMm, 'thickness') }}: so thick, a
+              filling that is two fifths as firm as its row says stays in</span
             >
           </template>
           <span v-else-if="thinMm !== null" class="soft"

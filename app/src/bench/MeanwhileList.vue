@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { showText, type Step } from '@pyrgotect/core';
+import { type Step } from '@pyrgotect/core';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** What the hands can take up while this step waits; nothing of it has to wait for anything. */
 defineProps<{ steps: Step[] }>();
 const emit = defineEmits<{ take: [step: Step] }>();
 const settings = useSettings();
+const units = useUnits();
 </script>
 
 <template>
@@ -19,7 +21,7 @@ const settings = useSettings();
       @click="emit('take', step)"
     >
       {{ settings.words(step.title) }}
-      <small>{{ showText(step.handsOnMin, 'minutes', settings.system) }}</small>
+      <small>{{ units.text(step.handsOnMin, 'minutes') }}</small>
     </button>
   </section>
 </template>

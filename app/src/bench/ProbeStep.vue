@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import { minutesUntil, showText, type Build, type Step } from '@pyrgotect/core';
+import { minutesUntil, type Build, type Step } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useDevices } from '../stores/devices.ts';
 import { usePantry } from '../stores/pantry.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import type { BenchHand } from './useBench.ts';
 
 /** The thermometer in the bowl: how warm, and when it will be as warm as the work wants it. */
 const props = defineProps<{ step: Step; build: Build; bench: BenchHand }>();
 const devices = useDevices();
-const settings = useSettings();
+const units = useUnits();
 const pantry = usePantry();
-const degrees = (c: number): string => showText(c, 'temperature', settings.system);
+const degrees = (c: number): string => units.text(c, 'temperature');
 const probe = computed(() => props.step.probe!);
 const roomC = computed(() => props.build.brief.kitchenC ?? pantry.pantry.kitchen.roomC);
 const said = computed(() => {

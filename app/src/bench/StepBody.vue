@@ -3,9 +3,7 @@ import {
   isForGrownUps,
   isForHelper,
   leftLabel,
-  say,
   show,
-  showText,
   type Build,
   type Plan,
   type Step,
@@ -20,6 +18,7 @@ import LeftAdvice from '../sheets/coat/LeftAdvice.vue';
 import LevelPanel from '../sheets/stack/LevelPanel.vue';
 import { useDevices } from '../stores/devices.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import { useListText } from './listText.ts';
 import { checkKey, type BenchHand } from './useBench.ts';
 
@@ -36,6 +35,7 @@ const props = defineProps<{
 const emit = defineEmits<{ steps: []; notes: []; devices: [] }>();
 const devices = useDevices();
 const settings = useSettings();
+const units = useUnits();
 const working = useWorking();
 const shown = (value: number, kind: Parameters<typeof show>[1]) =>
   show(value, kind, settings.system);
@@ -81,7 +81,7 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     </button>
   </div>
   <h1 data-test="step-title">{{ settings.words(step.title) }}</h1>
-  <p v-if="step.lead" class="lead">{{ say(step.lead, settings.system) }}</p>
+  <p v-if="step.lead" class="lead">{{ units.say(step.lead) }}</p>
 
   <div v-if="step.amounts.length > 0" class="amounts" :class="{ many: step.amounts.length > 3 }">
     <div v-for="amount in step.amounts" :key="amount.label">
@@ -142,9 +142,9 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
       data-test="start-timer"
       @click="bench.startTimer(step.timer.minutes)"
     >
-      Start {{ showText(step.timer.minutes, 'minutes', settings.system) }}: {{ step.timer.label }}
+      Start {{ units.text(step.timer.minutes, 'minutes') }}: {{ step.timer.label }}
       <small v-if="step.timer.usualMin !== undefined" class="usual"
-        >yours; usual {{ showText(step.timer.usualMin, 'minutes', settings.system) }}</small
+        >yours; usual {{ units.text(step.timer.usualMin, 'minutes') }}</small
       >
     </button>
     <button
@@ -172,7 +172,7 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
   </ul>
   <FaultsPanel :step="step" :build="build" :plan="plan" :bench="bench" @note="emit('notes')" />
   <p v-for="caution in step.cautions" :key="caution.text" class="caution">
-    <b>▲</b> {{ say(caution, settings.system) }}
+    <b>▲</b> {{ units.say(caution) }}
   </p>
 </template>
 

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   nearG,
-  showText,
   weighedKey,
   weighedNote,
   weighTargets,
@@ -11,14 +10,14 @@ import {
 } from '@pyrgotect/core';
 import { computed, ref, watch } from 'vue';
 import { useDevices } from '../stores/devices.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import type { BenchHand } from './useBench.ts';
 
 /** What is weighed at a step, with the scale's own reading: how much is to go, and taken when it stands still. */
 const props = defineProps<{ step: Step; build: Build; bench: BenchHand }>();
 const devices = useDevices();
-const settings = useSettings();
-const text = (g: number): string => showText(g, 'small', settings.system);
+const units = useUnits();
+const text = (g: number): string => units.text(g, 'small');
 const targets = computed(() => weighTargets(props.step));
 const isDone = (target: WeighTarget): boolean =>
   props.bench.bench.value.checks.includes(weighedKey(props.step, target));

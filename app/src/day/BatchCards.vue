@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { batchCards, showText, type Kind } from '@pyrgotect/core';
+import { batchCards } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import { useListText } from '../bench/listText.ts';
@@ -7,12 +7,14 @@ import { useBuild } from '../stores/build.ts';
 import { useDay } from '../stores/day.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** A card for each batter and each batch, free-from first, with room for lot and yield. */
 const store = useBuild();
 const day = useDay();
 const pantry = usePantry();
 const settings = useSettings();
+const { text } = useUnits();
 const listText = useListText();
 const cards = computed(() =>
   store.build && store.plan?.steps.ok
@@ -26,7 +28,6 @@ const cards = computed(() =>
       })
     : [],
 );
-const text = (value: number, kind: Kind): string => showText(value, kind, settings.system);
 </script>
 
 <template>

@@ -1,15 +1,17 @@
 <script setup lang="ts">
-import { showText, usualSpread, type ReadyAnswer, type ReadyQuestion } from '@pyrgotect/core';
+import { usualSpread, type ReadyAnswer, type ReadyQuestion } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useBuild } from '../stores/build.ts';
 import { useDay } from '../stores/day.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import { useAnswer } from '../workers/useAnswer.ts';
 
 /** How sure it is that all is ready, and what threatens that most. */
 const store = useBuild();
 const day = useDay();
 const settings = useSettings();
+const units = useUnits();
 const runs = 300;
 const question = computed<ReadyQuestion | null>(() => {
   if (!day.plan || !day.question || !store.build) return null;
@@ -36,7 +38,7 @@ const said = computed(() => {
   const parts = [`Ready in time in ${share(found.readyShare)}.`];
   if (found.lateTenthMin > store.build!.day.spareMin)
     parts.push(
-      `In one of ten it is ${showText(found.lateTenthMin - store.build!.day.spareMin, 'minutes', settings.system)} late.`,
+      `In one of ten it is ${units.text(found.lateTenthMin - store.build!.day.spareMin, 'minutes')} late.`,
     );
   if (found.threat && found.threat.gainShare > 0.005)
     parts.push(

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { planSessions, showText, storeLabels } from '@pyrgotect/core';
+import { planSessions, storeLabels } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import { useListText } from '../bench/listText.ts';
@@ -7,12 +7,14 @@ import { useBuild } from '../stores/build.ts';
 import { useDay } from '../stores/day.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** Before each stretch of work: what comes out of the fridge, what is weighed into which bowl, what is there. */
 const store = useBuild();
 const day = useDay();
 const pantry = usePantry();
 const settings = useSettings();
+const { text } = useUnits();
 const sessions = computed(() =>
   day.plan && store.plan?.steps.ok
     ? planSessions(day.tasks, day.plan.placed, store.plan.steps.value, pantry.pantry.foods)
@@ -32,8 +34,6 @@ const labels = computed(() =>
 );
 const at = (min: number, words: string): string => format(day.dateOf(min), words);
 const listText = useListText();
-const text = (value: number, kind: 'minutes' | 'bowl'): string =>
-  showText(value, kind, settings.system);
 </script>
 
 <template>

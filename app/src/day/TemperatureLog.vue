@@ -1,18 +1,20 @@
 <script setup lang="ts">
-import { showText, temperatureLog, type TemperatureLine } from '@pyrgotect/core';
+import { temperatureLog, type TemperatureLine } from '@pyrgotect/core';
 import { format, parseISO } from 'date-fns';
 import { computed } from 'vue';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** What is measured, against which limit, what was read and what is done where it is outside. */
 const store = useBuild();
 const settings = useSettings();
+const units = useUnits();
 const lines = computed(() =>
   store.build && store.plan?.steps.ok ? temperatureLog(store.build, store.plan.steps.value) : [],
 );
-const degrees = (c: number): string => showText(c, 'temperature', settings.system);
-const minutes = (n: number): string => showText(n, 'minutes', settings.system);
+const degrees = (c: number): string => units.text(c, 'temperature');
+const minutes = (n: number): string => units.text(n, 'minutes');
 const wantedOf = ({ wanted, action }: TemperatureLine): string =>
   wanted === null
     ? ''

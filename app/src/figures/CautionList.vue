@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { say, type Caution } from '@pyrgotect/core';
-import { useSettings } from '../stores/settings.ts';
+import { type Caution } from '@pyrgotect/core';
+import { useUnits } from './units.ts';
 
 defineProps<{ cautions: Caution[] }>();
 const emit = defineEmits<{ go: [caution: Caution] }>();
-const settings = useSettings();
+const units = useUnits();
 const marks = { stop: '■', mind: '▲', note: '●' } as const;
 const words = { stop: 'Cannot be made so', mind: 'Mind this', note: 'Good to know' } as const;
 </script>
@@ -18,8 +18,8 @@ const words = { stop: 'Cannot be made so', mind: 'Mind this', note: 'Good to kno
         }}</span>
         <span>
           <span class="visually-hidden">{{ words[caution.severity] }}: </span>
-          <b>{{ say(caution.title, settings.system) }}</b>
-          {{ say(caution.todo, settings.system) }}
+          <b>{{ units.say(caution.title) }}</b>
+          {{ units.say(caution.todo) }}
         </span>
       </button>
     </li>

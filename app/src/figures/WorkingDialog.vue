@@ -1,22 +1,21 @@
 <script setup lang="ts">
-import { showText, type Figure, type Input } from '@pyrgotect/core';
+import { type Figure, type Input } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useBuild } from '../stores/build.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from './units.ts';
 import { useWorking } from './working.ts';
 
 const store = useBuild();
-const settings = useSettings();
+const units = useUnits();
 const { trail, deeper, back, close } = useWorking();
 /** Of both layers of the plan, asked for when a working is opened. */
 const figureOf = (id: string | undefined): Figure | null =>
   id === undefined ? null : (store.plan?.figures.of(id) ?? null);
 const figure = computed(() => figureOf(trail.value.at(-1)));
-const text = (input: Pick<Input, 'value' | 'kind'>): string =>
-  showText(input.value, input.kind, settings.system);
+const text = (input: Pick<Input, 'value' | 'kind'>): string => units.text(input.value, input.kind);
 const range = (input: Input): string =>
   input.read?.range
-    ? `${showText(input.read.range[0], input.kind, settings.system)} to ${showText(input.read.range[1], input.kind, settings.system)}`
+    ? `${units.text(input.read.range[0], input.kind)} to ${units.text(input.read.range[1], input.kind)}`
     : '';
 </script>
 

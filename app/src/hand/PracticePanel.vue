@@ -1,13 +1,5 @@
 <script setup lang="ts">
-import {
-  drills,
-  handRows,
-  showText,
-  suggestedDrills,
-  trendOf,
-  type Drill,
-  type Try,
-} from '@pyrgotect/core';
+import { drills, handRows, suggestedDrills, trendOf, type Drill, type Try } from '@pyrgotect/core';
 import type { Data, Layout } from 'plotly.js';
 import { computed, onMounted, onUnmounted, ref, shallowRef } from 'vue';
 import ChartPane from '../charts/ChartPane.vue';
@@ -16,12 +8,12 @@ import { rangeOf } from '../bench/noting.ts';
 import { database } from '../storage/database.ts';
 import { useDevices } from '../stores/devices.ts';
 import { useHand } from '../stores/hand.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import { useScheme } from '../styles/scheme.ts';
 
 /** Short exercises for what scatters: a target, tries from the scale or typed, and how they go. */
 const hand = useHand();
-const settings = useSettings();
+const units = useUnits();
 const { colours } = useScheme();
 const devices = useDevices();
 const stop = devices.listen();
@@ -44,7 +36,7 @@ const why = (drill: Drill): string => {
 };
 const mine = computed(() => tries.value.filter(({ drill }) => drill === chosen.value.id));
 const trend = computed(() => trendOf(chosen.value, mine.value));
-const text = (n: number): string => showText(n, chosen.value.show, settings.system);
+const text = (n: number): string => units.text(n, chosen.value.show);
 const isWeighed = computed(() => chosen.value.show !== 'span');
 const typed = ref<number | null>(null);
 async function add(actual: number): Promise<void> {

@@ -3,20 +3,19 @@ import {
   pantryLimits,
   preparedFrom,
   prepWays,
-  showText,
   type Food,
   type FoodPrep,
   type PrepWay,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** How an ingredient is made ready before it is weighed out. Changes the row that is being edited. */
 const props = defineProps<{ food: Food }>();
 // the dialog's own draft: it is saved or thrown away as a whole
 const food = computed(() => props.food);
-const settings = useSettings();
+const units = useUnits();
 const words: Record<PrepWay, string> = {
   wash: 'washed',
   peel: 'peeled',
@@ -48,7 +47,7 @@ const begins = computed(() => {
   const { prep } = food.value;
   if (!prep) return '';
   const { boughtG, inG } = preparedFrom(100, prep);
-  const text = (g: number): string => showText(g, 'small', settings.system);
+  const text = (g: number): string => units.text(g, 'small');
   return `${text(100)} ready begin as ${text(boughtG)} bought${inG > 0 ? ` and ${text(inG)} of ${prep.ways.includes('soak') ? 'hot water' : 'sugar'}` : ''}.`;
 });
 </script>

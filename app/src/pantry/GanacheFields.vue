@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { isCream, otherFluids, showText, type Ganache } from '@pyrgotect/core';
+import { isCream, otherFluids, type Ganache } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import { usePantry } from '../stores/pantry.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** What a ganache is made of, and the test drips that were made of it. Changes the row being edited. */
 const props = defineProps<{ ganache: Ganache }>();
 // the dialog's own draft: it is saved or thrown away as a whole
 const ganache = computed(() => props.ganache);
 const pantry = usePantry();
-const settings = useSettings();
+const units = useUnits();
 const fluids = ['ganache' as const, ...otherFluids].map((value) => ({ value, text: value }));
 const none = { value: '', text: 'none' };
 const chocolates = computed(() => [
@@ -73,10 +73,9 @@ const spreads = computed(() => [
     </p>
     <div v-for="(test, i) in ganache.tests" :key="i" class="line">
       <span
-        >{{ showText(test.massG, 'fineMass', settings.system) }} at
-        {{ showText(test.fluidC, 'temperature', settings.system) }} on
-        {{ showText(test.coatC, 'temperature', settings.system) }}:
-        {{ showText(test.lengthMm, 'span', settings.system) }} after {{ test.afterS }} s</span
+        >{{ units.text(test.massG, 'fineMass') }} at {{ units.text(test.fluidC, 'temperature') }} on
+        {{ units.text(test.coatC, 'temperature') }}: {{ units.text(test.lengthMm, 'span') }} after
+        {{ test.afterS }} s</span
       >
       <button
         type="button"

@@ -7,7 +7,6 @@ import {
   readPasted,
   readRecipeTable,
   rowSchemas,
-  showText,
   usualYieldG,
   type CsvProblem,
   type Food,
@@ -24,6 +23,7 @@ import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import FoodPick from './FoodPick.vue';
 import RecipeYield from './RecipeYield.vue';
 
@@ -31,6 +31,7 @@ import RecipeYield from './RecipeYield.vue';
 const emit = defineEmits<{ close: [] }>();
 const pantry = usePantry();
 const settings = useSettings();
+const units = useUnits();
 const text = ref('');
 const name = ref('');
 const waiting = ref<{ name: string; lines: string[] }[]>([]);
@@ -257,11 +258,11 @@ async function save(): Promise<void> {
       choose it, or make it, or every cake with this recipe says “not known”.
     </p>
     <p v-if="yieldG > total + 1 && total > 0" class="lead odd" role="alert">
-      More comes out than goes in: {{ showText(yieldG, 'bowl', settings.system) }} of
-      {{ showText(total, 'bowl', settings.system) }}. Is a line missing, or the yield too high?
+      More comes out than goes in: {{ units.text(yieldG, 'bowl') }} of
+      {{ units.text(total, 'bowl') }}. Is a line missing, or the yield too high?
     </p>
     <p v-if="lines.length > 0" class="sentence">
-      {{ showText(total, 'bowl', settings.system) }} go in and
+      {{ units.text(total, 'bowl') }} go in and
       <QuantityField
         :model-value="yieldG"
         :of="{ kind: 'bowl', min: 10, max: 50000 }"

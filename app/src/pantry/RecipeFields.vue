@@ -6,7 +6,6 @@ import {
   dietsKept,
   householdText,
   recipeContents,
-  showText,
   type Ingredient,
   type Recipe,
 } from '@pyrgotect/core';
@@ -15,6 +14,7 @@ import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import AllergenPick from './AllergenPick.vue';
 import RecipeWaits from './RecipeWaits.vue';
 import SwapLine from './SwapLine.vue';
@@ -26,6 +26,7 @@ const emit = defineEmits<{ replace: [recipe: Recipe] }>();
 const recipe = computed(() => props.recipe);
 const pantry = usePantry();
 const settings = useSettings();
+const units = useUnits();
 const swapping = ref<number | null>(null);
 const contents = computed(() => recipeContents(props.recipe, pantry.pantry));
 const kept = computed(() => dietsKept(contents.value));
@@ -77,8 +78,7 @@ const stepsOf = (event: Event): string[] =>
   <div>
     <h2>Ingredients</h2>
     <p class="soft">
-      {{ showText(total, 'bowl', settings.system) }} go in,
-      {{ showText(recipe.yieldG, 'bowl', settings.system) }} come out.
+      {{ units.text(total, 'bowl') }} go in, {{ units.text(recipe.yieldG, 'bowl') }} come out.
       <HoldsLine :held="contents" />
       {{ kept.length > 0 ? `It is: ${kept.join(', ')}.` : '' }}
     </p>

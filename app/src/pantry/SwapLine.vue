@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import { keeps, showText, swapLine, usualKeep, type Keep, type Recipe } from '@pyrgotect/core';
+import { keeps, swapLine, usualKeep, type Keep, type Recipe } from '@pyrgotect/core';
 import { computed, ref, watch } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import { usePantry } from '../stores/pantry.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** One ingredient in place of another, with its mass and what else it changes worked out. */
 const props = defineProps<{ recipe: Recipe; index: number }>();
 const emit = defineEmits<{ swap: [recipe: Recipe] }>();
 const pantry = usePantry();
-const settings = useSettings();
+const units = useUnits();
 const line = computed(() => props.recipe.ingredients[props.index]!);
 const from = computed(() => pantry.pantry.foods.find((food) => food.id === line.value.foodId));
 const toId = ref(line.value.foodId ?? '');
@@ -26,7 +26,7 @@ const done = computed(() => {
     ? swapLine(props.recipe, props.index, to, keep.value, pantry.pantry.foods)
     : null;
 });
-const mass = (g: number): string => showText(g, g < 20 ? 'fineMass' : 'small', settings.system);
+const mass = (g: number): string => units.text(g, g < 20 ? 'fineMass' : 'small');
 const changes = computed(() => {
   if (!done.value) return [];
   const { waterG, fatG, saltG, sugarG } = done.value.swap;

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { showText, type CakePlan } from '@pyrgotect/core';
+import { type CakePlan } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import { useWorking } from '../figures/working.ts';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import { labelOf, walkable } from './part-edits.ts';
 import { sheetStages, stageTitles, type SheetStage } from './stages.ts';
 
@@ -16,6 +17,7 @@ const emit = defineEmits<{
   print: [];
 }>();
 const settings = useSettings();
+const units = useUnits();
 const working = useWorking();
 const store = useBuild();
 const text = ref('');
@@ -47,7 +49,7 @@ const entries = computed<Entry[]>(() => [
   ...(store.plan?.figures.all() ?? []).map((figure) => ({
     key: `figure/${figure.id}`,
     title: figure.label,
-    more: showText(figure.value, figure.kind, settings.system),
+    more: units.text(figure.value, figure.kind),
     run: () => working.open(figure.id),
   })),
 ]);

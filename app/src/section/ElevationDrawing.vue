@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { depthMm, drawElevation, showText, type Build, type CakePlan } from '@pyrgotect/core';
+import { depthMm, drawElevation, type Build, type CakePlan } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { chosenBy } from '../parts/part-edits.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import FinishFromAbove from './FinishFromAbove.vue';
 import { footNow } from './flowing.ts';
 import { fitSection, scaleText } from './scale.ts';
@@ -15,6 +16,7 @@ import { cornersOf, fillOf, linesPath } from './tones.ts';
 const props = defineProps<{ build: Build; plan: CakePlan; selected: string | null }>();
 const emit = defineEmits<{ select: [id: string] }>();
 const settings = useSettings();
+const units = useUnits();
 const pantry = usePantry();
 const pane = useTemplateRef<HTMLElement>('pane');
 const { width, height } = useElementSize(pane);
@@ -101,7 +103,7 @@ const front = computed(() => Y(-drawing.value.boardMm));
         :half-width-mm="drawing.halfWidthMm"
         :y="front + 20"
         :inches="settings.system.length === 'in'"
-        :width-text="showText(plan.tally.widthMm, 'size', settings.system)"
+        :width-text="units.text(plan.tally.widthMm, 'size')"
       />
     </svg>
   </div>

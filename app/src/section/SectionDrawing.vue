@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { depthMm, say, showText, type Build, type CakePlan } from '@pyrgotect/core';
+import { depthMm, type Build, type CakePlan } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import { chosenBy, partName } from '../parts/part-edits.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import { footNow } from './flowing.ts';
 import { fitSection, scaleText, type Scale } from './scale.ts';
 import LoadPath from '../support/LoadPath.vue';
@@ -25,6 +26,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ select: [id: string] }>();
 const settings = useSettings();
+const units = useUnits();
 const store = useBuild();
 
 const pane = useTemplateRef<HTMLElement>('pane');
@@ -83,7 +85,7 @@ const otherTiers = computed(() =>
             name: props.build.tiers[i]!.name,
             y: (Y(span.fromMm) + Y(span.toMm)) / 2,
             x: X(span.atMm + span.widthMm / 2) + 10,
-            high: showText(span.toMm - span.fromMm, 'span', settings.system),
+            high: units.text(span.toMm - span.fromMm, 'span'),
           },
         ],
   ),
@@ -115,7 +117,7 @@ const cautionOf = computed(() => {
   const map = new Map<string, string>();
   for (const caution of store.cautions)
     if (caution.part && caution.severity !== 'note' && !map.has(caution.part))
-      map.set(caution.part, say(caution.title, settings.system));
+      map.set(caution.part, units.say(caution.title));
   return map;
 });
 
@@ -234,7 +236,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
           font-weight="600"
           :transform="`rotate(-90 ${dimX - 9} ${(Y(0) + topY) / 2})`"
         >
-          {{ showText(plan.section.heightMm, 'size', settings.system) }}
+          {{ units.text(plan.section.heightMm, 'size') }}
         </text>
       </g>
 
@@ -279,7 +281,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
         :value="handle.mm"
         :min="handle.range.min"
         :max="handle.range.max"
-        :text="showText(handle.mm, 'thickness', settings.system)"
+        :text="units.text(handle.mm, 'thickness')"
         @hold="
           hold();
           emit('select', handle.id);
@@ -298,7 +300,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
         :value="tower.stack.uncutMm"
         :min="20"
         :max="1000"
-        :text="showText(plan.section.heightMm, 'size', settings.system)"
+        :text="units.text(plan.section.heightMm, 'size')"
         @hold="hold"
         @drag="(px) => dragHeight(px.start, px.by)"
         @nudge="nudgeHeight"
@@ -310,7 +312,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
         :half-width-mm="plan.section.halfWidthMm"
         :y="Y(-plan.section.boardMm) + 20"
         :inches="settings.system.length === 'in'"
-        :width-text="showText(plan.tally.widthMm, 'size', settings.system)"
+        :width-text="units.text(plan.tally.widthMm, 'size')"
       />
 
       <g

@@ -1,15 +1,8 @@
 <script setup lang="ts">
-import {
-  grownLines,
-  insetOf,
-  showText,
-  type CarveResult,
-  type Cover,
-  type Lines,
-} from '@pyrgotect/core';
+import { grownLines, insetOf, type CarveResult, type Cover, type Lines } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import { linesPath } from './tones.ts';
 
 /**
@@ -17,7 +10,7 @@ import { linesPath } from './tones.ts';
  * follows, and the finished line round it.
  */
 const props = defineProps<{ result: CarveResult; cover: Cover }>();
-const settings = useSettings();
+const units = useUnits();
 const box = useTemplateRef<HTMLElement>('box');
 const { width, height } = useElementSize(box);
 const gap = 44;
@@ -78,7 +71,7 @@ const drawing = computed(() => {
       .filter((guide) => guide.upMm > 0)
       .map((guide) => ({
         y: base - guide.upMm * px,
-        text: showText(guide.upMm, 'span', settings.system),
+        text: units.text(guide.upMm, 'span'),
         x0: gap,
         x1: gap + wide * px,
       })),

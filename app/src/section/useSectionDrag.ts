@@ -1,4 +1,4 @@
-import { showText, stepOf, type Build, type TierPlan } from '@pyrgotect/core';
+import { stepOf, type Build, type TierPlan } from '@pyrgotect/core';
 import { ref, type Ref } from 'vue';
 import {
   labelOf,
@@ -9,6 +9,7 @@ import {
 } from '../parts/part-edits.ts';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import type { Scale } from './scale.ts';
 
 interface Dragged {
@@ -26,6 +27,7 @@ interface Dragged {
 export function useSectionDrag({ build, tower, scale, held, heightAt }: Dragged) {
   const store = useBuild();
   const settings = useSettings();
+  const units = useUnits();
   const tip = ref<{ x: number; y: number; text: string } | null>(null);
   const stepMm = (): number => stepOf('thickness', settings.system);
 
@@ -42,7 +44,7 @@ export function useSectionDrag({ build, tower, scale, held, heightAt }: Dragged)
     const mm = Math.min(max, Math.max(min, wanted));
     setThickness(id, mm, shift);
     const now = thicknessOfPart(store.build ?? build(), id) ?? mm;
-    tip.value = { ...at, text: `${labelOf(id)}: ${showText(now, 'thickness', settings.system)}` };
+    tip.value = { ...at, text: `${labelOf(id)}: ${units.text(now, 'thickness')}` };
   }
   function nudge(id: string, steps: number, shift: boolean): void {
     const now = thicknessOfPart(build(), id);
@@ -67,7 +69,7 @@ export function useSectionDrag({ build, tower, scale, held, heightAt }: Dragged)
     setTierHeight(tower().tierId, wanted, tower().stack.uncutMm);
     tip.value = {
       ...heightAt(),
-      text: `height ${showText(store.cake?.tally.heightMm ?? wanted, 'span', settings.system)}`,
+      text: `height ${units.text(store.cake?.tally.heightMm ?? wanted, 'span')}`,
     };
   }
   function nudgeHeight(steps: number): void {

@@ -1,13 +1,7 @@
-import {
-  showText,
-  type Build,
-  type CakePlan,
-  type SectionPart,
-  type TierPlan,
-} from '@pyrgotect/core';
+import { type Build, type CakePlan, type SectionPart, type TierPlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { labelOf, partName, rangeOfPart, thicknessOfPart } from '../parts/part-edits.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import { spread, type Scale } from './scale.ts';
 
 /** A part of the section as it is drawn, px. */
@@ -35,7 +29,7 @@ interface Drawn {
 
 /** Figures and handles of the layers and fillings of one tier. */
 export function useSectionLabels({ build, plan, boxes, tower, scale, edgeX, height, X, Y }: Drawn) {
-  const settings = useSettings();
+  const units = useUnits();
   /** Its layers and fillings. */
   const figured = computed(() =>
     boxes()
@@ -70,7 +64,7 @@ export function useSectionLabels({ build, plan, boxes, tower, scale, edgeX, heig
 
   /** A filling that settles reads as spread and as it comes to rest. */
   function thicknessText(part: SectionPart): string {
-    const shown = (mm: number): string => showText(mm, 'thickness', settings.system);
+    const shown = (mm: number): string => units.text(mm, 'thickness');
     const own = shown(thicknessOfPart(build(), part.id) ?? 0);
     const name = partName(part.id);
     const tier = plan().tiers.find((t) => t.tierId === name?.tierId);

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
+import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
 import TierStrip from '../parts/TierStrip.vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import TinsPanel from './bake/TinsPanel.vue';
 import { useSheet } from './useSheet.ts';
 
@@ -15,7 +15,7 @@ const OvenPanel = defineAsyncComponent(() => import('./bake/OvenPanel.vue'));
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
-const settings = useSettings();
+const units = useUnits();
 const { tier, tierPlan, cautionsOf } = useSheet(props);
 const cautions = cautionsOf('bake');
 const panels = {
@@ -40,7 +40,7 @@ const title = computed(() => {
   const { cakes, batterG, inclusionG } = tierPlan.value.bake.value;
   const n = cakes.length;
   if (n === 0) return `${name}nothing to bake in a tin`;
-  return `${name}${showText(batterG + inclusionG, 'bowl', settings.system)} of batter in ${n === 1 ? 'one tin' : `${n} tins`}`;
+  return `${name}${units.text(batterG + inclusionG, 'bowl')} of batter in ${n === 1 ? 'one tin' : `${n} tins`}`;
 });
 </script>
 

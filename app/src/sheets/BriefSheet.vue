@@ -5,7 +5,6 @@ import {
   diets,
   limits,
   portionBlocks,
-  showText,
   styleRows,
   type Allergen,
   type Build,
@@ -22,7 +21,7 @@ import ChoiceField from '../figures/ChoiceField.vue';
 import FigureValue from '../figures/FigureValue.vue';
 import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import CuttingMap from './CuttingMap.vue';
 import DraftDialog from './DraftDialog.vue';
 import TierStrip from '../parts/TierStrip.vue';
@@ -32,7 +31,7 @@ import WordField from '../figures/WordField.vue';
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
-const settings = useSettings();
+const units = useUnits();
 const { store, pantry, tier, cautionsOf } = useSheet(props);
 const foodG = computed(() => {
   const board = pantry.pantry.boards.find((row) => row.id === props.build.boardId);
@@ -47,7 +46,7 @@ const edit = (label: string, change: Partial<Build['brief']>): void =>
   store.edit(label, (draft) => void Object.assign(draft.brief, change));
 const blockText = (portion: Portion): string => {
   const block = portionBlocks[portion];
-  return `${showText(block.wideMm, 'span', settings.system)} × ${showText(block.deepMm, 'span', settings.system)}`;
+  return `${units.text(block.wideMm, 'span')} × ${units.text(block.deepMm, 'span')}`;
 };
 const portionChoices = computed<{ value: Portion; text: string }[]>(() => [
   { value: 'dessert', text: `dessert portions, ${blockText('dessert')}` },

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
+import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import { partName } from '../parts/part-edits.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
 import TierStrip from '../parts/TierStrip.vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import CutsPanel from './carve/CutsPanel.vue';
 import { useSheet } from './useSheet.ts';
 
@@ -16,7 +16,7 @@ const CarvedPanel = defineAsyncComponent(() => import('./carve/CarvedPanel.vue')
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
-const settings = useSettings();
+const units = useUnits();
 const { store, tier, tierPlan, cautionsOf } = useSheet(props);
 const cautions = cautionsOf('carve');
 const tabs = [
@@ -54,7 +54,7 @@ const title = computed(() => {
   const cuts = `${count} ${count === 1 ? 'cut' : 'cuts'}`;
   if (!carve.result) return `${cuts}, being worked out …`;
   const { stackG, leftG } = carve.result;
-  return `${cuts} take ${showText(stackG - leftG, 'bowl', settings.system)}, ${showText(leftG, 'bowl', settings.system)} stand`;
+  return `${cuts} take ${units.text(stackG - leftG, 'bowl')}, ${units.text(leftG, 'bowl')} stand`;
 });
 </script>
 

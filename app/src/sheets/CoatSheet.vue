@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
+import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import CoatPanel from './coat/CoatPanel.vue';
 import { useSheet } from './useSheet.ts';
 
@@ -15,7 +15,7 @@ const CostPanel = defineAsyncComponent(() => import('./coat/CostPanel.vue'));
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
-const settings = useSettings();
+const units = useUnits();
 const { cautionsOf } = useSheet(props);
 const cautions = cautionsOf('coat');
 const tabs = [
@@ -39,7 +39,7 @@ const count = computed(() => (props.plan.bowls.ok ? props.plan.bowls.value.lengt
 const title = computed(() =>
   props.plan.tally.frostingG === null
     ? 'The bowls cannot be worked out yet'
-    : `${showText(props.plan.tally.frostingG, 'bowl', settings.system)} to make, in ${count.value === 1 ? 'one bowl' : `${count.value} bowls`}`,
+    : `${units.text(props.plan.tally.frostingG, 'bowl')} to make, in ${count.value === 1 ? 'one bowl' : `${count.value} bowls`}`,
 );
 </script>
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
+import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed, ref, watch } from 'vue';
 import ReadyLine from '../day/ReadyLine.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
 import { useDay } from '../stores/day.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import HoursPanel from './day/HoursPanel.vue';
 import KeepingPanel from './day/KeepingPanel.vue';
 import ListsPanel from './day/ListsPanel.vue';
@@ -16,7 +16,7 @@ import TasksPanel from './day/TasksPanel.vue';
 defineProps<{ build: Build; plan: CakePlan }>();
 defineEmits<{ goTo: [caution: Caution] }>();
 const day = useDay();
-const settings = useSettings();
+const units = useUnits();
 const tabs = [
   { id: 'hours', text: 'Hours' },
   { id: 'tasks', text: 'Tasks' },
@@ -60,7 +60,7 @@ const problem = computed(() => {
     case 'no hours':
       return 'No hours of work before it is served: give some below.';
     case 'too little time':
-      return `“${day.taskOf(answer.id)?.title ?? answer.id}” finds no place: ${showText(answer.neededMin, 'minutes', settings.system)} of hands in all, within two weeks. Longer hours, another pair of hands, or a simpler cake.`;
+      return `“${day.taskOf(answer.id)?.title ?? answer.id}” finds no place: ${units.text(answer.neededMin, 'minutes')} of hands in all, within two weeks. Longer hours, another pair of hands, or a simpler cake.`;
     case 'no room':
       return `“${day.taskOf(answer.id)?.title ?? answer.id}” has no room in the ${answer.resource}.`;
   }

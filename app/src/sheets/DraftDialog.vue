@@ -1,22 +1,17 @@
 <script setup lang="ts">
-import {
-  draftBuilds,
-  findRow,
-  planBuild,
-  showText,
-  type Build,
-  type Proposal,
-} from '@pyrgotect/core';
+import { draftBuilds, findRow, planBuild, type Build, type Proposal } from '@pyrgotect/core';
 import { computed } from 'vue';
 import SectionThumb from '../section/SectionThumb.vue';
 import { useBuild } from '../stores/build.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 const props = defineProps<{ build: Build }>();
 const emit = defineEmits<{ close: [] }>();
 const pantry = usePantry();
 const settings = useSettings();
+const units = useUnits();
 const store = useBuild();
 
 const draft = computed(() => draftBuilds(props.build, pantry.pantry));
@@ -79,7 +74,7 @@ function take(proposal: Proposal): void {
           <span>
             {{ settings.words(card.tin) }},
             {{ card.proposal.build.tiers[0]!.layers.length }} layers,
-            {{ showText(card.plan.tally.heightMm, 'size', settings.system) }} high
+            {{ units.text(card.plan.tally.heightMm, 'size') }} high
           </span>
           <span>
             <strong>{{ card.proposal.servings }} servings</strong>,
@@ -89,13 +84,13 @@ function take(proposal: Proposal): void {
             v-if="card.plan.tally.frostingG !== null && card.plan.tally.massG !== null"
             class="soft"
           >
-            {{ showText(card.plan.tally.massG, 'weight', settings.system) }} in all,
-            {{ showText(card.plan.tally.frostingG, 'bowl', settings.system) }} of it to whip up as
-            filling and frosting
+            {{ units.text(card.plan.tally.massG, 'weight') }} in all,
+            {{ units.text(card.plan.tally.frostingG, 'bowl') }} of it to whip up as filling and
+            frosting
           </span>
           <span v-if="card.plan.price && card.plan.tally.handsOnMin !== null" class="soft">
-            about {{ showText(card.plan.price.total, 'money', settings.system) }},
-            {{ showText(card.plan.tally.handsOnMin, 'minutes', settings.system) }} of work
+            about {{ units.text(card.plan.price.total, 'money') }},
+            {{ units.text(card.plan.tally.handsOnMin, 'minutes') }} of work
           </span>
         </button>
       </div>

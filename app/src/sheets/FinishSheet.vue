@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
+import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import { partName } from '../parts/part-edits.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
 import TierStrip from '../parts/TierStrip.vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import DripsPanel from './finish/DripsPanel.vue';
 import { useSheet } from './useSheet.ts';
 
@@ -17,7 +17,7 @@ const GanacheRight = defineAsyncComponent(() => import('./finish/GanacheRight.vu
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
-const settings = useSettings();
+const units = useUnits();
 const { store, tier, cautionsOf } = useSheet(props);
 const cautions = cautionsOf('finish');
 const tabs = [
@@ -69,7 +69,7 @@ const title = computed(() => {
   const poured = tiers.flatMap(({ finish }) =>
     finish.pour.ok && finish.pour.value ? [finish.pour.value] : [],
   );
-  const mass = (g: number): string => showText(g, 'bowl', settings.system);
+  const mass = (g: number): string => units.text(g, 'bowl');
   const toppings = tiers.reduce((sum, { finish }) => sum + finish.toppings.length, 0);
   const words = [
     ...(drips.length > 0

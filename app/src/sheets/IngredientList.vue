@@ -1,16 +1,12 @@
 <script setup lang="ts">
-import {
-  foodOf,
-  householdText,
-  showText,
-  weightText,
-  type ScaledIngredient,
-} from '@pyrgotect/core';
+import { foodOf, householdText, weightText, type ScaledIngredient } from '@pyrgotect/core';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 defineProps<{ title: string; note: string; ingredients: ScaledIngredient[] }>();
 const settings = useSettings();
+const units = useUnits();
 const pantry = usePantry();
 const household = (item: ScaledIngredient): string | null =>
   item.pieces === null
@@ -35,7 +31,7 @@ const wholeText = (item: ScaledIngredient): string => {
   // whites that are whipped, or yolks, are never stretched with anything
   if (foodOf(pantry.pantry.foods, item.foodId)?.boughtAs) return '';
   const { pieces, makeUpG } = item.nearest;
-  const rest = showText(Math.abs(makeUpG), 'small', settings.system);
+  const rest = units.text(Math.abs(makeUpG), 'small');
   return makeUpG > 0 ? `, or ${pieces} and ${rest} milk or water` : `, or ${pieces} less ${rest}`;
 };
 </script>

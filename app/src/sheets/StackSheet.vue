@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { showText, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
+import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
 import TierStrip from '../parts/TierStrip.vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import LayersPanel from './stack/LayersPanel.vue';
 import { useSheet } from './useSheet.ts';
 
@@ -15,7 +15,7 @@ const LevelPanel = defineAsyncComponent(() => import('./stack/LevelPanel.vue'));
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
-const settings = useSettings();
+const units = useUnits();
 const { store, tier, tierPlan, cautionsOf } = useSheet(props);
 const cautions = cautionsOf('stack');
 const panels = {
@@ -46,7 +46,7 @@ const title = computed(() => {
   const n = tier.value.layers.length;
   const gaps = tier.value.gaps.length;
   const name = props.build.tiers.length > 1 ? `${tier.value.name}: ` : '';
-  return `${name}${n} ${n === 1 ? 'layer' : 'layers'}, ${gaps} ${gaps === 1 ? 'filling' : 'fillings'}: ${showText(tierPlan.value.stack.finishedMm, 'size', settings.system)} high`;
+  return `${name}${n} ${n === 1 ? 'layer' : 'layers'}, ${gaps} ${gaps === 1 ? 'filling' : 'fillings'}: ${units.text(tierPlan.value.stack.finishedMm, 'size')} high`;
 });
 </script>
 

@@ -1,18 +1,11 @@
 <script setup lang="ts">
-import {
-  openCounts,
-  showText,
-  wantedMargin,
-  type Build,
-  type Caution,
-  type CakePlan,
-} from '@pyrgotect/core';
+import { openCounts, wantedMargin, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import { partName } from '../parts/part-edits.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
 import TierStrip from '../parts/TierStrip.vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import StandPanel from './support/StandPanel.vue';
 import { useSheet } from './useSheet.ts';
 
@@ -23,7 +16,7 @@ const CountPanel = defineAsyncComponent(() => import('./support/CountPanel.vue')
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
-const settings = useSettings();
+const units = useUnits();
 const { store, tier, cautionsOf } = useSheet(props);
 const cautions = cautionsOf('support');
 const tabs = [
@@ -67,7 +60,7 @@ const title = computed(() => {
   if (!props.build.journey.byRoad) return `${stood}; it stays where it is made`;
   const least = Math.min(...support.tiers.map((one) => one.margin));
   const held = support.rod ? 'a rod holds it on the road' : null;
-  return `${stood}; ${held ?? `${showText(least, 'share', settings.system)} of a hard stop${least < wantedMargin ? ', 200 % wanted' : ''}`}`;
+  return `${stood}; ${held ?? `${units.text(least, 'share')} of a hard stop${least < wantedMargin ? ', 200 % wanted' : ''}`}`;
 });
 const isOfTier = computed(() => ['stand', 'dowels'].includes(tab.value));
 const open = computed(() => openCounts(props.plan.nonFood).length);

@@ -1,15 +1,8 @@
 <script setup lang="ts">
-import {
-  showText,
-  tinOutlineAt,
-  widthMm,
-  type BakedCake,
-  type Sponge,
-  type Tin,
-} from '@pyrgotect/core';
+import { tinOutlineAt, widthMm, type BakedCake, type Sponge, type Tin } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { fillOf } from '../section/tones.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** A tin to scale: raw batter, the edge and crown it bakes to, and where the knife goes. */
 const props = defineProps<{
@@ -19,7 +12,7 @@ const props = defineProps<{
   pxPerMm: number;
   high: number;
 }>();
-const settings = useSettings();
+const units = useUnits();
 const pad = 62;
 const wide = computed(() => widthMm(tinOutlineAt(props.tin, props.tin.depthMm)));
 const width = computed(() => wide.value * props.pxPerMm + 2 * pad);
@@ -62,7 +55,7 @@ const labels = computed(() => {
     :height="height"
     :viewBox="`0 0 ${width} ${height}`"
     role="img"
-    :aria-label="`${tin.name}: batter to ${showText(cake.fillMm, 'thickness', settings.system)}`"
+    :aria-label="`${tin.name}: batter to ${units.text(cake.fillMm, 'thickness')}`"
   >
     <path :d="batter" :fill="fillOf(sponge?.tone ?? 'butter')" class="batter" />
     <path :d="baked" class="baked" />
@@ -74,7 +67,7 @@ const labels = computed(() => {
       text-anchor="end"
       font-size="13.5"
     >
-      {{ showText(cake.fillMm, 'thickness', settings.system) }}
+      {{ units.text(cake.fillMm, 'thickness') }}
     </text>
     <g v-for="label in labels" :key="label.order">
       <line
@@ -85,7 +78,7 @@ const labels = computed(() => {
         :y2="Y(label.cut.atMm)"
       />
       <text :x="mid + halfAt(tin.depthMm) + 13" :y="label.y" font-size="13.5">
-        {{ showText(label.cut.atMm, 'thickness', settings.system) }}
+        {{ units.text(label.cut.atMm, 'thickness') }}
       </text>
     </g>
   </svg>

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { orderByWeight, servingsByWeight, showText, type Build } from '@pyrgotect/core';
+import { orderByWeight, servingsByWeight, type Build } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useBuild } from '../stores/build.ts';
 import { usePantry } from '../stores/pantry.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** A cake ordered by its weight: its layers are made thicker or thinner until it weighs that. */
 const props = defineProps<{ build: Build; massG: number | null }>();
 const store = useBuild();
 const pantry = usePantry();
-const settings = useSettings();
+const units = useUnits();
 const wanted = ref<number | null>(null);
 const misses = ref<string | null>(null);
 const now = computed(() => wanted.value ?? Math.round((props.massG ?? 2000) / 100) * 100);
@@ -20,7 +20,7 @@ function order(): void {
   if (!found) return;
   misses.value = found.misses;
   store.edit(
-    `Ordered by weight, ${showText(now.value, 'weight', settings.system)}`,
+    `Ordered by weight, ${units.text(now.value, 'weight')}`,
     (draft) => void (draft.tiers = found.build.tiers),
   );
 }
@@ -29,7 +29,7 @@ function order(): void {
 <template>
   <p class="sentence" data-test="by-weight">
     Ordered by weight? Without its board it weighs
-    <b>{{ massG === null ? '–' : showText(massG, 'weight', settings.system) }}</b>; make it
+    <b>{{ massG === null ? '–' : units.text(massG, 'weight') }}</b>; make it
     <QuantityField
       :model-value="now"
       :of="{ kind: 'weight', min: 200, max: 60000 }"

@@ -1,12 +1,6 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
-import {
-  carvingKnown,
-  planShape,
-  showText,
-  type Corrections,
-  type ShapePlan,
-} from '@pyrgotect/core';
+import { carvingKnown, planShape, type Corrections, type ShapePlan } from '@pyrgotect/core';
 import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Build } from '@pyrgotect/core';
@@ -19,11 +13,11 @@ import { myTurn } from './turns.ts';
 import { database, type ShelfEntry } from '../storage/database.ts';
 import { useCarvings } from '../stores/carvings.ts';
 import { usePantry } from '../stores/pantry.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 const props = defineProps<{ entry: ShelfEntry; now: Date }>();
 const emit = defineEmits<{ duplicate: []; remove: []; saveFile: [] }>();
-const settings = useSettings();
+const units = useUnits();
 const pantry = usePantry();
 const carvings = useCarvings();
 const card = useTemplateRef<HTMLElement>('card');
@@ -100,9 +94,9 @@ const progress = computed(() => {
       }}<template v-if="entry.serveAt && left !== 'past'">, in {{ left }}</template>
     </p>
     <p v-if="plan" class="figures">
-      <b>{{ showText(plan.tally.heightMm, 'size', settings.system) }}</b> high,
+      <b>{{ units.text(plan.tally.heightMm, 'size') }}</b> high,
       <b>{{ plan.tally.servings }}</b> servings<template v-if="plan.tally.massG !== null"
-        >, <b>{{ showText(plan.tally.massG, 'weight', settings.system) }}</b></template
+        >, <b>{{ units.text(plan.tally.massG, 'weight') }}</b></template
       >
     </p>
     <CarvingNote v-if="plan" :tiers="plan.tiers" />

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import {
-  showText,
   tierOf,
   type Build,
   type CarveQuestion,
@@ -15,7 +14,7 @@ import { hatches } from '../section/tones.ts';
 import StillDrawing from '../section/StillDrawing.vue';
 import { useBuild } from '../stores/build.ts';
 import { usePantry } from '../stores/pantry.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import { useScheme } from '../styles/scheme.ts';
 import { solids } from '../workers/solids.ts';
 import { SolidScene, type SceneColours, type ShownPlane } from './scene.ts';
@@ -30,7 +29,7 @@ const props = defineProps<{
 }>();
 const store = useBuild();
 const pantry = usePantry();
-const settings = useSettings();
+const { text } = useUnits();
 const { colours: scheme } = useScheme();
 const canvas = useTemplateRef<HTMLCanvasElement>('canvas');
 const box = useTemplateRef<HTMLElement>('box');
@@ -157,8 +156,6 @@ const said = computed(() => {
   const { carve, stack } = tierPlan.value;
   const result = carve?.result;
   if (!result) return '';
-  const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-    showText(n, kind, settings.system);
   return `${text(result.leftG, 'bowl')} of ${text(result.stackG, 'bowl')} left, ${text(result.topMm, 'span')} high under its coat, ${text(stack.finishedMm, 'span')} with it`;
 });
 </script>

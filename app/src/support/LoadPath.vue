@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { showText, type CakePlan } from '@pyrgotect/core';
+import { type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /** The way of the weight down through the section: what stands on each board, wider the more it is. */
 const props = defineProps<{
@@ -9,7 +9,7 @@ const props = defineProps<{
   toX: (mm: number) => number;
   toY: (mm: number) => number;
 }>();
-const settings = useSettings();
+const units = useUnits();
 const arrows = computed(() => {
   const support = props.plan.support;
   if (!support) return [];
@@ -23,7 +23,7 @@ const arrows = computed(() => {
       x,
       y,
       path: `M${x - wide / 2} ${y - 30}V${y - 11}H${x - wide}L${x} ${y}L${x + wide} ${y - 11}H${x + wide / 2}V${y - 30}Z`,
-      text: showText(tier.carried.massG, 'weight', settings.system),
+      text: units.text(tier.carried.massG, 'weight'),
     };
   });
 });

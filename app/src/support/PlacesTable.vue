@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { showText, type Build, type CakePlan } from '@pyrgotect/core';
+import { type Build, type CakePlan } from '@pyrgotect/core';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import PlacesDrawing from './PlacesDrawing.vue';
 
 /** The list that goes with the cake: what must come out, where it is, with room to write the counts. */
 defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const units = useUnits();
 const long = (plan: CakePlan, key: string): string => {
   const lift = plan.support?.lifts.find((one) => one.id === key);
-  return lift ? `, ${showText(lift.lengthMm, 'span', settings.system)} long` : '';
+  return lift ? `, ${units.text(lift.lengthMm, 'span')} long` : '';
 };
 </script>
 

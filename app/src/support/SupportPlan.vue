@@ -5,7 +5,6 @@ import {
   edgeInsetMm,
   polygon,
   pressG,
-  showText,
   stepOf,
   type Build,
   type Lift,
@@ -18,6 +17,7 @@ import { computed, ref, useTemplateRef } from 'vue';
 import { partName } from '../parts/part-edits.ts';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import { moveDowel } from './dowel-edits.ts';
 import { arrowOf, followPointer, type PointerAt } from '../drawings/follow-pointer.ts';
 
@@ -25,6 +25,7 @@ import { arrowOf, followPointer, type PointerAt } from '../drawings/follow-point
 const props = defineProps<{ build: Build; plan: CakePlan; selected: string | null }>();
 const emit = defineEmits<{ select: [id: string] }>();
 const settings = useSettings();
+const units = useUnits();
 const store = useBuild();
 const pane = useTemplateRef<HTMLElement>('pane');
 const { width, height } = useElementSize(pane);
@@ -91,8 +92,8 @@ const discs = computed(() =>
     y: Y(home.value.y + dowel.at.y),
     r: fullPx.value * Math.sqrt(Math.min(1, dowel.used)),
     isOver: dowel.used > 1 || dowel.hindrance !== null,
-    restText: showText(pressG(dowel.restN), 'weight', settings.system),
-    worstText: showText(pressG(dowel.worstN), 'weight', settings.system),
+    restText: units.text(pressG(dowel.restN), 'weight'),
+    worstText: units.text(pressG(dowel.worstN), 'weight'),
   })),
 );
 const others = computed(() =>

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { showText, widthMm, type Build, type CakePlan } from '@pyrgotect/core';
+import { widthMm, type Build, type CakePlan } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { partName } from '../parts/part-edits.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 /**
  * What tips over which edge: the chosen tier with all that stands on it, tilted to where its centre of
  * mass lies just over the edge, over the same upright. Seen in the direction of the nearest edge.
  */
 const props = defineProps<{ build: Build; plan: CakePlan; selected: string | null }>();
-const settings = useSettings();
+const units = useUnits();
 const pane = useTemplateRef<HTMLElement>('pane');
 const { width, height } = useElementSize(pane);
 const support = computed(() => props.plan.support);
@@ -69,7 +69,7 @@ const turn = computed(() =>
     ? `rotate(${picture.value.tilt} ${X(picture.value.edge.x)} ${Y(picture.value.edge.y)})`
     : '',
 );
-const share = (n: number): string => showText(n, 'share', settings.system);
+const share = (n: number): string => units.text(n, 'share');
 const what = computed(() => {
   const name = props.build.tiers[from.value]?.name ?? '';
   return from.value === (support.value?.tiers.length ?? 1) - 1 ? name : `${name} and what is on it`;
@@ -135,8 +135,8 @@ const what = computed(() => {
         {{ share(stand.tipping.margin) }} of a hard stop.
       </text>
       <text x="20" :y="height - 42" font-size="13.5" class="soft-text">
-        ● centre of mass, {{ showText(stand.tipping.upMm, 'span', settings.system) }} above the edge
-        and {{ showText(Math.abs(stand.tipping.edgeMm), 'span', settings.system) }} from it.
+        ● centre of mass, {{ units.text(stand.tipping.upMm, 'span') }} above the edge and
+        {{ units.text(Math.abs(stand.tipping.edgeMm), 'span') }} from it.
       </text>
       <text x="20" :y="height - 22" font-size="13.5" class="soft-text">
         {{

@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  measurings,
-  outlineText,
-  type Outline,
-  pantryTables,
-  showText,
-  type PantryTable,
-} from '@pyrgotect/core';
+import { measurings, type Outline, pantryTables, type PantryTable } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
@@ -14,13 +7,13 @@ import { columns, freshRow, kitchenColumns, tableTitles } from '../pantry/column
 import RowDialog from '../pantry/RowDialog.vue';
 import TopBar from '../parts/TopBar.vue';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 const ImportDialog = defineAsyncComponent(() => import('../pantry/ImportDialog.vue'));
 
 type Row = RowOf<PantryTable>;
 const pantry = usePantry();
-const settings = useSettings();
+const units = useUnits();
 const table = ref<PantryTable | 'kitchen'>('tins');
 const search = ref('');
 const editing = ref<{ row: Row; isNew: boolean } | null>(null);
@@ -39,8 +32,8 @@ const headers = computed(() => [
 const cell = (row: Row, key: string): string => {
   const column = columns[openTable.value].find((c) => c.key === key);
   const value = (row as unknown as Record<string, unknown>)[key];
-  if (key === 'outline') return outlineText(value as Outline, settings.system);
-  if (column && typeof value === 'number') return showText(value, column.kind, settings.system);
+  if (key === 'outline') return units.outline(value as Outline);
+  if (column && typeof value === 'number') return units.text(value, column.kind);
   return typeof value === 'string' ? value : (column?.none ?? '–');
 };
 const add = (): void => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { heldBy, say, showText, type Step } from '@pyrgotect/core';
+import { heldBy, type Step } from '@pyrgotect/core';
 import { computed, watch } from 'vue';
 import { useListText } from '../bench/listText.ts';
 import HoldsLine from '../figures/HoldsLine.vue';
@@ -11,10 +11,12 @@ import PlacesTable from '../support/PlacesTable.vue';
 import CuttingMap from '../sheets/CuttingMap.vue';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 
 const props = defineProps<{ id: string }>();
 const store = useBuild();
 const settings = useSettings();
+const { text, say } = useUnits();
 watch(
   () => props.id,
   (id) => void store.open(id),
@@ -31,8 +33,6 @@ const chapters = computed(() => {
   return groups;
 });
 const listText = useListText();
-const text = (value: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(value, kind, settings.system);
 const print = (): void => window.print();
 </script>
 
@@ -105,12 +105,12 @@ const print = (): void => window.print();
               }}</template
             >.
           </span>
-          <span v-if="step.lead" class="more">{{ say(step.lead, settings.system) }}</span>
+          <span v-if="step.lead" class="more">{{ say(step.lead) }}</span>
           <span v-if="step.checks.length > 0" class="more"
             >Look: {{ settings.words(step.checks.join('. ')) }}.</span
           >
           <span v-for="caution in step.cautions" :key="caution.text" class="more"
-            >▲ {{ say(caution, settings.system) }}</span
+            >▲ {{ say(caution) }}</span
           >
         </div>
       </div>

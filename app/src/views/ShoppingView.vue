@@ -7,7 +7,6 @@ import {
   type CarveResult,
   type Corrections,
   type ShapePlan,
-  showText,
   writeTable,
   type Build,
   type Pantry,
@@ -25,14 +24,14 @@ import { database } from '../storage/database.ts';
 import { useCarvings } from '../stores/carvings.ts';
 import { useHand } from '../stores/hand.ts';
 import { usePantry } from '../stores/pantry.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import { useShelf } from '../stores/shelf.ts';
 import { useAnswer } from '../workers/useAnswer.ts';
 
 /** What to buy for one or several cakes, and when. */
 const pantry = usePantry();
 const carvings = useCarvings();
-const settings = useSettings();
+const units = useUnits();
 const hand = useHand();
 const shelf = useShelf();
 const today = format(new Date(), 'yyyy-MM-dd');
@@ -110,10 +109,9 @@ const { answer: prices } = useAnswer<Question, CakePrice[]>(
 );
 const rows = computed(() => answer.value?.rows.filter((row) => row.needG >= 0.05) ?? []);
 const toBuy = computed(() => rows.value.filter((row) => row.buyG > 0 && row.cost !== 0).length);
-const mass = (g: number): string =>
-  showText(g, g < 20 ? 'fineMass' : g < 100 ? 'small' : 'bowl', settings.system);
+const mass = (g: number): string => units.text(g, g < 20 ? 'fineMass' : g < 100 ? 'small' : 'bowl');
 const money = (value: number | null): string =>
-  value === null ? 'no price' : showText(value, 'money', settings.system);
+  value === null ? 'no price' : units.text(value, 'money');
 const priceText = (id: string): string => {
   const price = prices.value?.find((each) => each.id === id);
   if (!price || price.total === null) return '';

@@ -1,16 +1,18 @@
 <script setup lang="ts">
-import { leftoverUses, limits, showText, type Build, type CakePlan } from '@pyrgotect/core';
+import { leftoverUses, limits, type Build, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useBakeSheet } from './useBakeSheet.ts';
 
 /** The batter that is really in the bowl: to each tin, one poured too full, and what is left over. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const units = useUnits();
 const { pantry, tier, editTier, bake, sponge, recipe } = useBakeSheet(props);
-const grams = (g: number): string => showText(g, 'bowl', settings.system);
-const minutes = (n: number): string => showText(n, 'minutes', settings.system);
+const grams = (g: number): string => units.text(g, 'bowl');
+const minutes = (n: number): string => units.text(n, 'minutes');
 const setBowl = (full: number | null, empty: number | null): void =>
   editTier('Weighed bowl', (t) => {
     t.bowl =
@@ -112,8 +114,8 @@ const leftover = computed(() => {
       <ul>
         <li v-for="use in leftover" :key="use.tin?.id ?? 'cupcakes'">
           <b>{{ use.tin ? settings.words(use.tin.name) : `${use.count} cupcakes` }}</b>:
-          {{ showText(use.fillMm, 'thickness', settings.system) }} of batter bake to
-          {{ showText(use.bakesToMm, 'thickness', settings.system) }}
+          {{ units.text(use.fillMm, 'thickness') }} of batter bake to
+          {{ units.text(use.bakesToMm, 'thickness') }}
           <template v-if="use.window">
             in about {{ minutes(use.window.minutes) }}, first look at
             {{ minutes(use.window.fromMin)

@@ -5,9 +5,6 @@ import {
   liningOf,
   limits,
   offcutUses,
-  say,
-  outlineText,
-  showText,
   solveAsBaked,
   widthMm,
   type AsBaked,
@@ -20,14 +17,16 @@ import {
 import { computed } from 'vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import KnifeDrawing from './KnifeDrawing.vue';
 import { useBakeSheet } from './useBakeSheet.ts';
 
 /** Where the knife goes, what it costs to level one way or another, and what really came out. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const units = useUnits();
 const { store, pantry, tier, editTier, bake, tin, sponge } = useBakeSheet(props);
-const text = (mm: number, kind: Kind = 'thickness'): string => showText(mm, kind, settings.system);
+const text = (mm: number, kind: Kind = 'thickness'): string => units.text(mm, kind);
 const schools: Record<Levelling, string> = {
   'cut all': 'cut every dome',
   'cut all, top inverted': 'cut every dome, top upside down',
@@ -142,7 +141,7 @@ const flush = computed(() => {
     </p>
     <p v-if="uses.length > 0" class="sentence">
       <b>{{ text(bake.offcutsG, 'bowl') }}</b> of offcuts give
-      {{ uses.map((use) => say(use.what, settings.system)).join(', ') }}.
+      {{ uses.map((use) => units.say(use.what)).join(', ') }}.
     </p>
 
     <h2>With the domes or without</h2>
@@ -192,7 +191,7 @@ const flush = computed(() => {
     <template v-if="lining && tin">
       <h2>Paper to cut for each tin</h2>
       <p class="sentence">
-        A base {{ outlineText(lining.base, settings.system) }}
+        A base {{ units.outline(lining.base) }}
         {{ lining.base.kind === 'round' ? 'across' : `like the tin (${tin.name})`
         }}<template v-for="strip in lining.strips" :key="strip.where"
           >, {{ strip.where === 'hole' ? 'one for the hole' : 'a strip' }}

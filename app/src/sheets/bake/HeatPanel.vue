@@ -2,7 +2,6 @@
 import {
   factorOf,
   heatQuestion,
-  showText,
   type Build,
   type HeatPlan,
   type HeatQuestion,
@@ -14,6 +13,7 @@ import { computed, ref } from 'vue';
 import ChartPane from '../../charts/ChartPane.vue';
 import SheetTabs from '../../parts/SheetTabs.vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useBakeSheet } from './useBakeSheet.ts';
 import { veiled } from '../../styles/palette.ts';
@@ -22,6 +22,7 @@ import { useScheme } from '../../styles/scheme.ts';
 /** From the oven to the table: when it is done, cold, firm, ready to eat, with the curves behind it. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const units = useUnits();
 const { colours } = useScheme();
 const { store, pantry, tier, tierPlan, recipe } = useBakeSheet(props);
 const question = computed<HeatQuestion | null>(() =>
@@ -60,8 +61,7 @@ const tabs: { id: Name; text: string }[] = [
 const stretch = computed(() => answer.value?.curve.find((s) => s.name === shown.value) ?? null);
 const degrees = (c: number): number => (settings.system.temperature === 'C' ? c : (c * 9) / 5 + 32);
 const unit = computed(() => `°${settings.system.temperature}`);
-const minutes = (n: number): string =>
-  Number.isFinite(n) ? showText(n, 'minutes', settings.system) : 'never';
+const minutes = (n: number): string => (Number.isFinite(n) ? units.text(n, 'minutes') : 'never');
 const rises = computed(() => shown.value === 'oven' || shown.value === 'room');
 const data = computed<Data[]>(() => {
   const s = stretch.value;
@@ -158,8 +158,8 @@ const layout = computed<Partial<Layout>>(() => {
         {{ recipe?.bake ? `the time of ${recipe.name} in its own tin` : 'an ordinary sponge' }}.
         Right to about a quarter; short for cupcakes and very deep cakes. The heat of setting and
         freezing is left out but for the wrapped layer, which is given up to
-        {{ showText(60, 'thickness', settings.system) }}. Keep what is perishable cold by the clock
-        of your local food code, not by this.
+        {{ units.text(60, 'thickness') }}. Keep what is perishable cold by the clock of your local
+        food code, not by this.
       </p>
     </template>
     <p v-else-if="!question" class="lead">There is nothing baked in a tin to work it out for.</p>

@@ -2,7 +2,6 @@
 import {
   limits,
   polygon,
-  showText,
   type Build,
   type PartTemp,
   type CakePlan,
@@ -11,12 +10,12 @@ import {
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useBakeSheet } from './useBakeSheet.ts';
 
 /** Loads of the oven with every tin to scale, when to look, and the batter that waits meanwhile. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const units = useUnits();
 const { pantry, tier, editTier, bake, recipe } = useBakeSheet(props);
 const shelf = computed(() => pantry.pantry.kitchen);
 const px = computed(() => Math.min(250 / shelf.value.shelfWideMm, 190 / shelf.value.shelfDeepMm));
@@ -38,7 +37,7 @@ const points = (placed: PlacedTin): string =>
         `${((placed.x + x!) * px.value).toFixed(1)},${((shelf.value.shelfDeepMm - placed.y - y!) * px.value).toFixed(1)}`,
     )
     .join(' ');
-const minutes = (n: number): string => showText(n, 'minutes', settings.system);
+const minutes = (n: number): string => units.text(n, 'minutes');
 const windows = (placed: readonly PlacedTin[]) =>
   placed.flatMap((p) => {
     const stage = props.plan.tiers.find((t) => t.tierId === p.tierId)?.bake;
@@ -76,20 +75,19 @@ function setTemp(name: string, tempC: number | null): void {
         :model-value="tier.ovenC"
         :of="limits.ovenC"
         nullable
-        :auto="bake ? showText(bake.ovenC, 'temperature', settings.system) : '–'"
+        :auto="bake ? units.text(bake.ovenC, 'temperature') : '–'"
         label="Oven temperature"
         @update:model-value="(c) => editTier('Oven', (t) => void (t.ovenC = c))"
       />
       <template v-if="tier.ovenC === null"> (the recipe’s own)</template>. The oven takes a shelf of
-      {{ showText(shelf.shelfWideMm, 'size', settings.system) }} ×
-      {{ showText(shelf.shelfDeepMm, 'size', settings.system) }},
+      {{ units.text(shelf.shelfWideMm, 'size') }} × {{ units.text(shelf.shelfDeepMm, 'size') }},
       {{ shelf.shelves === 1 ? 'one at a time' : `${shelf.shelves} at once` }}; change it in the
       <router-link to="/pantry">pantry</router-link>.
     </p>
     <template v-if="oven">
       <section v-for="(load, i) in oven.loads" :key="i" class="load" :data-test="`load-${i + 1}`">
         <h2>
-          Load {{ i + 1 }}: {{ showText(load.ovenC, 'temperature', settings.system) }},
+          Load {{ i + 1 }}: {{ units.text(load.ovenC, 'temperature') }},
           {{ load.minutes === null ? 'never done' : `about ${minutes(load.minutes)}` }}
         </h2>
         <div class="shelves">
@@ -128,7 +126,7 @@ function setTemp(name: string, tempC: number | null): void {
                   font-size="13.5"
                   font-weight="600"
                 >
-                  {{ showText(each.grams, 'bowl', settings.system) }}
+                  {{ units.text(each.grams, 'bowl') }}
                 </text>
               </g>
             </g>
@@ -149,7 +147,7 @@ function setTemp(name: string, tempC: number | null): void {
 
     <h2>How warm the batter goes in</h2>
     <p v-if="bake" class="sentence">
-      At <b>{{ showText(bake.startC, 'temperature', settings.system) }}</b>, from its parts:
+      At <b>{{ units.text(bake.startC, 'temperature') }}</b>, from its parts:
     </p>
     <ul class="temps">
       <li v-for="name in temps" :key="name">

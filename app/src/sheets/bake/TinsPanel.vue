@@ -3,8 +3,6 @@ import {
   isNearTin,
   limits,
   nearestOwned,
-  outlineText,
-  showText,
   widthMm,
   type Build,
   type Inclusion,
@@ -16,6 +14,7 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import IngredientList from '../IngredientList.vue';
 import TinDrawing from '../TinDrawing.vue';
 import { useBakeSheet } from './useBakeSheet.ts';
@@ -24,6 +23,7 @@ import FoodPick from '../../pantry/FoodPick.vue';
 /** Grams of batter to each tin, drawn in it, and what the batter is made of. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const units = useUnits();
 const { pantry, tier, tierPlan, editTier, choices, bake, tin, sponge, recipe } =
   useBakeSheet(props);
 const tins = computed(() => choices(pantry.pantry.tins));
@@ -51,7 +51,7 @@ async function addTin(): Promise<void> {
   const { outline } = tier.value;
   const fresh: Tin = {
     id: `own-${crypto.randomUUID().slice(0, 13)}`,
-    name: `${outline.kind.charAt(0).toUpperCase()}${outline.kind.slice(1)} ${outlineText(outline, settings.system)}`,
+    name: `${outline.kind.charAt(0).toUpperCase()}${outline.kind.slice(1)} ${units.outline(outline)}`,
     source: 'own',
     ranges: {},
     outline: { ...outline },
@@ -174,7 +174,7 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
         </button>
       </template>
       <button type="button" class="key small" @click="addTin">
-        Add a tin of {{ outlineText(tier.outline, settings.system) }} to the pantry
+        Add a tin of {{ units.outline(tier.outline) }} to the pantry
       </button>
     </p>
 
@@ -231,7 +231,7 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
         v-if="tierPlan.batterRecipe.ok && recipe"
         :title="recipe.name"
         :ingredients="tierPlan.batterRecipe.value.ingredients"
-        :note="`${tierPlan.batterRecipe.value.factor.toFixed(2)} times the recipe${recipe.bake ? `; its own time is ${recipe.bake.minutes} min at ${showText(recipe.bake.ovenC, 'temperature', settings.system)} in a ${showText(recipe.bake.tinMm, 'size', settings.system)} tin` : ''}`"
+        :note="`${tierPlan.batterRecipe.value.factor.toFixed(2)} times the recipe${recipe.bake ? `; its own time is ${recipe.bake.minutes} min at ${units.text(recipe.bake.ovenC, 'temperature')} in a ${units.text(recipe.bake.tinMm, 'size')} tin` : ''}`"
       />
     </template>
     <p v-else-if="!tierPlan.bake.ok" class="lead">{{ tierPlan.bake.problem }}</p>

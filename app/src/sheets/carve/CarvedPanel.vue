@@ -5,7 +5,6 @@ import {
   newCarving,
   panelAllowanceMm,
   planLattice,
-  showText,
   sideName,
   type Build,
   type Lattice,
@@ -14,15 +13,13 @@ import {
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** What the carved tier is: how it stands, what shows of it, what covers it. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, tier, tierPlan } = useSheet(props);
-const settings = useSettings();
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
+const { text } = useUnits();
 const result = computed(() => tierPlan.value.carve?.result ?? null);
 const cm2 = (mm2: number): string => text(mm2, 'area');
 const fillingShare = computed(() => (result.value ? fillingShown(result.value) : 0));

@@ -9,8 +9,6 @@ import {
   limits,
   newCarving,
   newCut,
-  say,
-  showText,
   widthMm,
   type Build,
   type Carving,
@@ -23,7 +21,7 @@ import {
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import { useCarvings } from '../../stores/carvings.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import CutFields from './CutFields.vue';
 import LineEditor from './LineEditor.vue';
@@ -32,10 +30,8 @@ import WordField from '../../figures/WordField.vue';
 /** The cuts of a tier in their order: each can be set, moved, switched off, taken out. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, tier, tierPlan, editTier, pantry, choices } = useSheet(props);
-const settings = useSettings();
+const { text, say } = useUnits();
 const carvings = useCarvings();
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const cuts = computed(() => tier.value.carving?.cuts ?? []);
 const result = computed(() => tierPlan.value.carve?.result ?? null);
 const chosenId = computed(() => {
@@ -149,7 +145,7 @@ const wordsOf = (cut: Cut): string => {
   const at = cuts.value.filter((each) => each.on).findIndex((each) => each.id === cut.id);
   const before =
     result.value?.steps[at - 1]?.topMm ?? tierPlan.value.carve?.question.stock.heightMm;
-  return say(cutWords(cut, before ?? room.value.heightMm, room.value.radiusMm), settings.system);
+  return say(cutWords(cut, before ?? room.value.heightMm, room.value.radiusMm));
 };
 const behind = (cut: Cut): Lines => {
   const known = stepOf(cut.id)?.behind ?? [];
@@ -296,7 +292,7 @@ const firm = computed(() => {
           <p class="words">{{ wordsOf(cut) }}</p>
           <p v-if="byPart(cut.id)" class="soft small-words">Comes away: {{ byPart(cut.id) }}.</p>
           <p v-if="stepOf(cut.id)?.problem" class="problem" role="alert">
-            {{ say(stepOf(cut.id)!.problem!, settings.system) }}
+            {{ say(stepOf(cut.id)!.problem!) }}
           </p>
         </div>
       </li>

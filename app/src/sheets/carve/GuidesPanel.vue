@@ -3,7 +3,6 @@ import {
   clockName,
   limits,
   newCarving,
-  showText,
   type Build,
   type Guide,
   type CakePlan,
@@ -16,14 +15,14 @@ import { downloadBytes } from '../../parts/download.ts';
 import { linesPath } from '../../section/tones.ts';
 import { plain } from '../../storage/builds.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** Cross-sections to work to: 24 distances from the axis at each height, and templates at full size. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, tier, tierPlan } = useSheet(props);
 const settings = useSettings();
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
+const { text } = useUnits();
 const carve = computed(() => tierPlan.value.carve);
 const guides = computed(() => carve.value?.result?.guides ?? []);
 const at = ref(0);

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { insetOf, limits, showText, type Cover, type Lines, type LinePoint } from '@pyrgotect/core';
+import { insetOf, limits, type Cover, type Lines, type LinePoint } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { linesPath } from '../../section/tones.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { pathOutline } from '../svg-path.ts';
 import { arrowOf, followPointer, type PointerAt } from '../../drawings/follow-pointer.ts';
 
@@ -21,7 +21,7 @@ const props = defineProps<{
   cover: Cover;
 }>();
 const emit = defineEmits<{ change: [points: LinePoint[]] }>();
-const settings = useSettings();
+const units = useUnits();
 const box = useTemplateRef<HTMLElement>('box');
 const { width } = useElementSize(box);
 const chosen = ref<number | null>(null);
@@ -134,7 +134,7 @@ async function open(event: Event): Promise<void> {
     problem.value = 'Too little of the line lies to the right of its middle.';
   else emit('change', kept);
 }
-const text = (mm: number): string => showText(mm, 'span', settings.system);
+const text = (mm: number): string => units.text(mm, 'span');
 </script>
 
 <template>

@@ -6,22 +6,20 @@ import {
   worthMl,
   type OffcutServes,
   offcutUses,
-  say,
-  showText,
   type Build,
   type Offcut,
   type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** Every piece that comes away: its size, its weight, what it can serve for; what cake still lacks. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, tier, tierPlan, pantry } = useSheet(props);
 const settings = useSettings();
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
+const { text, say } = useUnits();
 const result = computed(() => tierPlan.value.carve?.result ?? null);
 const nameOf = (id: string): string =>
   tier.value.carving?.cuts.find((cut) => cut.id === id)?.name ?? 'cut';
@@ -132,7 +130,7 @@ const size = (piece: Offcut): string =>
           >They make
           {{
             uses
-              .map((use) => say(use.what, settings.system))
+              .map((use) => say(use.what))
               .join(', ')
               .replace(/^or /, '')
           }}.</template

@@ -5,7 +5,6 @@ import {
   newLayer,
   coverOf,
   proposeStacks,
-  showText,
   targetSize,
   type Build,
   type CakePlan,
@@ -13,14 +12,14 @@ import {
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** What to stack for the drawn shape: tins that take it in, upright or lying, with the least waste. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { tier, editTier, pantry } = useSheet(props);
 const settings = useSettings();
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
+const { text } = useUnits();
 const target = computed(() => targetSize(tier.value.carving?.cuts ?? []));
 const gapMm = computed(() => tier.value.gaps[0]?.heightMm ?? 6);
 const inset = computed(() => insetOf(coverOf(tier.value)));

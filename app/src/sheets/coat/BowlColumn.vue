@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { addUp, showText, type Batch, type Bowl, type Spread } from '@pyrgotect/core';
+import { addUp, type Batch, type Bowl, type Spread } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { spread as spreadApart } from '../../section/scale.ts';
 import { fillOf } from '../../section/tones.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useWorking } from '../../figures/working.ts';
 
 /** A bowl as a column: what it is shared out to, in working order from the bottom up. */
@@ -14,7 +14,7 @@ const props = defineProps<{
   pxPerG: number;
   high: number;
 }>();
-const settings = useSettings();
+const units = useUnits();
 const working = useWorking();
 const columnWide = 66;
 const width = 252;
@@ -89,7 +89,7 @@ const drawn = computed(() => {
       :height="high + 6"
       :viewBox="`0 0 ${width} ${high + 6}`"
       role="img"
-      :aria-label="`${bowl.name}, ${showText(bowl.makeG, 'bowl', settings.system)}`"
+      :aria-label="`${bowl.name}, ${units.text(bowl.makeG, 'bowl')}`"
     >
       <g v-for="(box, i) in drawn" :key="i" :class="box.band.kind">
         <rect
@@ -112,7 +112,7 @@ const drawn = computed(() => {
           text-anchor="end"
           class="soft-text"
         >
-          {{ showText(box.band.massG, 'small', settings.system) }}
+          {{ units.text(box.band.massG, 'small') }}
         </text>
       </g>
       <path :d="`M-2 ${high}H${columnWide + 6}`" class="floor" />
@@ -120,13 +120,13 @@ const drawn = computed(() => {
     <figcaption>
       <button type="button" @click="working.open(`bowl/${bowl.id}/make`)">
         <b>{{ bowl.name }}</b>
-        <span data-test="bowl-make">{{ showText(bowl.makeG, 'bowl', settings.system) }}</span>,
+        <span data-test="bowl-make">{{ units.text(bowl.makeG, 'bowl') }}</span>,
         {{
           batch.bowlIds.length > 1
             ? 'from the common batch'
             : batch.mixes === 1
               ? 'one mixing'
-              : `${batch.mixes} mixings of ${showText(batch.eachMixG, 'bowl', settings.system)}`
+              : `${batch.mixes} mixings of ${units.text(batch.eachMixG, 'bowl')}`
         }}
       </button>
     </figcaption>

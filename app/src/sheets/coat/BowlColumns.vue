@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { showText, setAsideOf, type CakePlan } from '@pyrgotect/core';
+import { setAsideOf, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import BowlColumn from './BowlColumn.vue';
 import { usePantry } from '../../stores/pantry.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** Every bowl as a column to one scale, and what to set aside before the first layer is filled. */
 const props = defineProps<{ plan: CakePlan }>();
-const settings = useSettings();
+const units = useUnits();
 const pantry = usePantry();
 const high = 250;
 const bowls = computed(() => (props.plan.bowls.ok ? props.plan.bowls.value : []));
@@ -33,8 +33,8 @@ const batchOf = (id: string) => props.plan.batches.find((batch) => batch.id === 
       <p v-if="setAsideOf(bowl).length > 0" class="aside">
         From the {{ bowl.name.toLowerCase() }} set aside first, covered:
         <template v-for="(use, i) in setAsideOf(bowl)" :key="use.label">
-          {{ i > 0 ? ', and ' : '' }}<b>{{ showText(use.massG, 'bowl', settings.system) }}</b> for
-          the {{ use.label }}</template
+          {{ i > 0 ? ', and ' : '' }}<b>{{ units.text(use.massG, 'bowl') }}</b> for the
+          {{ use.label }}</template
         >. Then fill and crumb coat from the rest.
       </p>
     </template>

@@ -4,7 +4,6 @@ import {
   batchWays,
   limits,
   ownMeasures,
-  say,
   showText,
   type BatchBy,
   type Bowl,
@@ -20,12 +19,14 @@ import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { placeWords } from '../../pantry/place-words.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import IngredientList from '../IngredientList.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** One bowl after the other, use by use, in grams and in one's own measures; and its batches. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const units = useUnits();
 const { store, pantry } = useSheet(props);
 const bowls = computed(() => (props.plan.bowls.ok ? props.plan.bowls.value : []));
 const chosen = ref('');
@@ -34,7 +35,7 @@ const bowl = computed<Bowl | undefined>(
 );
 const batch = computed(() => props.plan.batches.find((b) => b.id === bowl.value?.batchId));
 const kitchen = computed(() => pantry.pantry.kitchen);
-const mass = (g: number): string => showText(g, 'small', settings.system);
+const mass = (g: number): string => units.text(g, 'small');
 const cups = (ml: number): string => showText(ml, 'volume', { ...settings.system, volume: 'cups' });
 const few = (n: number | null): string =>
   n === null ? '' : n < 10 ? (Math.round(n * 2) / 2).toString() : Math.round(n).toString();
@@ -52,7 +53,7 @@ const cooled = computed(() =>
 const waysOf = ({ ways }: PlannedHold) =>
   ways.map(({ place, minutes }) => ({
     value: place,
-    text: `${placeWords[place]}, ${showText(minutes, 'minutes', settings.system)}`,
+    text: `${placeWords[place]}, ${units.text(minutes, 'minutes')}`,
   }));
 function coolIn(where: CoolPlace): void {
   const { spreadId } = bowl.value!;
@@ -158,22 +159,22 @@ function setTogether(to: boolean): void {
         <tr class="sum">
           <td>to make</td>
           <td class="end">
-            <b>{{ showText(bowl.makeG, 'bowl', settings.system) }}</b>
+            <b>{{ units.text(bowl.makeG, 'bowl') }}</b>
           </td>
           <td colspan="5" />
         </tr>
       </tbody>
     </table>
     <p class="lead">
-      A scoop of {{ showText(kitchen.scoopMl, 'volume', settings.system) }}, a heaped spoon of
-      {{ showText(kitchen.spoonMl, 'volume', settings.system) }}, turns of a
-      {{ showText(kitchen.nozzleMm, 'thickness', settings.system) }} nozzle round the cake: yours
-      are in the pantry, under Kitchen.
+      A scoop of {{ units.text(kitchen.scoopMl, 'volume') }}, a heaped spoon of
+      {{ units.text(kitchen.spoonMl, 'volume') }}, turns of a
+      {{ units.text(kitchen.nozzleMm, 'thickness') }} nozzle round the cake: yours are in the
+      pantry, under Kitchen.
     </p>
     <p v-if="isApart">
       <button type="button" class="key small" @click="putBack">Put it back into its bowl</button>
     </p>
-    <p v-if="bowl.tinted" class="aside">{{ say(bowl.tinted.words, settings.system) }}</p>
+    <p v-if="bowl.tinted" class="aside">{{ units.say(bowl.tinted.words) }}</p>
 
     <p class="sentence">
       Batches are made
@@ -222,7 +223,7 @@ function setTogether(to: boolean): void {
         @update:model-value="coolIn"
       />
       {{ hold.why === 'cooled' ? 'to' : ', and rests; it is below' }}
-      <b>{{ showText(hold.toC!, 'temperature', settings.system) }}</b>{{
+      <b>{{ units.text(hold.toC!, 'temperature') }}</b>{{
         hold.why === 'cooled' ? '' : ' before that'
       }}{{ hold.guessed ? '; its recipe does not say how' : '' }}.
     </p>
@@ -231,7 +232,7 @@ function setTogether(to: boolean): void {
       :key="recipe.recipeId"
       :title="recipe.name"
       :ingredients="recipe.ingredients"
-      :note="`${recipe !== batch.recipe ? 'made first' : batch.mixes === 1 ? 'one mixing' : `each of ${batch.mixes} mixings`} of ${showText(recipe.makesG, 'bowl', settings.system)}, ${recipe.factor.toFixed(2)} times the recipe${recipe !== batch.recipe || batch.largestMixG === null ? '' : `; your ${batch.limit} takes ${showText(batch.largestMixG, 'bowl', settings.system)} at once`}`"
+      :note="`${recipe !== batch.recipe ? 'made first' : batch.mixes === 1 ? 'one mixing' : `each of ${batch.mixes} mixings`} of ${units.text(recipe.makesG, 'bowl')}, ${recipe.factor.toFixed(2)} times the recipe${recipe !== batch.recipe || batch.largestMixG === null ? '' : `; your ${batch.limit} takes ${units.text(batch.largestMixG, 'bowl')} at once`}`"
     />
   </div>
 </template>

@@ -4,8 +4,6 @@ import {
   G_PER_OZ,
   leftoverUse,
   limits,
-  say,
-  showText,
   type BowlChance,
   type Build,
   type ChanceQuestion,
@@ -16,6 +14,7 @@ import { computed, ref } from 'vue';
 import ChartPane from '../../charts/ChartPane.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
 import { useScheme } from '../../styles/scheme.ts';
@@ -23,6 +22,7 @@ import { useScheme } from '../../styles/scheme.ts';
 /** What each bowl may need, over 5,000 simulated cakes, and how often it runs short. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const units = useUnits();
 const { colours } = useScheme();
 const { store, pantry } = useSheet(props);
 const bowls = computed(() => (props.plan.bowls.ok ? props.plan.bowls.value : []));
@@ -49,7 +49,7 @@ const bowl = computed(() => bowls.value.find((b) => b.id === chosen.value) ?? bo
 const chanceOf = (id: string): BowlChance | undefined =>
   answer.value?.find((each) => each.id === id);
 const chance = computed(() => chanceOf(bowl.value?.id ?? ''));
-const mass = (g: number): string => showText(g, 'bowl', settings.system);
+const mass = (g: number): string => units.text(g, 'bowl');
 const oneIn = (share: number): string =>
   share <= 0
     ? 'never in 5,000'
@@ -172,7 +172,7 @@ const layout = computed<Partial<Layout>>(() => {
     />
     <p v-if="chance && spreadOf(bowl.spreadId)" class="lead" :class="{ old: !current }">
       {{ bowl.name }}:
-      {{ say(leftoverUse(spreadOf(bowl.spreadId)!, chance.leftG), settings.system) }}
+      {{ units.say(leftoverUse(spreadOf(bowl.spreadId)!, chance.leftG)) }}
     </p>
     <p class="lead">
       5,000 cakes are simulated, always the same ones. Coats vary by 18 %, nine tenths of it the

@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import { diets, heldBy, showText, type Build, type Diet, type CakePlan } from '@pyrgotect/core';
+import { diets, heldBy, type Build, type Diet, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import HoldsLine from '../../figures/HoldsLine.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** What it costs and weighs, who can eat it, and what it holds. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const units = useUnits();
 const { pantry, store } = useSheet(props);
-const money = (value: number): string => showText(value, 'money', settings.system);
+const money = (value: number): string => units.text(value, 'money');
 const price = computed(() => store.plan?.price ?? null);
 const words: Record<Diet, string> = {
   vegetarian: 'vegetarian',
@@ -42,7 +42,7 @@ const setRate = (value: number | null): void => {
         {{ money(price.ingredients) }} of ingredients, {{ money(price.board) }} for board and
         dowels, and
         <template v-if="store.plan && store.plan.tally.handsOnMin !== null">
-          {{ showText(store.plan.tally.handsOnMin, 'minutes', settings.system) }} of hands at
+          {{ units.text(store.plan.tally.handsOnMin, 'minutes') }} of hands at
         </template>
         <QuantityField
           :model-value="pantry.pantry.kitchen.hourlyRate"

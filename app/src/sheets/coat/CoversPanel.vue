@@ -1,22 +1,15 @@
 <script setup lang="ts">
-import {
-  limits,
-  showText,
-  type Build,
-  type Fondant,
-  type CakePlan,
-  type Pressed,
-} from '@pyrgotect/core';
+import { limits, type Build, type Fondant, type CakePlan, type Pressed } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import FoodPick from '../../pantry/FoodPick.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** Fondant over the coat, pieces pressed into it, and the board. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const units = useUnits();
 const { store, tier, tierPlan, editTier } = useSheet(props);
 const fondant = computed(() => tier.value.fondant);
 const pressed = computed(() => tier.value.pressed);
@@ -33,8 +26,8 @@ const nuts: Pressed = {
   onTop: false,
   allergens: [],
 };
-const text = (mm: number): string => showText(mm, 'size', settings.system);
-const mass = (g: number): string => showText(g, 'bowl', settings.system);
+const text = (mm: number): string => units.text(mm, 'size');
+const mass = (g: number): string => units.text(g, 'bowl');
 </script>
 
 <template>
@@ -62,7 +55,7 @@ const mass = (g: number): string => showText(g, 'bowl', settings.system);
         label="Grams to a hand’s breadth square"
         @update:model-value="(g) => setPressed({ ...pressed!, gPerCm2: Math.max(0.01, g / 100) })"
       />
-      to {{ showText(10000, 'area', settings.system) }} where they lie, covering
+      to {{ units.text(10000, 'area') }} where they lie, covering
       <QuantityField
         :model-value="pressed.cover"
         :of="{ kind: 'share', min: limits.cover.min, max: 1 }"

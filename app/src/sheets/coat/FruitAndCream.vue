@@ -4,7 +4,6 @@ import {
   givesJuice,
   compoteSettings,
   macerate,
-  showText,
   stabilise,
   stabilisers,
   starchForCompote,
@@ -16,11 +15,11 @@ import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { usePantry } from '../../stores/pantry.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** Doses that are guessed by hand: what makes cream stand, how fruit weighs in, starch for a compote. */
 defineProps<{ bowl: Bowl }>();
-const settings = useSettings();
+const units = useUnits();
 const pantry = usePantry();
 const creamG = ref(500);
 const how = ref<Stabiliser>('icing sugar');
@@ -49,7 +48,7 @@ const drawn = computed(() =>
 const starch = computed(() =>
   starchForCompote(fruitG.value, water.value, sugarG.value, cookedG.value, setting.value),
 );
-const mass = (g: number): string => showText(g, g < 20 ? 'fineMass' : 'small', settings.system);
+const mass = (g: number): string => units.text(g, g < 20 ? 'fineMass' : 'small');
 </script>
 
 <template>

@@ -2,7 +2,6 @@
 import {
   findRow,
   fromLeft,
-  showText,
   styleRows,
   thinnestMm,
   type CakePlan,
@@ -10,11 +9,11 @@ import {
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { usePantry } from '../../stores/pantry.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** What so many grams still give: the same coat, a thinner one, another style, or how much is missing. */
 const props = defineProps<{ plan: CakePlan; tiers: Tier[]; leftG: number; crumbed: boolean }>();
-const settings = useSettings();
+const units = useUnits();
 const pantry = usePantry();
 const answer = computed(() =>
   fromLeft(
@@ -28,8 +27,8 @@ const answer = computed(() =>
     pantry.pantry.kitchen,
   ),
 );
-const mass = (g: number): string => showText(g, 'bowl', settings.system);
-const thick = (mm: number): string => showText(mm, 'thickness', settings.system);
+const mass = (g: number): string => units.text(g, 'bowl');
+const thick = (mm: number): string => units.text(mm, 'thickness');
 const styles = computed(() =>
   answer.value.styles
     .slice(0, 3)

@@ -2,8 +2,6 @@
 import {
   faults,
   putRight,
-  say,
-  showText,
   stiffnesses,
   type Build,
   type Fault,
@@ -13,14 +11,14 @@ import {
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import FromLeft from './FromLeft.vue';
 import FruitAndCream from './FruitAndCream.vue';
 
 /** A bowl that is not as it should be: why, what to do, and how much of it for this bowl. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const units = useUnits();
 const { pantry } = useSheet(props);
 const bowls = computed(() => (props.plan.bowls.ok ? props.plan.bowls.value : []));
 const chosen = ref('');
@@ -84,24 +82,24 @@ const answer = computed(() => {
       <ChoiceField v-model="fault" label="What is wrong" :options="faultChoices" />.
     </p>
     <template v-if="answer">
-      <p class="lead">{{ say(answer.cause, settings.system) }}</p>
+      <p class="lead">{{ units.say(answer.cause) }}</p>
       <ul>
         <li v-for="remedy in answer.remedies" :key="remedy.title" data-test="remedy">
           <h2>
             {{ remedy.title
             }}<template v-if="remedy.amount"
-              >: {{ showText(remedy.amount.value, remedy.amount.kind, settings.system) }}
+              >: {{ units.text(remedy.amount.value, remedy.amount.kind) }}
               <span class="soft">{{ remedy.amount.label }}</span></template
             >
           </h2>
-          <p>{{ say(remedy.todo, settings.system) }}</p>
-          <p class="soft why">{{ say(remedy.why, settings.system) }}</p>
+          <p>{{ units.say(remedy.todo) }}</p>
+          <p class="soft why">{{ units.say(remedy.why) }}</p>
         </li>
       </ul>
       <p v-if="answer.remedies.length === 0" class="lead">
         At this temperature there is nothing to add or take away: beat it, and look again.
       </p>
-      <p v-if="answer.caution" class="lead">▲ {{ say(answer.caution, settings.system) }}</p>
+      <p v-if="answer.caution" class="lead">▲ {{ units.say(answer.caution) }}</p>
     </template>
     <FromLeft :build="build" :plan="plan" :bowl="bowl" />
     <FruitAndCream :bowl="bowl" />

@@ -1,12 +1,5 @@
 <script setup lang="ts">
-import {
-  handsOf,
-  limits,
-  showText,
-  type Build,
-  type DaySettings,
-  type CakePlan,
-} from '@pyrgotect/core';
+import { handsOf, limits, type Build, type DaySettings, type CakePlan } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -14,7 +7,7 @@ import QuantityField from '../../figures/QuantityField.vue';
 import { useBuild } from '../../stores/build.ts';
 import { useKitchen } from '../../stores/kitchen.ts';
 import { useDay } from '../../stores/day.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { servedText } from '../../parts/when.ts';
 import { download } from '../../parts/download.ts';
 import WordField from '../../figures/WordField.vue';
@@ -23,9 +16,7 @@ import WordField from '../../figures/WordField.vue';
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const store = useBuild();
 const day = useDay();
-const settings = useSettings();
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
+const { text } = useUnits();
 const names = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
 const set = (to: Partial<DaySettings>): void =>
   store.edit('Hours', (draft) => void Object.assign(draft.day, to));

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { showText, type Build, type CakePlan } from '@pyrgotect/core';
+import { type Build, type CakePlan } from '@pyrgotect/core';
 import { useDay } from '../../stores/day.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** What may not stand long out of the cold, and how long it does in this plan. */
 defineProps<{ build: Build; plan: CakePlan }>();
 const day = useDay();
-const settings = useSettings();
-const text = (n: number): string => showText(n, 'minutes', settings.system);
+const units = useUnits();
+const text = (n: number): string => units.text(n, 'minutes');
 const share = (out: number, most: number): number => Math.min(100, (100 * out) / (1.6 * most));
 </script>
 

@@ -1,26 +1,19 @@
 <script setup lang="ts">
-import {
-  handRows,
-  logOf,
-  showText,
-  type Build,
-  type LogLine,
-  type CakePlan,
-} from '@pyrgotect/core';
+import { handRows, logOf, type Build, type LogLine, type CakePlan } from '@pyrgotect/core';
 import { format, parseISO } from 'date-fns';
 import { computed } from 'vue';
 import NotePhoto from '../../bench/NotePhoto.vue';
 import { offBy } from '../../hand/bias-words.ts';
 import { useBuild } from '../../stores/build.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** What was planned beside what really came, what is furthest off first; then words and photos. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const units = useUnits();
 const store = useBuild();
 const steps = computed(() => (store.plan?.steps.ok ? store.plan.steps.value : []));
 const lines = computed(() => logOf(props.build, steps.value));
-const text = (value: number, line: LogLine): string => showText(value, line.show, settings.system);
+const text = (value: number, line: LogLine): string => units.text(value, line.show);
 /** Half of the bar is a third more or less. */
 const widthOf = ({ ratio }: LogLine): number =>
   Math.min(50, (50 * Math.abs(Math.log(ratio))) / Math.log(1.5));

@@ -1,22 +1,16 @@
 <script setup lang="ts">
-import {
-  showText,
-  type Build,
-  type DayQuestion,
-  type CakePlan,
-  type Replan,
-} from '@pyrgotect/core';
+import { type Build, type DayQuestion, type CakePlan, type Replan } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import { useDay } from '../../stores/day.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useAnswer } from '../../workers/useAnswer.ts';
 
 /** What is left by the bench, from now on: is there time, what is missing, what would save it. */
 defineProps<{ build: Build; plan: CakePlan }>();
 const day = useDay();
-const settings = useSettings();
-const text = (n: number): string => showText(n, 'minutes', settings.system);
+const units = useUnits();
+const text = (n: number): string => units.text(n, 'minutes');
 // the question changes every quarter of an hour, not every second
 const nowMin = computed(() => Math.ceil(day.nowMin / 15) * 15);
 const { answer, current } = useAnswer<{ question: DayQuestion; nowMin: number }, Replan>(

@@ -1,27 +1,20 @@
 <script setup lang="ts">
-import {
-  limits,
-  showText,
-  type Build,
-  type DayTask,
-  type OwnTask,
-  type CakePlan,
-} from '@pyrgotect/core';
+import { limits, type Build, type DayTask, type OwnTask, type CakePlan } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useBuild } from '../../stores/build.ts';
 import { useDay } from '../../stores/day.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import WordField from '../../figures/WordField.vue';
 
 /** Every task in its place, with minutes by one's own clock, slack, and tasks of one's own. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const store = useBuild();
 const day = useDay();
-const settings = useSettings();
-const text = (n: number): string => showText(n, 'minutes', settings.system);
+const units = useUnits();
+const text = (n: number): string => units.text(n, 'minutes');
 const own = computed(
   () => new Map(props.build.day.minutes.map(({ taskId, handsMin }) => [taskId, handsMin])),
 );

@@ -8,7 +8,6 @@ import {
   dripTools,
   limits,
   newDrip,
-  showText,
   toneOfPoured,
   type Build,
   type Drip,
@@ -24,7 +23,7 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
 import PouredFields from './PouredFields.vue';
@@ -33,7 +32,7 @@ import UnrolledSide from './UnrolledSide.vue';
 
 /** Drips of a tier: as they are wanted, what each takes, how they run, and what a test drip said. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const { text } = useUnits();
 const { pantry, tier, tierPlan, editTier } = useSheet(props);
 const drip = computed(() => tier.value.drip);
 const staged = computed(() => tierPlan.value.finish.drip);
@@ -132,8 +131,6 @@ const piping = computed(() =>
 const tone = computed(() =>
   planned.value ? toneOfPoured(planned.value.row, pantry.pantry.foods) : 'ganache',
 );
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const grams = computed(() => planned.value?.drips.map((one) => one.massG) ?? []);
 const range = computed(() => {
   const [low, high] = [Math.min(...grams.value), Math.max(...grams.value)];

@@ -6,7 +6,6 @@ import {
   isCream,
   limits,
   ratioFor,
-  showText,
   usualRatio,
   workingWindow,
   chocolateOf,
@@ -24,6 +23,7 @@ import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import CompositionBar from './CompositionBar.vue';
 import TemperingNote from './TemperingNote.vue';
@@ -31,9 +31,8 @@ import TemperingNote from './TemperingNote.vue';
 /** What a ganache is made of, how firm that sets, how much of each goes in, and when it is ready. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const { text } = useUnits();
 const { store, pantry, tier, editTier, choices } = useSheet(props);
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 
 const chosen = ref('');
 const used = computed(() => tier.value.drip ?? tier.value.pour);

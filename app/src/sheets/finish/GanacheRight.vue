@@ -6,7 +6,6 @@ import {
   creamForSplit,
   fitsOf,
   putGanacheRight,
-  showText,
   type Build,
   type GanacheParts,
   type CakePlan,
@@ -14,15 +13,13 @@ import {
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** A bowl of ganache that does not run as it should: degrees, minutes or grams for this bowl. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const { text } = useUnits();
 const { pantry, tier, choices } = useSheet(props);
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const composable = computed(() => pantry.pantry.ganaches.filter((row) => row.fluid === 'ganache'));
 const used = computed(() => tier.value.drip ?? tier.value.pour);
 const chosen = ref('');

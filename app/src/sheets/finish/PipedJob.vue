@@ -7,7 +7,6 @@ import {
   pipedForms,
   pipedPlaces,
   pipingMin,
-  showText,
   type Build,
   type Piped,
   type PipedForm,
@@ -19,7 +18,7 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { usePantry } from '../../stores/pantry.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import WordField from '../../figures/WordField.vue';
 
 /** One thing that is piped: of what, how, where, and what that comes to. */
@@ -31,10 +30,8 @@ const props = defineProps<{
   tierId: string;
 }>();
 const emit = defineEmits<{ change: [to: Partial<PipingJob>]; drop: [] }>();
-const settings = useSettings();
+const { text } = useUnits();
 const pantry = usePantry();
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const piped = computed(() => props.job.piped);
 const set = (to: Partial<Piped>): void => {
   if (piped.value) emit('change', { piped: { ...piped.value, ...to } });

@@ -3,7 +3,6 @@ import {
   partsOfGanache,
   limits,
   newPour,
-  showText,
   type Build,
   type CakePlan,
   type Pour,
@@ -11,13 +10,13 @@ import {
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import PouredFields from './PouredFields.vue';
 
 /** Ganache poured over a whole tier on a rack: what stays, what to pour, what comes back. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const { text } = useUnits();
 const { pantry, tier, tierPlan, editTier } = useSheet(props);
 const pour = computed(() => tier.value.pour);
 const staged = computed(() => tierPlan.value.finish.pour);
@@ -31,8 +30,6 @@ const parts = computed(() =>
     ? partsOfGanache(planned.value.ganache, planned.value.shares)
     : [],
 );
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const studs = { cover: 0.3, highMm: 5, acrossMm: 8 };
 /* The picture: what is poured as a bar, shared into what stays and what comes back. */
 const stays = computed(() =>

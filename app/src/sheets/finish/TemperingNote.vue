@@ -1,15 +1,13 @@
 <script setup lang="ts">
-import { seedFor, showText, temperingOf, type Chocolate } from '@pyrgotect/core';
+import { seedFor, temperingOf, type Chocolate } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { usePantry } from '../../stores/pantry.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** How a chocolate is melted: tempered with unmelted pieces, or a compound that needs none of it. */
 const props = defineProps<{ chocolate: Chocolate; massG: number }>();
-const settings = useSettings();
+const { text } = useUnits();
 const pantry = usePantry();
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const tempering = computed(() => temperingOf(props.chocolate));
 /** Of the whole amount: melt and seeds together. */
 const seeds = computed(() => {

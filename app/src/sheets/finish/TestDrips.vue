@@ -2,7 +2,6 @@
 import {
   limits,
   pantryLimits,
-  showText,
   type Drip,
   type DripPlan,
   type Ganache,
@@ -11,14 +10,12 @@ import {
 import { computed, ref, watch } from 'vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { usePantry } from '../../stores/pantry.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** Test drips of this ganache: what was seen, what it says, and a place to note another. */
 const props = defineProps<{ drip: DripPlan; asked: Drip }>();
-const settings = useSettings();
+const { text } = useUnits();
 const pantry = usePantry();
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const row = computed<Ganache>(() => props.drip.row);
 const fit = computed(() => props.drip.fits.all);
 const percent = (factor: number): string =>

@@ -1,18 +1,16 @@
 <script setup lang="ts">
-import { limits, showText, type Build, type Topping, type ToppingPlan } from '@pyrgotect/core';
+import { limits, type Build, type Topping, type ToppingPlan } from '@pyrgotect/core';
 import { formatISO, parseISO, subMinutes } from 'date-fns';
 import { computed } from 'vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { servedText } from '../../parts/when.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** Whether a topping is crisp, for how long, and so from when on it may be put on. */
 const props = defineProps<{ plan: ToppingPlan; build: Build }>();
 const emit = defineEmits<{ change: [to: Partial<Topping>] }>();
-const settings = useSettings();
+const { text } = useUnits();
 const topping = computed(() => props.plan.topping);
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const set = (to: Partial<Topping>): void => emit('change', to);
 /** When a crisp piece may go on so that it is still crisp when the cake is served. */
 const onFrom = computed(() => {

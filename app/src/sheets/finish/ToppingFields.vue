@@ -3,7 +3,6 @@ import {
   arrangements,
   limits,
   picks,
-  showText,
   tones,
   type Arrangement,
   type Build,
@@ -17,7 +16,7 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import FoodPick from '../../pantry/FoodPick.vue';
 import { usePantry } from '../../stores/pantry.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import WordField from '../../figures/WordField.vue';
 import ToppingCrisp from './ToppingCrisp.vue';
 import ToppingHeap from './ToppingHeap.vue';
@@ -26,11 +25,9 @@ import ToppingSlab from './ToppingSlab.vue';
 /** One topping in sentences: what, how many, where, held by what, when. */
 const props = defineProps<{ plan: ToppingPlan; build: Build; tier: Tier; on: boolean }>();
 const emit = defineEmits<{ change: [to: Partial<Topping>]; drop: [] }>();
-const settings = useSettings();
+const { text } = useUnits();
 const pantry = usePantry();
 const topping = computed(() => props.plan.topping);
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const set = (to: Partial<Topping>): void => emit('change', to);
 
 const arrangementWords: Record<Arrangement, string> = {

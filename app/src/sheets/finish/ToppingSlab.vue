@@ -1,16 +1,14 @@
 <script setup lang="ts">
-import { limits, showText, type Topping, type ToppingPlan } from '@pyrgotect/core';
+import { limits, type Topping, type ToppingPlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** Pieces broken from a slab: how thick it is, how much of it breaks whole, how it spreads in the oven. */
 const props = defineProps<{ plan: ToppingPlan }>();
 const emit = defineEmits<{ change: [to: Partial<Topping>] }>();
-const settings = useSettings();
+const { text } = useUnits();
 const topping = computed(() => props.plan.topping);
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const set = (to: Partial<Topping>): void => emit('change', to);
 </script>
 

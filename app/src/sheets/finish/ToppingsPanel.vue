@@ -3,7 +3,6 @@ import {
   heapHighMm,
   limits,
   newTopping,
-  showText,
   toneOfPoured,
   type Build,
   type CakePlan,
@@ -12,6 +11,7 @@ import {
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import ToppingFields from './ToppingFields.vue';
 import TopView from './TopView.vue';
@@ -19,9 +19,8 @@ import TopView from './TopView.vue';
 /** What is put on a tier's top: where it stands, what it weighs, whether the top bears it. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const { text } = useUnits();
 const { pantry, tier, tierPlan, editTier } = useSheet(props);
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const plans = computed(() => tierPlan.value.finish.toppings);
 const chosen = ref(0);
 const above = computed(() => {

@@ -2,7 +2,6 @@
 import {
   MM_PER_IN,
   placesAlong,
-  showText,
   type DripPlan,
   type DripRun,
   type Outline,
@@ -14,6 +13,7 @@ import { computed, onScopeDispose, ref, useTemplateRef, watchEffect } from 'vue'
 import { flowing } from '../../section/flowing.ts';
 import { fillOf } from '../../section/tones.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { followPointer, type PointerAt } from '../../drawings/follow-pointer.ts';
 
 /**
@@ -36,6 +36,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ curve: [lengths: number[]] }>();
 const settings = useSettings();
+const units = useUnits();
 const box = useTemplateRef<HTMLElement>('box');
 const { width } = useElementSize(box);
 
@@ -112,7 +113,7 @@ const timeText = computed(() =>
     ? `${seconds.value.toFixed(seconds.value < 10 ? 1 : 0)} s`
     : `${Math.floor(seconds.value / 60)} min ${Math.round(seconds.value % 60)} s`,
 );
-const length = (mm: number): string => showText(mm, 'span', settings.system);
+const length = (mm: number): string => units.text(mm, 'span');
 
 /** Where the back, the right, the front and the left of the cake come along the rim. */
 const quarters = computed(() => {
@@ -317,8 +318,7 @@ function end(): void {
           }}<template v-if="moving > 0">, {{ moving }} still moving</template
           ><template v-else>, all at rest</template
           ><template v-if="pooledG > 0.05"
-            >, {{ showText(pooledG, 'fineMass', settings.system) }} against
-            {{ drip.stoppedBy }}</template
+            >, {{ units.text(pooledG, 'fineMass') }} against {{ drip.stoppedBy }}</template
           >
         </template>
         <template v-else>Letting it run …</template>

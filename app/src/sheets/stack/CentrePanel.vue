@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   limits,
-  showText,
   soakRows,
   soakStyles,
   widthMm,
@@ -15,13 +14,13 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import FoodPick from '../../pantry/FoodPick.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import OutlineFields from '../OutlineFields.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** Soak of the layers, and a core through some of them that is filled. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const units = useUnits();
 const { pantry, tier, tierPlan, editTier, choices } = useSheet(props);
 const styles = soakStyles.map((value) => ({ value, text: soakRows[value].title }));
 const layerStyles = [{ value: 'as the tier' as const, text: 'as the tier' }, ...styles];
@@ -97,7 +96,7 @@ const setPieces = (change: Partial<LoosePieces>): void =>
                 "
               />
             </td>
-            <td>{{ showText(each.ml, 'volume', settings.system) }}</td>
+            <td>{{ units.text(each.ml, 'volume') }}</td>
             <td class="soft">
               keeps {{ Math.round(each.strength * 100) }} % of its strength (estimate)
             </td>
@@ -161,7 +160,7 @@ const setPieces = (change: Partial<LoosePieces>): void =>
       </p>
       <p v-if="core" class="sentence">
         <FigureValue :value="core.fillG" kind="small" :figure="`${tier.id}/centre`" /> go in, and
-        <b>{{ showText(core.spongeG, 'small', settings.system) }}</b> of sponge come out;
+        <b>{{ units.text(core.spongeG, 'small') }}</b> of sponge come out;
         {{ core.floorLayers === 0 ? 'no floor' : `${core.floorLayers} below as its floor` }},
         {{ core.lidLayers === 0 ? 'no lid' : `${core.lidLayers} above as its lid` }}.
       </p>

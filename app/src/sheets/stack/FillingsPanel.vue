@@ -4,7 +4,6 @@ import {
   isWorthSaying,
   limits,
   setGap,
-  showText,
   type Build,
   type Gap,
   type Pieces,
@@ -14,13 +13,13 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import FoodPick from '../../pantry/FoodPick.vue';
 
 /** Each filling under what rests on it: how it settles, what lies in it, what keeps it in place. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const units = useUnits();
 const { store, pantry, tier, tierPlan, editTier, choices } = useSheet(props);
 const gapPlans = computed(() => (tierPlan.value.gaps.ok ? tierPlan.value.gaps.value : []));
 const loads = computed(() => tierPlan.value.loads ?? []);
@@ -92,7 +91,7 @@ const summary = computed(() => {
         <p v-if="loads[index]" class="verdict">
           <b>Filling {{ index + 1 }}</b>
           <template v-if="loads[index].holds">
-            holds {{ showText(loads[index].aboveG, 'weight', settings.system) }}:
+            holds {{ units.text(loads[index].aboveG, 'weight') }}:
             <FigureValue
               :value="loads[index].settledMm"
               kind="thickness"
@@ -100,15 +99,14 @@ const summary = computed(() => {
             />
           </template>
           <template v-else>
-            creeps under {{ showText(loads[index].aboveG, 'weight', settings.system) }}:
-            {{ showText(gap.heightMm, 'thickness', settings.system) }} settle to
+            creeps under {{ units.text(loads[index].aboveG, 'weight') }}:
+            {{ units.text(gap.heightMm, 'thickness') }} settle to
             <FigureValue
               :value="loads[index].settledMm"
               kind="thickness"
               :figure="`${tier.id}/gap/${index}/settled`"
             /><template v-if="loads[index].bulgeMl > 0.5"
-              >, {{ showText(loads[index].bulgeMl, 'volume', settings.system) }} stand out at the
-              edge</template
+              >, {{ units.text(loads[index].bulgeMl, 'volume') }} stand out at the edge</template
             >
           </template>
         </p>
@@ -131,7 +129,7 @@ const summary = computed(() => {
             class="key small"
             @click="change(index, 'Setback', { setbackMm: Math.ceil(loads[index]!.flushMm) })"
           >
-            {{ showText(loads[index].flushMm, 'thickness', settings.system) }} arrives flush
+            {{ units.text(loads[index].flushMm, 'thickness') }} arrives flush
           </button>
           <template v-if="gap.pieces">
             with

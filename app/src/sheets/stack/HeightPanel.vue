@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import {
   G_PER_OZ,
-  say,
-  showText,
   phrase,
   stepOf,
   takeWay,
@@ -19,6 +17,7 @@ import ChartPane from '../../charts/ChartPane.vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
 import { useScheme } from '../../styles/scheme.ts';
@@ -26,6 +25,7 @@ import { useScheme } from '../../styles/scheme.ts';
 /** Which tins, cakes and cuts reach a wished height: a point for each way, to be chosen. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const units = useUnits();
 const { colours } = useScheme();
 const { pantry, tier, tierPlan, editTier } = useSheet(props);
 
@@ -89,7 +89,7 @@ const { answer, current, progress } = useAnswer<HeightQuestion, HeightAnswer>(
 
 const tinName = (id: string): string => pantry.pantry.tins.find((t) => t.id === id)?.name ?? id;
 const text = (mm: number, kind: 'size' | 'thickness' | 'bowl' = 'thickness'): string =>
-  showText(mm, kind, settings.system);
+  units.text(mm, kind);
 const isNow = (way: HeightWay): boolean =>
   way.tinId === tier.value.tinId &&
   way.slices === tier.value.slicesPerCake &&
@@ -112,7 +112,7 @@ const summary = computed(() => {
   if (reached.value.length > 0)
     return `${reached.value.length} ${reached.value.length === 1 ? 'way reaches' : 'ways reach'} ${text(wanted.value, 'size')}`;
   if (!nearest) return problem ?? 'No way was found.';
-  return say(
+  return units.say(
     phrase(
       `${problem ?? ''} The nearest comes to {height}, {miss} ${nearest.missMm > 0 ? 'over' : 'short'}.`,
       {
@@ -120,7 +120,6 @@ const summary = computed(() => {
         miss: [Math.abs(nearest.missMm), 'thickness'],
       },
     ),
-    settings.system,
   );
 });
 function take(way: HeightWay): void {

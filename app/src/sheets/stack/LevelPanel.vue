@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { showText, type Build, type Layer, type CakePlan } from '@pyrgotect/core';
+import { type Build, type Layer, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import LevelDial from './LevelDial.vue';
 import RimReadings from './RimReadings.vue';
@@ -9,12 +9,12 @@ import { hourText, useLevel } from './useLevel.ts';
 
 /** A dial for each layer, with its rim readings, the turn it gets, and the wedge that remains. */
 const props = defineProps<{ build: Build; plan: CakePlan; big?: boolean }>();
-const settings = useSettings();
+const units = useUnits();
 const { tier, editTier, store } = useSheet(props);
 const { measured, best, now, wedge, order } = useLevel(tier);
-const mm = (value: number): string => showText(value, 'thickness', settings.system);
+const mm = (value: number): string => units.text(value, 'thickness');
 /** Tilts are a matter of tenths. */
-const fine = (value: number): string => showText(value, 'fine', settings.system);
+const fine = (value: number): string => units.text(value, 'fine');
 const eight = computed(() => tier.value.layers.some((layer) => layer.rimMm.length === 8));
 
 const setLayer = (index: number, label: string, change: Partial<Layer>): void =>
@@ -69,9 +69,8 @@ const summary = computed(() => {
   <div data-test="level-solver" :class="{ wide: big }">
     <h2 data-test="level-summary" aria-live="polite">{{ summary }}</h2>
     <p v-if="measured.length > 1 && now.tiltMm >= 0.25" class="sentence">
-      As they are turned now, <b>{{ showText(wedge.massG, 'small', settings.system) }}</b> more of
-      the top filling levels it, thickest at <b>{{ hourText(wedge.thickAtHour) }}</b>, nothing
-      opposite.
+      As they are turned now, <b>{{ units.text(wedge.massG, 'small') }}</b> more of the top filling
+      levels it, thickest at <b>{{ hourText(wedge.thickAtHour) }}</b>, nothing opposite.
     </p>
     <p v-if="best && !isBest" class="row">
       <button type="button" class="key solid" data-test="turn-all" @click="turnAll">

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { clockText, limits, wildReadings, showText, type Layer } from '@pyrgotect/core';
+import { clockText, limits, wildReadings, type Layer } from '@pyrgotect/core';
 import { computed } from 'vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** The heights round the rim of one layer, from its mark on, the way the hands run. */
 const props = defineProps<{ layer: Layer; number: number; big?: boolean }>();
 const emit = defineEmits<{ change: [rim: (number | null)[]] }>();
-const settings = useSettings();
+const units = useUnits();
 const places = computed(() => (props.layer.rimMm.length === 8 ? 8 : 4));
 const wild = computed(() => new Map(wildReadings(props.layer.rimMm).map((w) => [w.index, w])));
 function set(at: number, mm: number | null): void {
@@ -46,7 +46,7 @@ defineExpose({ spread });
         class="likely"
         @click="set(i - 1, wild.get(i - 1)!.likelyMm)"
       >
-        {{ showText(wild.get(i - 1)!.likelyMm!, 'thickness', settings.system) }}?
+        {{ units.text(wild.get(i - 1)!.likelyMm!, 'thickness') }}?
       </button>
     </span>
   </span>

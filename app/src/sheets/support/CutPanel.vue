@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { sawMm, showText, type Build, type CutFrom, type CakePlan } from '@pyrgotect/core';
+import { sawMm, type Build, type CutFrom, type CakePlan } from '@pyrgotect/core';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 
 /** The cut list: every stick as a bar with its pieces, in the order they are sawn. */
 defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
+const { text } = useUnits();
 const buyText = (list: CutFrom): string => {
   if (list.toBuy === 0) return `${list.row.owned} in the drawer are enough`;
   const packs = list.packs === 1 ? 'pack' : 'packs';

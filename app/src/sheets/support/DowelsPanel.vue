@@ -8,7 +8,6 @@ import {
   nearestFreeOf,
   pantryLimits,
   pressG,
-  showText,
   type Build,
   type Dowel,
   type DowelCut,
@@ -21,15 +20,15 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { editDowels, spotsOf } from '../../support/dowel-edits.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** The dowels under each board of a tier: which, how many, where, what each carries, what if one gives. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
+const { text } = useUnits();
 const { tier, editTier, pantry, choices, store } = useSheet(props);
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const press = (n: number): string => text(pressG(n), 'weight');
 const index = computed(() => props.build.tiers.indexOf(tier.value));
 const above = computed(() => props.build.tiers[index.value + 1] ?? null);

@@ -2,8 +2,6 @@
 import {
   kitOf,
   limits,
-  say,
-  showText,
   stackingAdvice,
   wantedMargin,
   waysOf,
@@ -15,15 +13,13 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** Standing and travelling: the journey, what tips and slides, what each remedy gains, the rod. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const { text, say } = useUnits();
 const { store, pantry } = useSheet(props);
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const journey = computed(() => props.build.journey);
 const set = (to: Partial<Journey>, label = 'Journey'): void =>
   store.edit(label, (draft) => void Object.assign(draft.journey, to));
@@ -55,7 +51,7 @@ const spareG = computed(() => {
 const kit = computed(() => kitOf(props.build, spareG.value));
 const advice = computed(() => {
   const found = support.value ? stackingAdvice(props.build, support.value) : null;
-  return found ? say(found, settings.system) : '';
+  return found ? say(found) : '';
 });
 </script>
 

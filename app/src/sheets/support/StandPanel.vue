@@ -6,8 +6,6 @@ import {
   newDowels,
   phrase,
   rimShownMm,
-  say,
-  showText,
   usualCard,
   widthMm,
   type BoardMaterial,
@@ -20,15 +18,13 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useSettings } from '../../stores/settings.ts';
+import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 
 /** How one tier stands on what is below it: board, place, posts, and what its crumb carries. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const settings = useSettings();
+const { text, say } = useUnits();
 const { tier, editTier } = useSheet(props);
-const text = (n: number, kind: Parameters<typeof showText>[1]): string =>
-  showText(n, kind, settings.system);
 const index = computed(() => props.build.tiers.indexOf(tier.value));
 const below = computed(() => props.build.tiers[index.value - 1] ?? null);
 const stand = computed(() => props.plan.support?.tiers[index.value] ?? null);
@@ -204,8 +200,7 @@ const why = computed(() => {
     </p>
     <p v-if="why.length > 0" class="sentence">
       For dowels speaks:
-      <template v-for="(one, i) in why" :key="i"
-        >{{ i > 0 ? '; ' : '' }}{{ say(one, settings.system) }}</template
+      <template v-for="(one, i) in why" :key="i">{{ i > 0 ? '; ' : '' }}{{ say(one) }}</template
       >.
     </p>
 

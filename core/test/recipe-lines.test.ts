@@ -245,7 +245,8 @@ describe('lines of a recipe', () => {
     ]);
   });
   it('keep a heading for a heading, and ask where a figure can be read two ways', () => {
-    expect(read('For the frosting:').kind).toBe('heading');
+    for (const title of ['For the frosting:', 'Method', 'Ingredients', 'Directions'])
+      expect(read(title).kind).toBe('heading');
     expect(read('1,000 g flour').problem).toMatch(/two ways/);
     expect(read('2 tins of pears').problem).not.toBeNull();
     expect(read('juice and zest of 1 lemon').problem).toMatch(/two things/);

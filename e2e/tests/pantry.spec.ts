@@ -1,5 +1,5 @@
 import { expectReadable } from './readable.ts';
-import { expect, openDemo, tally, test } from './support.ts';
+import { expect, openDemo, saved, tally, test } from './support.ts';
 
 test('a row that is changed changes the plan, and can be set back', async ({ page }) => {
   await openDemo(page, 'Meridian', 'Bake');
@@ -61,3 +61,50 @@ for (const [name, path] of [
     await expect(page.locator('h1').first()).toBeVisible();
     await expectReadable(page, name);
   });
+
+test('a pasted cake is read with its method, bakes like the sponge it is most like, and is mixed as written', async ({
+  page,
+}) => {
+  await page.goto('/pantry');
+  await page.getByRole('tab', { name: 'Recipes' }).click();
+  await page.getByTestId('import').click();
+  await page.getByLabel('Name of the recipe').fill('Moonrise cake');
+  await page
+    .getByTestId('paste')
+    .fill(
+      [
+        '225 g butter',
+        '225 g caster sugar',
+        '4 eggs',
+        '225 g self-raising flour',
+        'Method',
+        'Preheat the oven to 350°F (180°C, 160°C fan). Line two 20 cm round tins.',
+        'Cream butter and sugar with an electric mixer, add the eggs, fold in the flour.',
+        'Bake for 25–30 minutes.',
+      ].join('\n'),
+    );
+  const lines = page.getByTestId('read-lines').getByRole('row');
+  await expect(lines.filter({ hasText: 'Preheat' })).toContainText('oven at 180 °C');
+  await expect(lines.filter({ hasText: 'Bake for' })).toContainText('bakes for 25 min to 30 min');
+  await expect(page.getByRole('combobox', { name: 'What it becomes' })).toHaveValue(
+    'sponge/butter',
+  );
+  const bake = page.getByTestId('pasted-bake');
+  await expect(bake.getByLabel('Tins it is meant for')).toHaveValue('2');
+  await expect(bake.getByLabel('Oven of the recipe')).toHaveValue('180 °C');
+  await expect(bake.getByLabel('Minutes of the recipe')).toHaveValue('28 min');
+  await page.getByTestId('save-pasted').click();
+  await page.getByRole('tab', { name: 'Sponges' }).click();
+  await expect(page.getByRole('row', { name: /Moonrise cake/ })).toContainText('own');
+
+  await openDemo(page, 'Meridian', 'Bake');
+  await page
+    .getByRole('combobox', { name: 'Sponge', exact: true })
+    .selectOption({ label: 'Moonrise cake' });
+  await saved(page);
+  await page.goto('/build/meridian/bench');
+  await page.getByTestId('all-steps').click();
+  await page.getByRole('dialog').getByText('Mix the batter').first().click();
+  await expect(page.locator('main')).toContainText('Cream butter and sugar with an electric mixer');
+  await expect(page.locator('main')).toContainText('not for children');
+});

@@ -3,18 +3,22 @@ import {
   fieldProblem,
   maxTableLength,
   outOfProportion,
-  pantryLimits,
+  readMethod,
   readPasted,
   readRecipeTable,
   rowSchemas,
+  rowsOfPasted,
+  sentencesOf,
+  spongesLike,
   usualYieldG,
+  type Becomes,
   type CsvProblem,
   type Food,
   type Ingredient,
   type Measuring,
   type ReadLine,
   type Recipe,
-  type Spread,
+  type Sponge,
   measurings,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
@@ -24,7 +28,9 @@ import QuantityField from '../figures/QuantityField.vue';
 import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useUnits } from '../figures/units.ts';
-import FoodPick from './FoodPick.vue';
+import PastedBake from './PastedBake.vue';
+import PastedLines from './PastedLines.vue';
+import type { PastedLine } from './pasted-line.ts';
 import RecipeYield from './RecipeYield.vue';
 
 /** A recipe pasted line by line: each line read into grams beside what was written. */
@@ -75,17 +81,75 @@ const asked = computed(
 const typedYield = ref<number | null>(null);
 const yieldG = computed(() => typedYield.value ?? Math.round(usualYieldG(total.value)));
 
-/** A frosting needs a row of its own to be chosen: one it is like lends density and stiffness. */
-const likeId = ref('');
-const holdsLike = computed<Recipe['holds']>(() => {
-  const like = pantry.pantry.spreads.find((row) => row.id === likeId.value);
-  const { holds } = pantry.pantry.recipes.find((row) => row.id === like?.recipeId) ?? {};
-  return holds?.map((hold) => ({ ...hold, after: pantryLimits.holdAfter.max })) ?? null;
+/** What was not read as an amount is kept as it was written, and read for how it is made. */
+const toDo = computed(() => lines.value.filter((line, i) => gramsOf(line, i) === null));
+const method = computed(() =>
+  readMethod(
+    toDo.value.map((line) => line.text),
+    lines.value.map((line, i) => ({ foodId: foodIdOf(line, i) })),
+    pantry.pantry.foods,
+    settings.system,
+  ),
+);
+/** What was understood of each line of method. */
+const saidOf = computed(() => {
+  const said = new Map<ReadLine, string>();
+  let next = 0;
+  for (const line of toDo.value) {
+    const upTo = next + sentencesOf(line.text).length;
+    said.set(line, method.value.said.slice(next, upTo).flat().map(units.say).join('; '));
+    next = upTo;
+  }
+  return said;
 });
+
+const rows = computed(() =>
+  lines.value.map((line, i): PastedLine => ({
+    line,
+    massG: gramsOf(line, i),
+    foodId: foodIdOf(line, i),
+    name: nameOf(line, i),
+    isPutRight: chosen.value[keyOf(line, i)] !== undefined || gramsOf(line, i) !== line.massG,
+    odd: odd.value.get(i) ?? '',
+    said: saidOf.value.get(line) ?? '',
+  })),
+);
+
+/** What it becomes: a frosting or a sponge needs a row of its own, and one it is like lends it the rest. */
+const chosenKind = ref<string | null>(null);
+const alike = computed(() =>
+  spongesLike(
+    lines.value.map((line, i) => ({ foodId: foodIdOf(line, i), massG: gramsOf(line, i) ?? 0 })),
+    pantry.pantry,
+  ),
+);
+/** What is baked is taken for a batter, most like the sponge that is made of the same. */
+const guessed = computed(() =>
+  method.value.bake && alike.value[0] ? `sponge/${alike.value[0].id}` : 'recipe',
+);
+const kind = computed({
+  get: () => chosenKind.value ?? guessed.value,
+  set: (value) => (chosenKind.value = value),
+});
+const becomes = computed<Becomes>(() => {
+  const likeId = kind.value.slice(kind.value.indexOf('/') + 1);
+  if (kind.value.startsWith('spread/')) return { kind: 'spread', likeId };
+  return kind.value.startsWith('sponge/') ? { kind: 'sponge', likeId } : { kind: 'recipe' };
+});
+const spongeLike = computed<Sponge | null>(() => {
+  const { value: to } = becomes;
+  if (to.kind !== 'sponge') return null;
+  return pantry.pantry.sponges.find(({ id }) => id === to.likeId) ?? null;
+});
+const bake = ref<Recipe['bake']>(null);
 const likes = computed(() => [
-  { value: '', text: 'only a recipe' },
+  { value: 'recipe', text: 'only a recipe' },
+  ...(alike.value.length > 0 ? alike.value : pantry.pantry.sponges).map((row) => ({
+    value: `sponge/${row.id}`,
+    text: `a cake like ${row.name.toLowerCase()}`,
+  })),
   ...pantry.pantry.spreads.map((row) => ({
-    value: row.id,
+    value: `spread/${row.id}`,
     text: `a frosting like ${row.name.toLowerCase()}`,
   })),
 ]);
@@ -117,6 +181,7 @@ function next(): void {
   byHand.value = {};
   chosen.value = {};
   typedYield.value = null;
+  chosenKind.value = null;
   if (!first) return;
   name.value = first.name.slice(0, 80);
   text.value = first.lines.join('\n');
@@ -139,28 +204,18 @@ async function save(): Promise<void> {
           },
         ];
   });
-  const recipe: Recipe = {
-    id: freshId(),
-    name: name.value.trim(),
-    source: 'own',
-    ranges: {},
-    yieldG: yieldG.value,
-    ingredients,
-    // what was not understood is kept as it was written
-    steps: lines.value
-      .filter((line, i) => gramsOf(line, i) === null)
-      .map((line) => line.text.trim().slice(0, 400)),
-    bake: null,
-    caution: null,
-    hazards: [],
-    hottestC: null,
-    // it waits as the one does that it is like
-    holds: holdsLike.value,
-  };
-  const like = pantry.pantry.spreads.find((row) => row.id === likeId.value);
-  const spread: Spread | null = like
-    ? { ...like, id: freshId(), name: recipe.name, source: 'own', ranges: {}, recipeId: recipe.id }
-    : null;
+  const { recipe, spread, sponge } = rowsOfPasted(
+    {
+      name: name.value.trim(),
+      yieldG: yieldG.value,
+      ingredients,
+      method: method.value,
+      bake: becomes.value.kind === 'sponge' ? bake.value : null,
+      becomes: becomes.value,
+    },
+    pantry.pantry,
+    freshId,
+  );
   try {
     rowSchemas.recipes.validateSync(recipe, { strict: true, abortEarly: false });
   } catch (error) {
@@ -172,6 +227,7 @@ async function save(): Promise<void> {
   }
   await pantry.saveRow('recipes', recipe);
   if (spread) await pantry.saveRow('spreads', spread);
+  if (sponge) await pantry.saveRow('sponges', sponge);
   if (waiting.value.length > 0) next();
   else emit('close');
 }
@@ -189,8 +245,8 @@ async function save(): Promise<void> {
         placeholder="what it is called"
         aria-label="Name of the recipe"
       />
-      becomes <ChoiceField v-model="likeId" label="What it becomes" :options="likes" />. Cups of
-      flour and sugar are
+      becomes <ChoiceField v-model="kind" label="What it becomes" :options="likes" />. Cups of flour
+      and sugar are
       <ChoiceField v-model="measuring" label="How a cup is filled" :options="measuringChoices" />.
     </p>
     <div class="both">
@@ -203,51 +259,11 @@ async function save(): Promise<void> {
           placeholder="2 1/4 cups plain flour&#10;200 g butter&#10;4 eggs&#10;1 tsp vanilla"
         />
       </label>
-      <div class="read" data-test="read-lines">
-        <table>
-          <tbody>
-            <tr
-              v-for="(line, i) in lines"
-              :key="i"
-              :class="{ unread: isFood(line) && gramsOf(line, i) === null }"
-            >
-              <td>
-                <FoodPick
-                  v-if="isFood(line) && line.foodId === null"
-                  :model-value="foodIdOf(line, i)"
-                  :name="nameOf(line, i)"
-                  :label="`Which ingredient “${line.text.trim()}” is`"
-                  @pick="(food) => (chosen[keyOf(line, i)] = food)"
-                />
-                <template v-else>{{ line.kind === 'ingredient' ? line.name : line.text }}</template>
-                <small v-if="isFood(line)">{{ line.text.trim() }}</small>
-                <small
-                  v-if="line.problem && !chosen[keyOf(line, i)] && gramsOf(line, i) === line.massG"
-                  >{{ line.problem }}</small
-                >
-                <small v-if="odd.get(i)" class="odd" role="alert">{{ odd.get(i) }}</small>
-              </td>
-              <td v-if="!isFood(line)" class="end soft">
-                {{ line.kind === 'heading' ? 'a title' : 'method' }}
-              </td>
-              <td v-else class="end">
-                <QuantityField
-                  :model-value="gramsOf(line, i)"
-                  :of="{
-                    kind: (gramsOf(line, i) ?? 0) < 20 ? 'fineMass' : 'small',
-                    min: 0.1,
-                    max: 20000,
-                  }"
-                  :label="`Weight of ${line.name}`"
-                  auto="?"
-                  @update:model-value="(g) => g !== null && (byHand[keyOf(line, i)] = g)"
-                />
-              </td>
-            </tr>
-          </tbody>
-        </table>
-        <p v-if="lines.length === 0" class="soft">Each line appears here in grams as it is read.</p>
-      </div>
+      <PastedLines
+        :rows="rows"
+        @pick="(i, food) => (chosen[keyOf(lines[i]!, i)] = food)"
+        @weigh="(i, g) => (byHand[keyOf(lines[i]!, i)] = g)"
+      />
     </div>
     <p v-if="unread > 0" class="lead">
       {{ unread }} {{ unread === 1 ? 'line is' : 'lines are' }} without grams: type them, or leave
@@ -271,6 +287,13 @@ async function save(): Promise<void> {
       />
       come out <RecipeYield @take="(g) => (typedYield = g)" />.
     </p>
+    <PastedBake
+      v-if="spongeLike && lines.length > 0"
+      :method="method"
+      :batter-g="yieldG"
+      :like="spongeLike"
+      @bake="(next) => (bake = next)"
+    />
     <ul v-if="problems.length + tableProblems.length > 0" class="problems" role="alert">
       <li v-for="problem in problems" :key="problem">{{ problem }}.</li>
       <li v-for="problem in tableProblems" :key="problem.message">{{ problem.message }}</li>
@@ -324,32 +347,8 @@ textarea {
   font-size: var(--size-text);
   resize: vertical;
 }
-.read {
-  max-height: 330px;
-  overflow: auto;
-}
-table {
-  border-collapse: collapse;
-  width: 100%;
-  font-size: var(--size-text);
-}
-td {
-  border-top: 1px solid var(--line);
-  padding: 3px 6px 3px 0;
-}
-td small {
-  display: block;
-  color: var(--soft);
-}
-td .odd,
 .odd {
   color: var(--warn);
-}
-.unread td {
-  color: var(--stop);
-}
-.end {
-  text-align: right;
 }
 .buttons {
   display: flex;

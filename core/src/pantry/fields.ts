@@ -147,8 +147,8 @@ const recipe = record<Recipe>({
     record<NonNullable<Recipe['bake']>>({
       ovenC: figure(at.ovenC),
       minutes: figure(at.bakeMin),
-      tinMm: figure({ min: 30, max: 900 }),
-      depthMm: figure({ min: 10, max: 300 }),
+      tinMm: figure(at.bakeTinMm),
+      depthMm: figure(at.bakeDepthMm),
     }),
   ),
   caution: orNull(words(600)),

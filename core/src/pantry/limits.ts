@@ -22,6 +22,8 @@ export const pantryLimits = {
   holdAfter: { min: 1, max: 99 },
   holdMin: { min: 0, max: 7 * 24 * 60, kind: 'minutes' },
   bakeMin: { min: 3, max: 600, kind: 'minutes' },
+  bakeTinMm: { min: 30, max: 900 },
+  bakeDepthMm: { min: 10, max: 300 },
   mixerMl: { min: 300, max: 60000 },
   kerfMm: { min: 0, max: 3 },
   dabG: { min: 0, max: 200 },

@@ -52,6 +52,9 @@ const inContainer =
 /** A bare C behind a figure this large is a temperature, never cups. */
 const mostCups = 20;
 
+/** Titles that stand without a colon. */
+const titles =
+  /^(?:the\s+)?(?:ingredients?|method|directions?|instructions?|preparation|to (?:make|assemble|serve|finish))$/i;
 const bullets = /^\s*(?:[-•*·▢☐□◦‣▪–—]|\[\s?\])+\s*/u;
 const numbering = /^\s*(?:step\s+)?\d{1,2}\s*[.)]\s+(?=\p{L})/iu;
 
@@ -93,7 +96,7 @@ export function readLine(
     pieceG: null,
     problem: null,
   };
-  if (/^[^\d]{2,60}:$/.test(clean)) return { ...empty, kind: 'heading' };
+  if (/^[^\d]{2,60}:$/.test(clean) || titles.test(clean)) return { ...empty, kind: 'heading' };
   if (isMethod(clean)) return { ...empty, kind: 'method' };
   const reader = { foods, measuring: schoolOf(clean, measuring), system };
   const pinch = pinchAt.exec(clean);

@@ -130,3 +130,33 @@ test('an ingredient says how it is made ready, and what of it is bought', async 
   };
   expect((await grams('as bought')) / (await grams('ready'))).toBeCloseTo(2, 1);
 });
+
+test('a thermometer read by eye says when it is cold enough, and the timer follows', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2027-06-10T09:00:00') });
+  await openDemo(page, 'Jubilee');
+  await page.goto('/build/jubilee/bench');
+  await page.getByTestId('all-steps').click();
+  await page
+    .getByRole('button', { name: /^Let the soft caramel cool/ })
+    .first()
+    .click();
+  await page.getByTestId('start-timer').click();
+  await page.clock.fastForward(20 * 60_000);
+  const reads = page.getByLabel('What the thermometer reads');
+  await reads.fill('62 F');
+  await reads.press('Enter');
+  // 17 C is colder than it needs to be
+  await expect(page.getByTestId('goes-on')).toContainText('cold enough');
+  await page.keyboard.press('Control+z');
+  await reads.fill('62');
+  await reads.press('Enter');
+  // from 106 to 62 C in 20 min in a room of 21: another 48 to 28 C
+  await expect(page.getByTestId('goes-on')).toContainText(
+    /4[89] min more to 28 °C, at about 10:0[89]/,
+  );
+  await page.getByTestId('move-timer').click();
+  await expect(page.getByTestId('timer')).toContainText(/4[789]:\d\d/);
+  await expect(page.getByTestId('move-timer')).toHaveCount(0);
+});

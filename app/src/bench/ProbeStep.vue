@@ -1,6 +1,16 @@
 <script setup lang="ts">
-import { minutesUntil, type Build, type Step } from '@pyrgotect/core';
+import {
+  forecastOf,
+  minutesUntil,
+  pantryLimits,
+  type BenchTimer,
+  type Build,
+  type Recordable,
+  type Step,
+} from '@pyrgotect/core';
+import { format, parseISO } from 'date-fns';
 import { computed } from 'vue';
+import QuantityField from '../figures/QuantityField.vue';
 import { useDevices } from '../stores/devices.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useUnits } from '../figures/units.ts';
@@ -29,6 +39,40 @@ const said = computed(() => {
   const time = minutes < 1.5 ? 'a minute' : `${Math.round(minutes)} min`;
   return `In about ${time} it is at ${degrees(wantedC)}, by its own curve so far.`;
 });
+const record = computed<Recordable>(() => ({
+  kind: 'temperature',
+  label: probe.value.label,
+  planned: (probe.value.fromC + probe.value.toC) / 2,
+  show: 'temperature',
+}));
+const note = (c: number): void => void props.bench.addNote(props.step, record.value, c);
+
+/** Nothing stands in the field: what is typed is noted and the field is empty again. */
+const typed: number | null = null;
+
+/** What waits goes on as the last reading says, whoever read it. */
+const forecast = computed(() =>
+  forecastOf(props.step, props.bench.bench.value, pantry.pantry.kitchen),
+);
+const timer = computed<BenchTimer | undefined>(() =>
+  props.bench.timers.value.find(({ stepKey }) => stepKey === props.step.key),
+);
+const goesOn = computed(() => {
+  const found = forecast.value;
+  if (!found) return '';
+  const read = `Read ${degrees(found.readC)} at ${format(parseISO(found.at), 'HH:mm')}: `;
+  if (found.leftMin === null) return `${read}here it never gets to ${degrees(probe.value.toC)}.`;
+  if (found.leftMin < 1) return `${read}cold enough.`;
+  const at = new Date(Date.parse(found.at) + found.leftMin * 60_000);
+  return `${read}${units.text(found.leftMin, 'minutes')} more to ${degrees(probe.value.toC)}, at about ${format(at, 'HH:mm')}.`;
+});
+/** A timer that ends at another time than the reading says, by more than this, is moved on request, min. */
+const worthMin = 3;
+const moveTo = computed(() => {
+  const total = forecast.value?.totalMin;
+  if (total == null || !timer.value) return null;
+  return Math.abs(total - timer.value.minutes) > worthMin ? Math.max(1, Math.round(total)) : null;
+});
 </script>
 
 <template>
@@ -40,26 +84,36 @@ const said = computed(() => {
         >{{ probe.label }}, wanted {{ degrees(probe.fromC) }} to {{ degrees(probe.toC) }}</small
       >
     </span>
-    <button
-      type="button"
-      class="key"
-      data-test="note-temp"
-      @click="
-        bench.addNote(
-          step,
-          {
-            kind: 'temperature',
-            label: probe.label,
-            planned: (probe.fromC + probe.toC) / 2,
-            show: 'temperature',
-          },
-          devices.tempC,
-        )
-      "
-    >
+    <button type="button" class="key" data-test="note-temp" @click="note(devices.tempC)">
       Note it
     </button>
   </section>
+  <section v-else class="probe typed" data-test="probe-typed" aria-label="Thermometer">
+    <span>
+      <span class="where-read">{{ probe.label }}</span> it reads{{ ' ' }}
+      <QuantityField
+        :model-value="typed"
+        :of="{ kind: 'temperature', min: -20, max: pantryLimits.hottestC.max }"
+        label="What the thermometer reads"
+        auto="…"
+        nullable
+        @update:model-value="(c) => c !== null && note(c)"
+      />
+      <small>wanted {{ degrees(probe.fromC) }} to {{ degrees(probe.toC) }}</small>
+    </span>
+  </section>
+  <p v-if="goesOn" class="goes-on" data-test="goes-on">
+    {{ goesOn }}
+    <button
+      v-if="moveTo !== null && timer"
+      type="button"
+      class="key"
+      data-test="move-timer"
+      @click="bench.setMinutes(timer.id, moveTo)"
+    >
+      Set its timer to {{ units.text(moveTo, 'minutes') }} in all
+    </button>
+  </p>
 </template>
 
 <style scoped>
@@ -72,6 +126,24 @@ const said = computed(() => {
   padding: 10px 14px;
   margin-top: 18px;
   background: var(--raised);
+}
+.typed {
+  padding: 8px 14px;
+  border-width: 1.5px;
+}
+.goes-on {
+  font-size: var(--size-title);
+  margin-top: 10px;
+}
+.goes-on .key {
+  display: block;
+  margin-top: 8px;
+}
+.where-read::first-letter {
+  text-transform: uppercase;
+}
+.where-read {
+  display: inline-block;
 }
 output {
   font: 700 var(--size-big)/1 var(--heading);

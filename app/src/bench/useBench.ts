@@ -124,6 +124,13 @@ export function useBench(steps: () => Step[]) {
       if (timer) timer.minutes = Math.min(20000, timer.minutes + minutes);
     });
   }
+  /** So long in all from when it was started. */
+  function setMinutes(id: string, minutes: number): void {
+    edit('Timer set', (b) => {
+      const timer = b.timers.find((t) => t.id === id);
+      if (timer) timer.minutes = Math.min(20000, minutes);
+    });
+  }
   /** Notes what happened at a step; nothing where there is nothing to note. Returns the note's id. */
   function addNote(at: Step, record: Recordable | null, value: number | null, text = ''): string {
     const id = shortId();
@@ -176,6 +183,7 @@ export function useBench(steps: () => Step[]) {
     startTimer,
     stopTimer,
     addMinutes,
+    setMinutes,
     addNote,
     weighed,
     addPhoto,

@@ -4,6 +4,7 @@ import {
   doneOf,
   findRow,
   keepingClocks,
+  minutesLeft,
   ownPart,
   sharedId,
   shifted,
@@ -29,6 +30,9 @@ import { usePantry } from './pantry.ts';
 
 /** Rounds in which the plan of the days is improved; some tenths of a second. */
 const rounds = 1500;
+
+/** Minutes by which what is left of a wait is counted. */
+const leftStep = 5;
 
 /** A placed task with what it is; `cake` names the other cake it is of, null for the open one. */
 export interface DayRow {
@@ -138,13 +142,18 @@ export const useDay = defineStore('day', () => {
   const nowMin = computed(() =>
     deadline.value ? (now.value.getTime() - deadline.value.getTime()) / 60_000 : 0,
   );
+  const steps = computed(() => (store.plan?.steps.ok ? store.plan.steps.value : []));
+  /** Minutes that a wait which has begun still takes, by thermometer or timer. */
+  const leftOf = (stepKey: string): number | null => {
+    const step = steps.value.find(({ key }) => key === stepKey);
+    if (!step || !store.build) return null;
+    const { bench } = store.build;
+    const minutes = minutesLeft(step, bench, pantry.pantry.kitchen, now.value.toISOString());
+    // the rest is not planned anew with every minute that passes
+    return minutes === null ? null : leftStep * Math.ceil(minutes / leftStep);
+  };
   const left = computed(() =>
-    store.build
-      ? tasksLeft(
-          tasks.value,
-          doneOf(store.build, store.plan?.steps.ok ? store.plan.steps.value : []),
-        )
-      : [],
+    store.build ? tasksLeft(tasks.value, doneOf(store.build, steps.value), leftOf) : [],
   );
   const clocks = computed<Clock[]>(() =>
     store.plan && plan.value ? keepingClocks(store.plan.outOfCold, plan.value.placed) : [],

@@ -7,14 +7,31 @@ import type { DayAnswer, DayQuestion } from './plan-types.ts';
 import { scheduleDay } from './schedule.ts';
 import type { DayTask } from './types.ts';
 
-/** What is still to be done, by what is ticked off on the bench: a task half done has half its hands left. */
-export function tasksLeft(tasks: readonly DayTask[], done: ReadonlySet<string>): DayTask[] {
+/**
+ * What is still to be done, by what is ticked off on the bench: a task half done has half its hands left,
+ * and a wait that has begun what is left of it.
+ *
+ * @param leftOf minutes that the wait of a step still takes; null where it has not begun
+ */
+export function tasksLeft(
+  tasks: readonly DayTask[],
+  done: ReadonlySet<string>,
+  leftOf: (stepKey: string) => number | null = () => null,
+): DayTask[] {
   const left = tasks.flatMap((task): DayTask[] => {
     const { length } = task.stepKeys;
     const open = task.stepKeys.filter((key) => !done.has(key)).length;
     if (length === 0) return done.has(task.id) ? [] : [task];
     if (open === 0) return [];
-    return [{ ...task, handsMin: Math.round((task.handsMin * open) / length) }];
+    const left = leftOf(task.stepKeys.at(-1)!);
+    return [
+      {
+        ...task,
+        handsMin: Math.round((task.handsMin * open) / length),
+        // what stands in the oven and cools after it waits twice: only its own last wait is known
+        ...(left === null || task.again ? {} : { waitMin: Math.round(left) }),
+      },
+    ];
   });
   const known = new Set(left.map((task) => task.id));
   return left.map((task) => ({ ...task, after: task.after.filter(({ id }) => known.has(id)) }));
@@ -65,6 +82,8 @@ export interface Replan {
   /** Minutes that are missing; 0 where there is time enough. */
   shortMin: number;
   savers: Saver[];
+  /** The fewest of them that do together what none does alone; null where one does, or all do not. */
+  together: string[] | null;
 }
 
 /** What is firm enough to go on with, of the time until it is firm through (estimate). */
@@ -85,7 +104,7 @@ export function replanFrom(question: DayQuestion, nowMin: number): Replan {
   const { windows, capacity } = question;
   const begun = scheduleDay({ ...question, windows: windowsFrom(windows, nowMin) });
   if (begun.ok && begun.plan.spanMin <= -nowMin + 1e-6)
-    return { answer: begun, shortMin: 0, savers: [] };
+    return { answer: begun, shortMin: 0, savers: [], together: null };
   const missingOf = (changed: DayQuestion): number => {
     const answer = scheduleDay(changed);
     if (!answer.ok) return Infinity;
@@ -95,41 +114,75 @@ export function replanFrom(question: DayQuestion, nowMin: number): Replan {
       : workedSince(changed.windows, start) - workedSince(changed.windows, nowMin);
   };
   const shortMin = missingOf(question);
-  const { tasks } = question;
   const isFinish = (task: DayTask): boolean => task.chapter === 'Finish';
-  const changes: { title: string; question: DayQuestion }[] = [
+  const onTasks =
+    (change: (tasks: readonly DayTask[]) => DayTask[]) =>
+    (asked: DayQuestion): DayQuestion => ({ ...asked, tasks: change(asked.tasks) });
+  const changes: { title: string; make: (asked: DayQuestion) => DayQuestion }[] = [
     {
       title: 'a second pair of hands',
-      question: { ...question, capacity: { ...capacity, hands: capacity.hands + 1 } },
+      make: (asked) => ({ ...asked, capacity: { ...capacity, hands: capacity.hands + 1 } }),
     },
     {
       title: 'the freezer instead of the fridge, for stacks and coats',
-      question: {
-        ...question,
-        tasks: tasks.map((task) => quicker(task, freezerShare)),
-      },
+      make: onTasks((tasks) => tasks.map((task) => quicker(task, freezerShare))),
     },
     {
       title: 'shorter sets: on as soon as a finger leaves no mark',
-      question: { ...question, tasks: tasks.map((task) => quicker(task, shortSetShare)) },
+      make: onTasks((tasks) => tasks.map((task) => quicker(task, shortSetShare))),
     },
     {
       title: 'no drips, borders and toppings but those of the last moment',
-      question: { ...question, tasks: without(tasks, isFinish) },
+      make: onTasks((tasks) => without(tasks, isFinish)),
     },
     {
       title: 'layers bought or baked by somebody else',
-      question: { ...question, tasks: without(tasks, (task) => task.chapter === 'Bake') },
+      make: onTasks((tasks) => without(tasks, (task) => task.chapter === 'Bake')),
     },
   ];
-  const savers = changes.flatMap(({ title, question: changed }): Saver[] => {
-    const missing = missingOf(changed);
-    const gainMin = shortMin - missing;
-    return Number.isFinite(gainMin) && gainMin >= 5
-      ? [{ title, gainMin, isEnough: missing === 0 }]
-      : [];
-  });
-  return { answer: begun, shortMin, savers: savers.sort((a, b) => b.gainMin - a.gainMin) };
+  const tried = changes
+    .map((change) => ({ ...change, missing: missingOf(change.make(question)) }))
+    .filter(({ missing }) => Number.isFinite(missing) && shortMin - missing >= worthMin)
+    .sort((a, b) => a.missing - b.missing);
+  const savers = tried.map(({ title, missing }): Saver => ({
+    title,
+    gainMin: shortMin - missing,
+    isEnough: missing === 0,
+  }));
+  return {
+    answer: begun,
+    shortMin,
+    savers,
+    together: savers.some(({ isEnough }) => isEnough)
+      ? null
+      : fewest(tried, (some) => missingOf(some.reduce((asked, { make }) => make(asked), question))),
+  };
+}
+
+/** Less is not worth naming, min. */
+const worthMin = 5;
+
+/**
+ * The fewest changes that are enough together: the best alone first, one more at a time until it is
+ * enough, then without those it can do without. Null where all together are not.
+ */
+function fewest<C extends { title: string; missing: number }>(
+  changes: readonly C[],
+  missingWith: (some: readonly C[]) => number,
+): string[] | null {
+  const taken: C[] = [];
+  const isEnough = (some: readonly C[]): boolean => missingWith(some) === 0;
+  for (const change of changes) {
+    taken.push(change);
+    if (taken.length > 1 && isEnough(taken)) break;
+  }
+  if (taken.length < 2 || !isEnough(taken)) return null;
+  let needed = taken;
+  for (const change of taken) {
+    const rest = needed.filter((one) => one !== change);
+    if (rest.length > 1 && isEnough(rest)) needed = rest;
+  }
+  return needed.map(({ title }) => title);
 }
 
 /** Tasks without some of them; what waited for those waits for what they waited for. */

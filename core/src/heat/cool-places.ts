@@ -20,7 +20,8 @@ const nearestK = 0.8;
 
 type Places = Pick<Kitchen, 'roomC' | 'fridgeC' | 'roomW' | 'fridgeW'>;
 
-const aroundOf = (place: CoolPlace, kitchen: Places): BowlSurroundings => {
+/** What is round something that waits in a place: its temperature and how fast it takes heat. */
+export const surroundingsOf = (place: CoolPlace, kitchen: Places): BowlSurroundings => {
   switch (place) {
     case 'bowl':
     case 'tray':
@@ -53,7 +54,7 @@ export function coolingMin(
   kitchen: Places,
 ): number | null {
   if (fromC <= toC) return 0;
-  const around = aroundOf(place, kitchen);
+  const around = surroundingsOf(place, kitchen);
   if (toC < around.tempC + nearestK) return null;
   const onTray = place === 'tray' || place === 'tray in the fridge';
   const tauMin = onTray

@@ -64,6 +64,9 @@ const next = computed(() => {
             }}
           </li>
         </ul>
+        <p v-if="answer.together" class="lead" data-test="together">
+          None of it alone is enough. Together it is: <b>{{ answer.together.join(', and ') }}</b>.
+        </p>
       </template>
     </template>
     <p v-else class="soft">Working it out…</p>

@@ -8,6 +8,7 @@ import {
   heatCurve,
   heightSolver,
   levelSolver,
+  operations,
   plan,
   planEdit,
   planSame,
@@ -39,6 +40,7 @@ const browser = await chromium.launch({
 });
 const measures = [
   plan(),
+  operations(),
   planEdit(),
   planSame(),
   heightSolver(),

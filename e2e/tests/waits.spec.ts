@@ -160,3 +160,20 @@ test('a thermometer read by eye says when it is cold enough, and the timer follo
   await expect(page.getByTestId('timer')).toContainText(/4[789]:\d\d/);
   await expect(page.getByTestId('move-timer')).toHaveCount(0);
 });
+
+test('what is used at once is not whipped before its cake is ready for it', async ({ page }) => {
+  await openDemo(page, 'Jubilee');
+  await page.goto('/build/jubilee/bench');
+  await page.getByTestId('all-steps').click();
+  await page
+    .getByRole('button', { name: /^Finish the whipped ganache/ })
+    .first()
+    .click();
+  const early = page.getByTestId('too-early');
+  await expect(early).toContainText('used within 15 min of being made');
+  const first = early.getByRole('button').first();
+  const title = await first.innerText();
+  await first.click();
+  await expect(page.getByTestId('step').getByRole('heading', { level: 1 })).toHaveText(title);
+  await expect(early).toHaveCount(0);
+});

@@ -10,6 +10,7 @@ import DevicesPanel from '../bench/DevicesPanel.vue';
 import { notYetThere } from '../bench/progress.ts';
 import MeanwhileList from '../bench/MeanwhileList.vue';
 import StepBody from '../bench/StepBody.vue';
+import TooEarlyNote from '../bench/TooEarlyNote.vue';
 import { allowTone, ring } from '../bench/tone.ts';
 import { useBench } from '../bench/useBench.ts';
 import WorkingDialog from '../figures/WorkingDialog.vue';
@@ -157,6 +158,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
 
     <main v-if="step" :key="step.key" class="step" data-test="step">
       <CarvingNote :tiers="store.plan.tiers" />
+      <TooEarlyNote :step="step" :steps="steps" :plan="store.plan" :bench="bench" @take="take" />
       <StepBody
         :step="step"
         :steps="steps"

@@ -137,6 +137,7 @@ export * from './pantry/prepared.ts';
 export * from './putright/frosting.ts';
 export * from './shopping/shopping.ts';
 export * from './shopping/plan-shopping.ts';
+export * from './shopping/use-days.ts';
 export * from './solve/from-left.ts';
 export * from './ganache/chocolates.ts';
 export * from './ganache/composer.ts';

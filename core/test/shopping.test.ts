@@ -23,6 +23,7 @@ import {
   startingPantry,
   sugarShareOf,
   unsweetenedToAdd,
+  useDays,
   faults,
   type Build,
   type PutRightQuestion,
@@ -43,6 +44,7 @@ const cake = (id: string, useOn: string | null, ...ingredients: ScaledIngredient
   id,
   name: id,
   useOn,
+  days: null,
   ingredients,
 });
 const build = (id: string): Build => newBuild(id, id, '2027-05-03T09:30:00Z');
@@ -85,6 +87,48 @@ describe('a shopping list', () => {
     });
     expect(of('plain flour')).toMatchObject({ from: null, by: '2027-06-10', twice: false });
     expect(addDays('2027-03-01', -1)).toBe('2027-02-28');
+  });
+  it('buys for the day it is used, early enough to keep to the last of them', () => {
+    const days = { 'whipping-cream': { first: '2027-06-10', last: '2027-06-13' } };
+    const of = (last: string) => {
+      const one = cake('a', '2027-06-08', line('whipping-cream', 500), line('plain-flour', 90));
+      const spans = { 'whipping-cream': { ...days['whipping-cream'], last } };
+      return shoppingList([{ ...one, days: spans }], pantry.foods).rows;
+    };
+    const row = (last: string, name: string) => of(last).find((r) => r.name.startsWith(name))!;
+    // cream keeps six days: bought on the 7th it is there on the 10th and good on the 13th
+    expect(row('2027-06-13', 'whipping')).toMatchObject({
+      from: '2027-06-07',
+      by: '2027-06-10',
+      twice: false,
+    });
+    expect(row('2027-06-17', 'whipping')).toMatchObject({ from: '2027-06-04', twice: true });
+    // what no step takes is there when work begins
+    expect(row('2027-06-13', 'plain')).toMatchObject({ by: '2027-06-08' });
+  });
+  it('knows from the plan of its days when a cake takes what, after its layers are baked', () => {
+    const made = build('dated');
+    made.brief.serveAt = '2027-06-12T15:00';
+    made.day.hours = Array.from({ length: 7 }, () => ({ from: 17 * 60, to: 21 * 60 }));
+    const spans = useDays(made, pantry)!;
+    const plan = planBuild(made, pantry);
+    const steps = plan.steps.ok ? plan.steps.value : [];
+    for (const { first, last } of Object.values(spans)) {
+      expect(first <= last).toBe(true);
+      expect(last <= '2027-06-12').toBe(true);
+      expect(first >= addDays('2027-06-12', -14)).toBe(true);
+    }
+    const flour = spans['plain-flour'] ?? spans['self-raising-flour'];
+    expect(flour!.first < '2027-06-12').toBe(true);
+    // every ingredient that a step takes has its days, and eggs stand for their parts
+    const known = new Set(Object.keys(spans));
+    for (const { foodId } of steps.flatMap(({ takes }) => takes)) {
+      const food = pantry.foods.find(({ id }) => id === foodId);
+      if (food) expect(known).toContain(food.boughtAs ?? food.id);
+    }
+    expect(useDays({ ...made, brief: { ...made.brief, serveAt: null } }, pantry)).toBeNull();
+    const shut = Array.from({ length: 7 }, () => ({ from: 0, to: 0 }));
+    expect(useDays({ ...made, day: { ...made.day, hours: shut } }, pantry)).toBeNull();
   });
   it('keeps what has no ingredient row by its name, and costs nothing for water', () => {
     const list = shoppingList(

@@ -112,8 +112,10 @@ test('the list takes what is in stock, says when, and is saved as a table', asyn
   await expect(title).toContainText('for 7 cakes');
   await page.getByRole('checkbox', { name: /Jubilee/ }).uncheck();
   await expect(title).toContainText('for 6 cakes');
+  // the day it is stirred in, and as long before as it keeps
+  await expect(page.getByTestId('by-days')).toContainText('bought for the day it is used');
   await expect(page.getByRole('row', { name: /^cream cheese/ })).toContainText(
-    'Wed 2 Jun to Wed 16 Jun',
+    'Thu 3 Jun to Thu 17 Jun',
   );
   const download = page.waitForEvent('download');
   await page.getByTestId('save-list').click();

@@ -12,9 +12,10 @@ import {
   type Pantry,
   type ShoppingPlan,
   type ShoppingRow,
+  type UseDays,
 } from '@pyrgotect/core';
 import { format, parseISO } from 'date-fns';
-import { computed, onMounted, ref, shallowRef } from 'vue';
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
@@ -61,12 +62,16 @@ function toggle(id: string): void {
     ? wanted.value.filter((other) => other !== id)
     : [...wanted.value, id];
 }
-interface Question {
+/** What some cakes are planned from. */
+interface Cakes {
   builds: Build[];
   pantry: Pantry;
-  leadDays: number;
   carved: CarveResult[];
   corrections: Corrections;
+}
+interface Question extends Cakes {
+  leadDays: number;
+  days: Record<string, UseDays | null>;
 }
 const shapeOf = (build: Build): ShapePlan =>
   planShape(build, pantry.pantry, carvings.answerTo, correctionsFor(build, hand.corrections));
@@ -87,24 +92,38 @@ function carvedOf(some: readonly Build[]): CarveResult[] {
       return shape.tiers.flatMap(({ carve }) => carve?.result ?? []);
     });
 }
-const question = computed<Question | null>(() =>
+const cakes = computed<Cakes | null>(() =>
   builds.value.length === 0 || wanted.value.length === 0
     ? null
     : {
         builds: builds.value.filter((build) => wanted.value.includes(build.id)),
         pantry: pantry.pantry,
-        leadDays: leadDays.value,
         corrections: hand.corrections,
         carved: carvedOf(builds.value.filter((build) => wanted.value.includes(build.id))),
       },
 );
+/** The list comes first: planning days takes longer. */
+const isListed = ref(false);
+/** When each cake takes what, by the plan of its days; until that is known it begins so many days before. */
+const { answer: days, current: daysKnown } = useAnswer<Cakes, Record<string, UseDays | null>>(
+  () => (isListed.value ? cakes.value : null),
+  (solver, q) => solver.useDays(q.builds, q.pantry, q.carved, q.corrections),
+);
+/** Cakes whose days are not planned: without hours enough, or not planned yet. */
+const byLead = computed(
+  () => answer.value?.builds.filter(({ id, useOn }) => useOn && !days.value?.[id]) ?? [],
+);
+const question = computed<Question | null>(
+  () => cakes.value && { ...cakes.value, leadDays: leadDays.value, days: days.value ?? {} },
+);
 const { answer, current } = useAnswer<Question, ShoppingPlan>(
   () => question.value,
-  (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays, q.carved, q.corrections),
+  (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays, q.carved, q.corrections, q.days),
 );
+watch(answer, (list) => (isListed.value = list !== null));
 /** What each costs is asked after the list is there: it takes the plan of all the work. */
-const { answer: prices } = useAnswer<Question, CakePrice[]>(
-  () => (answer.value ? question.value : null),
+const { answer: prices } = useAnswer<Cakes, CakePrice[]>(
+  () => (answer.value ? cakes.value : null),
   (solver, q) => solver.prices(q.builds, q.pantry, q.carved, q.corrections),
 );
 const rows = computed(() => answer.value?.rows.filter((row) => row.needG >= 0.05) ?? []);
@@ -187,7 +206,16 @@ function save(): void {
           </span>
         </label>
         <p v-if="shelf.loaded && entries.length === 0" class="soft">The shelf is empty.</p>
-        <p class="lead">
+        <p v-if="answer && wanted.length > 0" class="lead" data-test="by-days">
+          {{
+            byLead.length === 0
+              ? 'Each thing is bought for the day it is used, by the plan of each cake’s days.'
+              : daysKnown
+                ? `Each thing is bought for the day it is used. No days fit for ${byLead.map(({ name }) => name).join(', ')}:`
+                : 'The days of each cake are being planned. Until then:'
+          }}
+        </p>
+        <p v-if="!answer || byLead.length > 0" class="lead">
           Work on a cake begins
           <QuantityField
             :model-value="leadDays"

@@ -7,6 +7,7 @@ import {
   scheduleDay,
   planShopping,
   pricesOf,
+  useDays,
   solveHeight,
   solveLevel,
   tempsForLooks,
@@ -33,6 +34,7 @@ import {
   type ReadyQuestion,
   type Replan,
   type ShoppingPlan,
+  type UseDays,
 } from '@pyrgotect/core';
 import { expose } from 'comlink';
 
@@ -48,6 +50,7 @@ const solver = {
     leadDays: number,
     carved: CarveResult[],
     corrections: Corrections,
+    days: Record<string, UseDays | null>,
   ): ShoppingPlan =>
     planShopping(
       builds,
@@ -55,6 +58,19 @@ const solver = {
       leadDays,
       (key) => carved.find((each) => each.key === key),
       corrections,
+      days,
+    ),
+  useDays: (
+    builds: Build[],
+    pantry: Pantry,
+    carved: CarveResult[],
+    corrections: Corrections,
+  ): Record<string, UseDays | null> =>
+    Object.fromEntries(
+      builds.map((build) => [
+        build.id,
+        useDays(build, pantry, (key) => carved.find((each) => each.key === key), corrections),
+      ]),
     ),
   prices: (
     builds: Build[],

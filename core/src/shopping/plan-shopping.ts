@@ -5,6 +5,7 @@ import { correctionsFor, type Corrections, noCorrections } from '../hand/correct
 import { planBuying } from '../plan/buying.ts';
 import { planBuild } from '../plan/plan.ts';
 import { nothingCarved } from '../plan/shape.ts';
+import type { UseDays } from './use-days.ts';
 import { addDays, shoppingList, type ShoppingBuild, type ShoppingList } from './shopping.ts';
 
 /** One cake on the list with what its label says. */
@@ -24,7 +25,8 @@ export interface ShoppingPlan extends ShoppingList {
 }
 
 /**
- * The shopping for several cakes. Work on each begins so many days before it is served. A cake that
+ * The shopping for several cakes. Where the days of a cake are planned, each thing is bought for the day
+ * it is used; work on any other begins so many days before it is served. A cake that
  * cannot be planned is named with its problem and leaves the others alone.
  */
 export function planShopping(
@@ -33,6 +35,7 @@ export function planShopping(
   leadDays: number,
   carved: CarveAnswers = nothingCarved,
   corrections: Corrections = noCorrections,
+  days: Readonly<Record<string, UseDays | null>> = {},
 ): ShoppingPlan {
   const shopped: ShoppedBuild[] = [];
   const lists: ShoppingBuild[] = [];
@@ -45,7 +48,8 @@ export function planShopping(
     );
     const { id, name, brief } = build;
     const useOn = brief.serveAt === null ? null : addDays(brief.serveAt.slice(0, 10), -leadDays);
-    if (ingredients.ok) lists.push({ id, name, useOn, ingredients: ingredients.value });
+    if (ingredients.ok)
+      lists.push({ id, name, useOn, days: days[id] ?? null, ingredients: ingredients.value });
     shopped.push({
       id,
       name,

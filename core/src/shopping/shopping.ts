@@ -1,5 +1,6 @@
 import type { Food } from '../pantry/types.ts';
 import { boughtFor, costOf } from '../price/price.ts';
+import type { UseDays } from './use-days.ts';
 import { wholePieces, type ScaledIngredient } from '../recipes/scale.ts';
 
 /** One cake on the list: what it takes, and when its work begins. */
@@ -8,6 +9,8 @@ export interface ShoppingBuild {
   name: string;
   /** Day the first of it is used, "2027-06-10"; null when it has no date. */
   useOn: string | null;
+  /** When each ingredient is used by the plan of its days; null where there is none. */
+  days: UseDays | null;
   ingredients: readonly ScaledIngredient[];
 }
 
@@ -26,7 +29,7 @@ export interface ShoppingRow {
   /** Whole pieces to buy, for what is counted. */
   pieces: number | null;
   cost: number | null;
-  /** Buy between these days; null where it keeps, or no build has a date. */
+  /** Buy between these days, before the first use; null where it keeps, or no build has a date. */
   from: string | null;
   by: string | null;
   /** True when it does not keep from the first cake to the last: buy it twice. */
@@ -85,7 +88,9 @@ export function shoppingList(
         );
       row.needG += need.massG;
       row.builds.push({ id: build.id, name: build.name, needG: need.massG });
-      if (build.useOn) row.days.push(build.useOn);
+      const span = need.food && build.days?.[need.food.id];
+      if (span) row.days.push(span.first, span.last);
+      else if (build.useOn) row.days.push(build.useOn);
     }
   }
   const list = [...rows.values()].map(({ food, days, ...row }): ShoppingRow => {
@@ -95,9 +100,14 @@ export function shoppingList(
     const isFree = food?.price === 0;
     const packs = food?.packG && !isFree ? Math.ceil(buyG / food.packG - 1e-9) : null;
     const boughtG = packs !== null ? packs * food!.packG! : buyG;
+    days.sort();
     const [first, last] = [days[0] ?? null, days.at(-1) ?? null];
     const keeps = food?.keepsDays ?? null;
-    const from = first && keeps !== null ? addDays(first, -keeps) : null;
+    const lasts =
+      keeps === null || first === null || last === null || addDays(first, keeps) >= last;
+    // what is used on several days keeps to the last of them, or is bought twice
+    const upTo = lasts ? last : first;
+    const from = upTo && keeps !== null ? addDays(upTo, -keeps) : null;
     return {
       ...row,
       stockG,
@@ -108,12 +118,7 @@ export function shoppingList(
       cost: isFree ? 0 : food ? costOf(food, boughtG) : null,
       from,
       by: buyG > 0 ? first : null,
-      twice:
-        buyG > 0 &&
-        keeps !== null &&
-        first !== null &&
-        last !== null &&
-        addDays(first, keeps) < last,
+      twice: buyG > 0 && !lasts,
     };
   });
   const wanted = list.filter((row) => row.needG > 0);

@@ -70,6 +70,17 @@ describe('a shopping list', () => {
     // ten for the yolks, whose whites are enough, and three whole
     expect(list.rows).toHaveLength(1);
     expect(list.rows[0]).toMatchObject({ needG: 650, pieces: 13, packs: 3 });
+    // of the ten opened for their yolks eight whites are used; the three whole ones leave nothing
+    expect(list.rows[0]!.spare).toEqual([
+      { foodId: 'egg-whites', name: 'egg whites', pieces: 2, massG: 66 },
+    ]);
+    const two = shoppingList(
+      [cake('a', null, line('egg-yolks', 5 * 17)), cake('b', null, line('egg-yolks', 3 * 17))],
+      pantry.foods,
+    );
+    expect(two.rows[0]!.spare).toMatchObject([{ foodId: 'egg-whites', pieces: 8 }]);
+    const whole = shoppingList([cake('a', null, line('eggs', 150))], pantry.foods);
+    expect(whole.rows[0]!.spare).toEqual([]);
   });
   it('buys what spoils as late as it keeps, and twice where it does not last', () => {
     const list = shoppingList(

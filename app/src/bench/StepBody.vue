@@ -57,6 +57,12 @@ const leftG = computed(
         (note.planned === null || note.planned.label === leftLabel),
     )?.value ?? null,
 );
+/** Hands-on minutes of all that is not ticked off. */
+const handsLeft = computed(() =>
+  props.steps
+    .filter(({ key }) => !props.bench.done.value.has(key))
+    .reduce((sum, { handsOnMin }) => sum + handsOnMin, 0),
+);
 const listText = useListText();
 const running = computed(() => props.bench.timers.value.some((t) => t.stepKey === props.step.key));
 </script>
@@ -66,6 +72,9 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     <button type="button" data-test="all-steps" @click="emit('steps')">
       Step {{ bench.index.value + 1 }} of {{ steps.length }} · {{ step.chapter }}
     </button>
+    <span v-if="handsLeft > 0" class="left" data-test="hands-left"
+      >{{ units.text(handsLeft, 'minutes') }} of hands left</span
+    >
     <span v-if="bench.done.value.has(step.key)" class="ticked">done</span>
     <span class="grow" />
     <span v-if="isForGrownUps(step)" class="who grown">not for children</span>
@@ -196,6 +205,9 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
   min-height: 34px;
   text-decoration: underline dotted;
   text-underline-offset: 4px;
+}
+.left {
+  line-height: 34px;
 }
 .ticked,
 .who {

@@ -151,6 +151,8 @@ const whenText = (row: ShoppingRow): string => {
   const from = row.from < today ? 'now' : day(row.from);
   return row.twice ? `${from}, and fresh for the later cakes` : `${from} to ${day(row.by)}`;
 };
+const spareText = (row: ShoppingRow): string =>
+  `left over: ${row.spare.map(({ pieces, name, massG }) => `${pieces} ${name}, ${mass(massG)}`).join('; ')}`;
 const headers = [
   { title: 'ingredient', key: 'name' },
   { title: 'needed', key: 'needG', align: 'end' as const },
@@ -262,6 +264,9 @@ function save(): void {
                   <b>{{ item.name }}</b>
                   <small v-if="item.builds.length < answer.builds.length">{{
                     item.builds.map((build) => build.name).join(', ')
+                  }}</small>
+                  <small v-if="item.spare.length > 0" data-test="spare">{{
+                    spareText(item)
                   }}</small>
                 </td>
                 <td class="end">{{ mass(item.needG) }}</td>

@@ -35,6 +35,16 @@ export interface ShoppingRow {
   /** True when it does not keep from the first cake to the last: buy it twice. */
   twice: boolean;
   builds: { id: string; name: string; needG: number }[];
+  /** Parts of what is bought whole that no cake takes: whites of eggs whose yolks are used. */
+  spare: SparePart[];
+}
+
+/** What is left of whole pieces whose other part is used. */
+export interface SparePart {
+  foodId: string;
+  name: string;
+  pieces: number;
+  massG: number;
 }
 
 export interface ShoppingList {
@@ -83,10 +93,12 @@ export function shoppingList(
             by: null,
             twice: false,
             builds: [],
+            spare: [],
             days: [],
           }),
         );
       row.needG += need.massG;
+      for (const one of need.spare) addSpare(row.spare, one);
       row.builds.push({ id: build.id, name: build.name, needG: need.massG });
       const span = need.food && build.days?.[need.food.id];
       if (span) row.days.push(span.first, span.last);
@@ -134,6 +146,33 @@ interface Need {
   food: Food | null;
   name: string;
   massG: number;
+  spare: SparePart[];
+}
+
+/** Parts of several cakes added up. */
+function addSpare(all: SparePart[], one: SparePart): void {
+  const known = all.find(({ foodId }) => foodId === one.foodId);
+  if (known) {
+    known.pieces += one.pieces;
+    known.massG += one.massG;
+  } else all.push({ ...one });
+}
+
+/** What is left of so many whole pieces, of each part that comes out of them. */
+function spareOf(
+  whole: Food,
+  pieces: number,
+  used: ReadonlyMap<string, number>,
+  foods: readonly Food[],
+): SparePart[] {
+  return foods.flatMap((part): SparePart[] => {
+    if (part.boughtAs !== whole.id || !part.pieceG) return [];
+    // a part that is opened is used, if not to the last gram
+    const left = pieces - wholePieces(used.get(part.id) ?? 0, part.pieceG);
+    return left > 0
+      ? [{ foodId: part.id, name: part.name, pieces: left, massG: left * part.pieceG }]
+      : [];
+  });
 }
 
 /** What one cake takes of each ingredient, parts of an egg as eggs. */
@@ -144,10 +183,12 @@ function needsOf(
 ): Need[] {
   const needs = new Map<string, Need>();
   const parts = new Map<string, Map<string, number>>();
+  const used = new Map<string, number>();
   for (const line of build.ingredients) {
     const food = byId.get(line.foodId ?? '') ?? null;
     if (food?.boughtAs && byId.has(food.boughtAs)) {
       const bought = boughtFor(line, foods)!;
+      used.set(food.id, (used.get(food.id) ?? 0) + line.massG);
       const of = parts.get(bought.food.id) ?? new Map<string, number>();
       of.set(food.id, (of.get(food.id) ?? 0) + bought.massG);
       parts.set(bought.food.id, of);
@@ -158,15 +199,19 @@ function needsOf(
     // counted things are bought as they are opened: whole
     const massG = boughtFor(line, foods)?.massG ?? line.massG;
     if (known) known.massG += massG;
-    else needs.set(key, { key, food, name: food?.name ?? line.name, massG });
+    else needs.set(key, { key, food, name: food?.name ?? line.name, massG, spare: [] });
   }
   for (const [id, of] of parts) {
     const food = byId.get(id)!;
     // the whites come with the yolks: as many eggs as the greater of them takes
     const massG = Math.max(...of.values());
+    const pieces = food.pieceG ? wholePieces(massG, food.pieceG) : 0;
+    const spare = spareOf(food, pieces, used, foods);
     const known = needs.get(id);
-    if (known) known.massG += massG;
-    else needs.set(id, { key: id, food, name: food.name, massG });
+    if (known) {
+      known.massG += massG;
+      known.spare = spare;
+    } else needs.set(id, { key: id, food, name: food.name, massG, spare });
   }
   return [...needs.values()];
 }

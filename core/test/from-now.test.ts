@@ -39,7 +39,7 @@ describe('from now on', () => {
     expect(late.together).toBeNull();
   });
 
-  it('where none is enough alone, names the fewest that are together', () => {
+  it('where none is enough alone, names those that are together, and none too many', () => {
     // the freezer makes it 240 min, and 180 without the drips or without the baking
     const { savers, together } = from(200);
     expect(savers.every(({ isEnough }) => !isEnough)).toBe(true);

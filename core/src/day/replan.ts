@@ -82,7 +82,7 @@ export interface Replan {
   /** Minutes that are missing; 0 where there is time enough. */
   shortMin: number;
   savers: Saver[];
-  /** The fewest of them that do together what none does alone; null where one does, or all do not. */
+  /** Those of them that do together what none does alone; null where one does, or all do not. */
   together: string[] | null;
 }
 
@@ -106,7 +106,7 @@ export function replanFrom(question: DayQuestion, nowMin: number): Replan {
   if (begun.ok && begun.plan.spanMin <= -nowMin + 1e-6)
     return { answer: begun, shortMin: 0, savers: [], together: null };
   const missingOf = (changed: DayQuestion): number => {
-    const answer = scheduleDay(changed);
+    const answer = scheduleDay({ ...changed, rounds: Math.ceil(changed.rounds * triedShare) });
     if (!answer.ok) return Infinity;
     const start = -answer.plan.spanMin;
     return start >= nowMin
@@ -159,28 +159,27 @@ export function replanFrom(question: DayQuestion, nowMin: number): Replan {
   };
 }
 
+/** What would be if is tried in a share of the rounds: every trial alike, so that they can be compared. */
+const triedShare = 1 / 3;
 /** Less is not worth naming, min. */
 const worthMin = 5;
 
 /**
- * The fewest changes that are enough together: the best alone first, one more at a time until it is
- * enough, then without those it can do without. Null where all together are not.
+ * Few changes that are enough together: of all of them, those that gain least are left out where the
+ * rest is still enough. No one of what is left can be done without. Null where all are not enough.
+ *
+ * @param changes the best alone first
  */
-function fewest<C extends { title: string; missing: number }>(
+function fewest<C extends { title: string }>(
   changes: readonly C[],
   missingWith: (some: readonly C[]) => number,
 ): string[] | null {
-  const taken: C[] = [];
-  const isEnough = (some: readonly C[]): boolean => missingWith(some) === 0;
-  for (const change of changes) {
-    taken.push(change);
-    if (taken.length > 1 && isEnough(taken)) break;
-  }
-  if (taken.length < 2 || !isEnough(taken)) return null;
-  let needed = taken;
-  for (const change of taken) {
+  if (changes.length < 2 || missingWith(changes) > 0) return null;
+  let needed = changes;
+  for (const change of [...changes].reverse()) {
     const rest = needed.filter((one) => one !== change);
-    if (rest.length > 1 && isEnough(rest)) needed = rest;
+    // none is enough alone: that has been tried
+    if (rest.length > 1 && missingWith(rest) === 0) needed = rest;
   }
   return needed.map(({ title }) => title);
 }

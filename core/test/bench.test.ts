@@ -180,7 +180,8 @@ describe('the run sheet', () => {
       say(find(steps, `tier-1/other/layer-${i + 1}`).lead!, metric);
     expect(words(0)).toContain('Trace a circle 19.4 cm');
     expect(words(1)).toContain('From outside in');
-    expect(words(2)).toContain('thaw 2 h');
+    expect(words(2)).toContain('1 pack');
+    expect(find(steps, 'tier-1/other-thaw/bought-sponge').timer!.minutes).toBe(120);
     const crepes = find(steps, 'tier-1/other/layer-4');
     expect(crepes.amounts[0]).toMatchObject({ label: 'pieces', value: 7 });
     // it is their recipe's own time, not the cylinder's

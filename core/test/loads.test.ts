@@ -217,9 +217,16 @@ describe('discs on trays', () => {
       tier!.layers[1] = { ...tier!.layers[1]!, otherId: 'biscuit', heightMm: 5 };
     });
     const tasks = tasksOf(build, planBuild(build, pantry));
-    const disc = tasks.findLast(({ line }) => line?.madeFor === 'tier-1' && line.id.includes('biscuit'))!; // prettier-ignore
+    const own = tasks.filter(
+      ({ line }) => line?.madeFor === 'tier-1' && line.id.includes('biscuit'),
+    );
+    const [disc, cooled] = own.slice(-2) as [DayTask, DayTask];
     expect(disc.uses.map(({ resource }) => resource)).toContain('oven');
     const stack = tasks.find(({ line }) => line?.id === 'tier-1')!;
     expect(stack.after.map(({ id }) => id)).toContain(disc.id);
+    // out of the oven it cools before anything is set on it
+    expect(cooled.waitMin).toBeGreaterThan(10);
+    expect(cooled.after.map(({ id }) => id)).toContain(disc.id);
+    expect(stack.after.map(({ id }) => id)).toContain(cooled.id);
   });
 });

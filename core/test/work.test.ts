@@ -117,10 +117,11 @@ describe('at the bench and in the days', () => {
           if (!step.hold) continue;
           expect(step.timer!.minutes).toBeGreaterThan(0);
           expect(Number.isFinite(step.timer!.minutes)).toBe(true);
-          const before = sheet
-            .slice(0, i)
-            .some(({ key }) => step.key.startsWith(key.replace(/\/make$/, '')));
-          expect(before, step.key).toBe(true);
+          // made in the same line of work; only what is bought frozen thaws before it is unwrapped
+          const own = ({ line }: Step): boolean => line.id === step.line.id;
+          const before = sheet.slice(0, i).some(own);
+          expect(before || step.key.includes('/other-thaw/'), step.key).toBe(true);
+          if (!before) expect(sheet.slice(i + 1).some(own), step.key).toBe(true);
         }
       }),
       { numRuns: 40 },
@@ -238,5 +239,53 @@ describe('in an order that fits', () => {
     expect(keysOf({ layers: [tier!.layers[0]!], gaps: [] }).some((key) => key.endsWith('/rims'))).toBe(false); // prettier-ignore
     const crepes = stepsOf(planBuild(demo('comet-crepes'), pantry));
     expect(crepes.some(({ key }) => key.endsWith('/rims'))).toBe(false);
+  });
+});
+
+describe('layers of another kind', () => {
+  const built = (layer: Partial<Build['tiers'][number]['layers'][number]>): Step[] => {
+    const base = newBuild('kinds', 'Kinds', '2027-05-03T09:30:00Z');
+    const tier = base.tiers[0]!;
+    const layers = tier.layers.map((one, i) => (i === 1 ? { ...one, ...layer } : one));
+    return stepsOf(planBuild({ ...base, tiers: [{ ...tier, layers }] }, pantry));
+  };
+  const minutesOf = (sheet: Step[], key: string): number =>
+    sheet.find((one) => one.key === key)!.timer!.minutes;
+
+  it('set before they are turned out and set on: thin ones four hours, thick ones a night', () => {
+    const thin = built({ otherId: 'mousse', heightMm: 25 });
+    expect(minutesOf(thin, 'tier-1/other-set/mousse')).toBe(240);
+    expect(minutesOf(built({ otherId: 'mousse', heightMm: 45 }), 'tier-1/other-set/mousse')).toBe(480); // prettier-ignore
+    const place = (kind: Step['kind']): number => thin.findIndex((one) => one.kind === kind);
+    expect(place('fold in')).toBeLessThan(place('unmould'));
+    expect(place('unmould')).toBeLessThan(place('set layer on'));
+    // the warm base is folded within minutes of being cool: a night at 28 C spoils it
+    const base = thin.find(({ key }) => key.startsWith('tier-1/other-mix/mousse/hold'))!;
+    expect(base.keepsMin).toBe(20);
+  });
+
+  it('cool when they come from the oven, the thicker the longer', () => {
+    const biscuit = minutesOf(built({ otherId: 'biscuit', heightMm: 8 }), 'tier-1/other-cool/biscuit'); // prettier-ignore
+    const row = pantry.others.find(({ id }) => id === 'biscuit')!;
+    // T falls from 170 to 26 C in a room of 21: as one lump with both faces open
+    const tau = (row.thicknessMm * row.densityGPerMl * 2000) / (pantry.kitchen.roomW * 2) / 60;
+    const { roomC } = pantry.kitchen;
+    expect(biscuit).toBeCloseTo(tau * Math.log((row.bake!.ovenC - roomC) / (26 - roomC)), 0);
+  });
+
+  it('as a pile are built up where they stand, so many grams on each and the last bare', () => {
+    const sheet = built({
+      otherId: 'crepe',
+      heightMm: 30,
+      between: { spreadId: 'cream', heightMm: 2 },
+    });
+    const pile = sheet.find(({ key }) => key.startsWith('tier-1/pile/'))!;
+    const [pieces, each, all] = pile.amounts.map(({ value }) => value);
+    expect(each! * (pieces! - 1)).toBeCloseTo(all!, 6);
+    // it stands on the layer below, and nothing warm is spread
+    const at = (key: string): number => sheet.findIndex((one) => one.key.startsWith(key));
+    expect(at('tier-1/other-cool/crepe')).toBeLessThan(sheet.indexOf(pile));
+    expect(at('tier-1/fill/')).toBe(sheet.indexOf(pile) - 1);
+    expect(at('bowl/cream/make')).toBeLessThan(sheet.indexOf(pile));
   });
 });

@@ -9,6 +9,7 @@ import { otherKey } from '../workflow/step-keys.ts';
 import { dangerOf, holdStep, linesOf, takenBy, takenOf } from './recipe-steps.ts';
 import { trayRun } from '../oven/trays.ts';
 import { phrase } from '../units/phrase.ts';
+import { layerWaits, thawSteps } from './layer-waits.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { partSteps } from './part-steps.ts';
 import { perishable } from './perishable.ts';
@@ -27,6 +28,16 @@ const otherKinds: Record<OtherForm, OperationKind> = {
   foam: 'trim',
 };
 
+/** How one sees that a layer is made well. */
+const madeWell: Record<OtherForm, string> = {
+  crepe: 'Thin and even; the first shows whether the pan is right',
+  'crisp disc': 'Dry right through, and cold before it is lifted',
+  biscuit: 'Golden at the edge, dry in the middle',
+  mousse: 'Smooth, no streaks of cream; poured before it begins to set',
+  bought: 'Dry on its face, and cold before it is filled',
+  foam: 'Every face wrapped: no foam touches cake',
+};
+
 const wholeLabels: Partial<Record<OtherForm, string>> = {
   bought: 'in all',
   mousse: 'mousse in all',
@@ -34,15 +45,21 @@ const wholeLabels: Partial<Record<OtherForm, string>> = {
 
 /** What has to be made or bought besides the baked cakes. */
 export function otherSteps(context: StackContext): Step[] {
-  const { tier, others, recipes } = context;
-  return others.flatMap((other, i) =>
-    onLine(otherLine(tier.id, other.row.id), [
-      ...(others.findIndex(({ row }) => row.recipeId === other.row.recipeId) === i
-        ? mixSteps(context, other)
-        : []),
-      otherStep(context, other, recipes.find((one) => one.id === other.row.recipeId) ?? null),
-    ]),
-  );
+  const { tier, others, recipes, kitchen } = context;
+  const recipeOf = ({ row }: OtherPlan): Recipe | null =>
+    recipes.find((one) => one.id === row.recipeId) ?? null;
+  const kinds = [...new Set(others.map(({ row }) => row.id))];
+  return kinds.flatMap((id) => {
+    const some = others.filter(({ row }) => row.id === id);
+    const recipe = recipeOf(some[0]!);
+    const isFirst = others.find(({ row }) => row.recipeId === some[0]!.row.recipeId) === some[0];
+    return onLine(otherLine(tier.id, id), [
+      ...(isFirst ? mixSteps(context, some[0]!) : []),
+      ...thawSteps(tier, some),
+      ...some.map((other) => otherStep(context, other, recipe)),
+      ...layerWaits(tier, some, recipe, kitchen),
+    ]);
+  });
 }
 
 /** How far a recipe is followed before what it makes is shaped: to its first wait, or to the end. */
@@ -81,7 +98,12 @@ function mixSteps(
     }),
     ...planHolds(recipe, scaled.makesG, row.densityGPerMl, { foods, kitchen })
       .filter((hold) => hold.after <= after && after < recipe.steps.length)
-      .flatMap((hold) => holdStep(key, name, hold, recipe, false, 'Bake')),
+      .flatMap((hold) =>
+        holdStep(key, name, hold, recipe, false, 'Bake').map((waits) => ({
+          ...waits,
+          keepsMin: hold.mostMin,
+        })),
+      ),
   ];
 }
 
@@ -116,13 +138,11 @@ function otherStep({ tier, kitchen }: StackContext, other: OtherPlan, recipe: Re
           )
         : inset
           ? phrase(
-              `${rest ? `${rest} ` : ''}From outside in: four tenths of the mousse first, then the sponge disc, {wide} across and {high} high, then the rest to the brim. Set it cold before it is turned out.`,
+              `${rest ? `${rest} ` : ''}From outside in: four tenths of the mousse first, then the sponge disc, {wide} across and {high} high, then the rest to the brim.`,
               { wide: [widthMm(inset.outline), 'span'], high: [inset.heightMm, 'thickness'] },
             )
           : packs !== null
-            ? phrase(`${packs} ${packs === 1 ? 'pack' : 'packs'}; thaw {time} in the wrap.`, {
-                time: [(row.thawH ?? 0) * 60, 'minutes'],
-              })
+            ? phrase(`${packs} ${packs === 1 ? 'pack' : 'packs'}.`)
             : rest
               ? phrase(rest)
               : null,
@@ -148,9 +168,7 @@ function otherStep({ tier, kitchen }: StackContext, other: OtherPlan, recipe: Re
           : []),
       ],
       checks: [
-        row.form === 'crisp disc'
-          ? 'Dry right through, and cold before it is lifted'
-          : 'Cold before it is filled',
+        madeWell[row.form],
         ...(trays && trays.loads > 1
           ? [`${trays.atOnce} at once, in ${trays.loads} loads one after the other`]
           : []),

@@ -3,9 +3,10 @@ import { handsOn, topScale } from '../labour/minutes.ts';
 import { turnsTop } from '../tins/bake.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
-import { fillKey } from '../workflow/step-keys.ts';
+import { fillKey, pileKey } from '../workflow/step-keys.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { centreFillStep, layerSteps, otherSteps } from './layer-steps.ts';
+import { pileSteps } from './pile-steps.ts';
 import { perishable } from './perishable.ts';
 import { takenOf } from './recipe-steps.ts';
 import type { StackContext } from './stack-context.ts';
@@ -72,6 +73,7 @@ export function stackSteps(context: StackContext): Step[] {
       ],
       checks: ['In the middle: the same rim of board all round'],
     }),
+    ...pileSteps(context, 0),
     ...(tier.centre?.toLayer === 0 ? centreFillStep(context) : []),
   ];
   for (const gap of gaps) {
@@ -142,12 +144,15 @@ export function stackSteps(context: StackContext): Step[] {
           },
         },
       ),
+      ...pileSteps(context, gap.index + 1),
       ...(tier.centre?.toLayer === gap.index + 1 ? centreFillStep(context) : []),
       ...(context.decks.get(gap.index) ?? []),
     );
   }
   // one layer has nothing between that could settle
-  if (gaps.length === 0 && tier.restG === 0) return steps;
+  const isPiled = steps.some(({ key }) => key === pileKey(tier, 0));
+  if (gaps.length === 0 && tier.restG === 0 && !(isPiled && context.times.firmMin >= 1))
+    return steps;
   steps.push(
     step(
       `${tier.id}/settle`,

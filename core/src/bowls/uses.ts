@@ -7,7 +7,7 @@ import type { PlannedPiping } from '../finish/piping.ts';
 import { coatKind, type Correction, type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { Kitchen, Spread } from '../pantry/types.ts';
-import { fillKey, otherKey } from '../workflow/step-keys.ts';
+import { fillKey, pileKey } from '../workflow/step-keys.ts';
 
 export type UseKind =
   | 'dab'
@@ -208,7 +208,7 @@ export function gatherUses(
           pile.betweenG,
           `layer/${pile.index}`,
           null,
-          otherKey(own, pile.index),
+          pileKey(own, pile.index),
           false,
         );
     if (tier.centre)

@@ -63,6 +63,26 @@ export function coolingMin(
   return minutesTo(fromC, toC, around, tauMin);
 }
 
+/** Heat capacity of what is baked thin, kJ/kgK (estimate). */
+const thinCapacityKJ = 2;
+
+/**
+ * Minutes until a thin baked layer has cooled on a rack, both faces open, as one lump
+ * (docs/model.md#holds). Null where the room is too warm for it.
+ */
+export function layerCoolMin(
+  thickMm: number,
+  densityGPerMl: number,
+  fromC: number,
+  toC: number,
+  kitchen: Places,
+): number | null {
+  const around = surroundingsOf('tray', kitchen);
+  const to = Math.max(toC, around.tempC + 2);
+  const tauMin = (thickMm * densityGPerMl * thinCapacityKJ * 1000) / (around.surfaceW * 2) / 60;
+  return fromC <= to ? 0 : minutesTo(fromC, to, around, tauMin);
+}
+
 /** Depth that what cools takes on a shelf, mm: a bowl as wide as high, or a tray. */
 export const shelfHighMm = (what: Cooling, place: CoolPlace): number => {
   if (place === 'tray in the fridge' || place === 'tray') return 50;

@@ -13,6 +13,10 @@ export const fillKey = (tier: Tier, gap: number): string =>
 export const otherKey = (tier: Tier, layer: number): string =>
   `${tier.id}/other/${tier.layers[layer]!.id}`;
 
+/** Building up a layer of many thin ones. */
+export const pileKey = (tier: Tier, layer: number): string =>
+  `${tier.id}/pile/${tier.layers[layer]!.id}`;
+
 /** Levelling and splitting a baked cake, by the lowest layer that is cut from it. */
 export const cutKey = (tier: Tier, lowest: number): string =>
   `${tier.id}/cut/${tier.layers[lowest]!.id}`;

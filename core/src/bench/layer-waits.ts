@@ -1,0 +1,143 @@
+import { layerCoolMin } from '../heat/cool-places.ts';
+import type { OtherPlan } from '../others/other-layers.ts';
+import type { Kitchen, Recipe } from '../pantry/types.ts';
+import { phrase } from '../units/phrase.ts';
+import { otherKey } from '../workflow/step-keys.ts';
+import type { Tier } from '../document/types.ts';
+import { step, type Step } from './steps.ts';
+
+/** A cream with gelatine sets so long, min: up to a finger thick, and thicker (trade custom: 4 h, overnight). */
+const setMin = { thin: 240, thick: 480, thickMm: 30 };
+/** And keeps so long in the cold, min (usual guidance). */
+const setKeepsMin = 3 * 24 * 60;
+/** Crepes in a heap give their warmth off so slowly, min (estimate). */
+const heapMin = 25;
+/** As warm as it may be when it is filled, C. */
+const coldC = 26;
+/** Room over a layer on its shelf, mm. */
+const overMm = 40;
+
+/** What sets by its recipe, or by how thick it is. Min. */
+const setsIn = (recipe: Recipe | null, thickMm: number): number => {
+  const own = recipe?.holds?.find(({ after, toC }) => after >= recipe.steps.length && toC === null);
+  return own ? own.leastMin : thickMm > setMin.thickMm ? setMin.thick : setMin.thin;
+};
+
+const wait = (
+  key: string,
+  title: string,
+  minutes: number,
+  of: OtherPlan,
+  more: Partial<Step>,
+): Step =>
+  step(key, 'put in', 'Bake', title, 1, {
+    beside: true,
+    timer: { label: of.row.name, minutes: Math.round(minutes), lookMin: null },
+    ...more,
+  });
+
+/** "layer 2", "layers 1, 3 and 4" */
+const layersText = (some: readonly OtherPlan[]): string => {
+  const numbers = some.map(({ index }) => index + 1);
+  return numbers.length === 1
+    ? `layer ${numbers[0]}`
+    : `layers ${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}`;
+};
+/** They wait together, by what they are made of. */
+const waitKey = (tier: Tier, { row }: OtherPlan, what: string): string =>
+  `${tier.id}/other-${what}/${row.id}`;
+
+/** Bought layers thaw in their wrap before they are unwrapped. */
+export function thawSteps(tier: Tier, some: readonly OtherPlan[]): Step[] {
+  const [first] = some;
+  if (!first || first.packs === null || !first.row.thawH) return [];
+  const minutes = first.row.thawH * 60;
+  return [
+    wait(
+      waitKey(tier, first, 'thaw'),
+      `Thaw ${first.row.name.toLowerCase()} for ${layersText(some)}`,
+      minutes,
+      first,
+      {
+        lead: phrase('In its wrap, so that what condenses stays outside: {time}.', {
+          time: [minutes, 'minutes'],
+        }),
+        checks: ['No ice left in the middle: it bends, or a skewer goes through'],
+        hold: { place: 'tray', highMm: first.row.thicknessMm + overMm, spoils: false },
+      },
+    ),
+  ];
+}
+
+/**
+ * What layers of one kind that were just made wait for before they are filled: they set and are turned
+ * out, or they cool, all at once.
+ */
+export function layerWaits(
+  tier: Tier,
+  some: readonly OtherPlan[],
+  recipe: Recipe | null,
+  kitchen: Kitchen,
+): Step[] {
+  const [first] = some;
+  if (!first) return [];
+  const { row } = first;
+  const name = row.name.toLowerCase();
+  const highest = Math.max(...some.map(({ index }) => tier.layers[index]!.heightMm));
+  if (row.form === 'mousse') {
+    const minutes = setsIn(recipe, highest);
+    return [
+      wait(waitKey(tier, first, 'set'), `Let ${layersText(some)} set: ${name}`, minutes, first, {
+        lead: phrase(
+          'In ring or mould on a flat shelf of the fridge, covered: {time}, or overnight.',
+          { time: [minutes, 'minutes'] },
+        ),
+        checks: ['Firm in the middle: it does not tremble when the shelf is tapped'],
+        cautions: [
+          phrase(
+            'Raw pineapple, kiwi, papaya, fig or ginger in it keep gelatine from setting: they are heated first.',
+          ),
+        ],
+        hold: { place: 'fridge', highMm: highest + overMm, spoils: true },
+        keepsMin: setKeepsMin,
+      }),
+      ...some.map(({ index }) =>
+        step(
+          `${otherKey(tier, index)}/unmould`,
+          'unmould',
+          'Bake',
+          `Turn out layer ${index + 1}: ${name}`,
+          5,
+          {
+            part: `${tier.id}/layer/${index}`,
+            lead: phrase(
+              'A warm cloth round ring or mould for half a minute, then straight off, onto film on a flat board. Back into the cold until it is set on.',
+            ),
+            checks: ['The side is smooth and whole'],
+          },
+        ),
+      ),
+    ];
+  }
+  const minutes =
+    row.form === 'crepe'
+      ? heapMin
+      : row.bake
+        ? (layerCoolMin(row.thicknessMm, row.densityGPerMl, row.bake.ovenC, coldC, kitchen) ??
+          heapMin)
+        : 0;
+  if (minutes < 1) return [];
+  return [
+    wait(waitKey(tier, first, 'cool'), `Let ${layersText(some)} cool: ${name}`, minutes, first, {
+      lead: phrase(
+        row.form === 'crepe'
+          ? 'In a heap under a cloth, so that they stay soft: {time}. What is warm melts what is spread on it.'
+          : 'On the paper on a rack, not moved while warm: {time}. It gets crisp as it cools.',
+        { time: [minutes, 'minutes'] },
+      ),
+      checks: ['Cold: no warmth in the middle of the underside'],
+      hold: { place: 'tray', highMm: highest + overMm, spoils: false },
+      hotC: row.bake ? row.bake.ovenC : (recipe?.hottestC ?? null),
+    }),
+  ];
+}

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   bakedDepthMm,
@@ -173,6 +174,68 @@ describe('a pasted batter', () => {
     expect(recipe.holds).toMatchObject([{ after: 2, leastMin: 10 }]);
     expect(rowSchemas.recipes.isValidSync(recipe, { strict: true })).toBe(true);
     expect(rowSchemas.sponges.isValidSync(sponge, { strict: true })).toBe(true);
+  });
+
+  it('gives rows that the pantry takes, whatever is pasted', () => {
+    const words = fc.constantFrom(
+      ...[
+        'Boil',
+        'cool',
+        'to',
+        'chill',
+        'for',
+        'bake',
+        'oven',
+        'at',
+        '999',
+        '350°',
+        '118 C',
+        '-5 C',
+      ],
+      ...[
+        'up to',
+        '3 days',
+        '90 hours',
+        'half an hour',
+        'overnight',
+        'or',
+        'caramel',
+        'fan',
+        '1/0',
+      ],
+      ...[
+        'two 20 cm tins',
+        'a 99-inch pan',
+        'gas mark 9',
+        '20 to 10 minutes',
+        '…',
+        '2.',
+        '½',
+        'tray',
+      ],
+    );
+    const sentence = fc.array(words, { minLength: 1, maxLength: 8 }).map((all) => all.join(' '));
+    const text = fc.array(fc.oneof(sentence, fc.string({ maxLength: 40 })), { maxLength: 6 });
+    fc.assert(
+      fc.property(text, (lines) => {
+        const method = readMethod(lines, [{ foodId: 'eggs' }], pantry.foods, metric);
+        expect(method.said).toHaveLength(method.steps.length);
+        const { recipe } = rowsOfPasted(
+          {
+            name: 'Any',
+            yieldG: 500,
+            ingredients: [{ name: 'all', massG: 600, foodId: null, recipeId: null, allergens: [] }],
+            method: { ...method, steps: method.steps.filter((step) => /^[ -~…½°]+$/.test(step)) },
+            bake: null,
+            becomes: { kind: 'recipe' },
+          },
+          pantry,
+          () => 'own-any',
+        );
+        rowSchemas.recipes.validateSync(recipe, { strict: true });
+      }),
+      { numRuns: 300 },
+    );
   });
 
   it('that is only a recipe makes no other row, and one like no row that is there none either', () => {

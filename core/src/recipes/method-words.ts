@@ -45,6 +45,8 @@ export interface ReadTemperature {
 const gasMarks = [0, 140, 150, 165, 180, 190, 200, 220, 230, 240];
 /** An oven with a fan is set so much lower, C (trade custom). */
 export const fanK = 20;
+/** Nothing in a kitchen is hotter: a slip of the pen, C. */
+const mostReadC = 300;
 /** No oven is marked hotter than this in C: a bare figure above it is in F. */
 const mostC = 260;
 
@@ -72,7 +74,7 @@ export function temperaturesIn(sentence: string, system: UnitSystem): ReadTemper
     const c = gasMarks[Number(match[1])];
     if (c) found.push({ at: match.index, c, isFan: false, isPutInto: true });
   }
-  return found;
+  return found.filter(({ c }) => c <= mostReadC);
 }
 
 /** A length of time in a sentence, min: from and to. */

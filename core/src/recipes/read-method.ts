@@ -1,6 +1,6 @@
 import type { Hazard } from '../pantry/hazards.ts';
 import { pantryLimits } from '../pantry/limits.ts';
-import type { CoolPlace, Food, RecipeHold } from '../pantry/types.ts';
+import type { Food, RecipeHold } from '../pantry/types.ts';
 import { foodOf } from '../pantry/find.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { UnitSystem } from '../units/kinds.ts';
@@ -15,6 +15,7 @@ import {
   type ReadTime,
 } from './method-words.ts';
 import { readTins, type ReadTins } from './read-tins.ts';
+import { cooledC, holdOf, sayHold, within } from './read-wait.ts';
 
 /** What the sentences of a pasted method say, as the fields of a recipe; the sentences stay as written. */
 export interface ReadMethod {
@@ -38,8 +39,6 @@ const meltsC = 55;
 const roomC = 21;
 /** Sugar above this sticks and burns deep. */
 const hotSugarC = 105;
-/** Cool enough to be used: the room and a little, and out of the fridge. */
-const cooledC = { room: 24, fridge: 8 };
 /** Egg below this is raw, and below the other lightly cooked, C (food code). */
 const egg = { rawC: 60, cookedC: 71 };
 
@@ -59,14 +58,6 @@ export function sentencesOf(paragraph: string): string[] {
   }, []);
 }
 
-const placeOf = (text: string): CoolPlace => {
-  const thin = /\b(?:tray|shallow|sheet|plate)\b/i.test(text);
-  if (/\b(?:fridge|refrigerat\w+|chill\w*)\b/i.test(text))
-    return thin ? 'tray in the fridge' : 'fridge';
-  if (/\b(?:ice bath|iced? water|cold water|bowl of ice)\b/i.test(text)) return 'cold water';
-  return thin ? 'tray' : 'bowl';
-};
-
 const heats = /\b(?:heat\w*|boil\w*|simmer\w*|melt\w*|cook\w*|warm|scald\w*|toast\w*|fry)\b/i;
 const boils = /\b(?:boil\w*|simmer\w*)\b/i;
 const caramel = /\bcaramel(?:i[sz]e\w*)?\b|\bhard[- ]crack\b/i;
@@ -78,43 +69,6 @@ function heatedTo(text: string, ownC: readonly number[]): number | null {
   if (caramel.test(text)) return caramelC;
   if (boils.test(text)) return boilsC;
   return melts.test(text) ? meltsC : null;
-}
-
-const within = (n: number, { min, max }: { min: number; max: number }): number =>
-  Math.min(max, Math.max(min, n));
-
-/** The wait that a sentence asks for; null for none. */
-function holdOf(
-  text: string,
-  after: number,
-  hotC: number | null,
-  waits: readonly ReadTime[],
-  toC: number | null,
-): RecipeHold | null {
-  const where = placeOf(text);
-  const cools = /\bcool\w*\b|\bcold\b|\bchill\w*\b|\brefrigerat\w+|\broom temperature\b/i.test(
-    text,
-  );
-  const isHot = hotC !== null && hotC > cooledC.room + 6;
-  const inCold = where === 'fridge' || where === 'tray in the fridge';
-  const to = toC ?? (cools && isHot ? (inCold ? cooledC.fridge : cooledC.room) : null);
-  const least = waits.filter(({ isMost }) => !isMost).map(({ fromMin }) => fromMin);
-  const most = waits.filter(({ isMost }) => isMost).map(({ toMin }) => toMin);
-  if (to === null && least.length + most.length === 0) return null;
-  const limit = pantryLimits.holdMin;
-  // "4 hours, or overnight": the shorter is enough
-  const isEither = /\bor\s+(?:over\s?night|for\s+\d|up\s+to)/i.test(text);
-  const enough = isEither ? Math.min(...least) : Math.max(...least);
-  const leastMin = within(least.length > 0 ? enough : 0, limit);
-  const mostMin = most.length > 0 ? within(Math.max(...most), limit) : null;
-  return {
-    after,
-    fromC: to === null ? null : Math.max(hotC ?? to, to),
-    toC: to === null ? null : within(to, pantryLimits.holdToC),
-    where,
-    leastMin,
-    mostMin: mostMin === null ? null : Math.max(leastMin, mostMin),
-  };
 }
 
 const machine =
@@ -294,18 +248,3 @@ export function readMethod(
     hottestC: steps.length === 0 ? null : hottestC,
   };
 }
-
-/** "cools to 30 C in the fridge, 4 h at least" */
-const sayHold = ({ toC, leastMin, mostMin, where }: RecipeHold): Phrase =>
-  phrase(
-    [
-      toC === null ? `waits (${where})` : `cools to {to} (${where})`,
-      ...(leastMin > 0 ? ['{least} at least'] : []),
-      ...(mostMin === null ? [] : ['{most} at most']),
-    ].join(', '),
-    {
-      to: [toC ?? 0, 'temperature'],
-      least: [leastMin, 'minutes'],
-      most: [mostMin ?? 0, 'minutes'],
-    },
-  );

@@ -9,7 +9,6 @@ import type { CarveAnswers } from '../carve/apply.ts';
 import { carveNeeds } from '../carve/needs.ts';
 import { warnOfWarmth } from '../coat/warm.ts';
 import { paperStrips, planBoardCover } from '../covers/fondant.ts';
-import { gapMassG } from '../fill/gaps.ts';
 import { planFinish } from '../finish/finish.ts';
 import { withGanaches } from '../finish/ganache-recipe.ts';
 import { type Corrections, noCorrections } from '../hand/corrections.ts';

@@ -32,7 +32,9 @@ test('colours by height become bowls of one batch, on the bench as well', async 
   await saved(page);
   await page.goto('/build/fig-and-walnut/bench');
   await page.getByTestId('all-steps').click();
-  await expect(page.getByText('Make the cream-cheese frosting, midnight')).toBeVisible();
+  await expect(
+    page.getByRole('dialog').getByText('Make the cream-cheese frosting, midnight'),
+  ).toBeVisible();
 });
 
 test('how often it may run short decides how much is made, and the picture says so', async ({
@@ -228,8 +230,8 @@ test('fondant, pressed nuts and piping weigh in, raise the cake and reach the be
   await saved(page);
   await page.goto('/build/harbour-light/bench');
   await page.getByTestId('all-steps').click();
-  await expect(page.getByText('Cover it with fondant')).toBeVisible();
-  await expect(page.getByText('Pipe: shells')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('Cover it with fondant')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('Pipe: shells')).toBeVisible();
 });
 
 test('a warm venue warns of a coat that slides, and a diet of what breaks it', async ({ page }) => {

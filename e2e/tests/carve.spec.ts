@@ -39,7 +39,7 @@ test('a slope is cut: weight, coat, words and bench follow, and one key takes it
   await saved(page);
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByTestId('all-steps').click();
-  await expect(page.getByText('Chill it firm for carving')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('Chill it firm for carving')).toBeVisible();
   await page.goto('/build/meridian/carve');
   await expect(title(page)).toBeVisible();
   // what the solids said is kept: no second wait

@@ -76,7 +76,7 @@ test('what was weighed at the bench stands in the log beside what was planned', 
   await expect(page.getByTestId('log')).toContainText('Nothing has been noted yet');
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByTestId('all-steps').click();
-  await page.getByText('Fill layer 1 and set layer 2 on it').click();
+  await page.getByRole('dialog').getByText('Fill layer 1 and set layer 2 on it').click();
   await page.getByTestId('note').click();
   const field = page.getByTestId('notes').getByRole('textbox').first();
   await field.fill('400 g');

@@ -204,8 +204,8 @@ test('a pour says what stays and what comes back, and its chocolate is bought', 
   await saved(page);
   await page.goto('/build/comet-crepes/bench');
   await page.getByTestId('all-steps').click();
-  await expect(page.getByText('Pour it over')).toBeVisible();
-  await expect(page.getByText('Back onto its board')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('Pour it over')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('Back onto its board')).toBeVisible();
 });
 
 test('ganache that does not run is put right by degrees or by grams', async ({ page }) => {

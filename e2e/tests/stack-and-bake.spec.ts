@@ -53,7 +53,7 @@ test('uneven layers stand level: measured at the bench, turned, what is left is 
   await openDemo(page, 'Harbour light');
   await page.goto(page.url().replace(/stack$/, 'bench'));
   await page.getByTestId('all-steps').click();
-  await page.getByText('Measure the layers, if they are not even').click();
+  await page.getByRole('dialog').getByText('Measure the layers, if they are not even').click();
   const rims = [
     ['22', '24', '26', '24'],
     ['25', '23', '22', '24'],
@@ -157,8 +157,8 @@ test('soak and a hidden centre are drawn, weighed and on the bench', async ({ pa
   await expect(page.getByTestId('centre')).toContainText('of sponge come out');
   await page.keyboard.press('b');
   await page.getByTestId('all-steps').click();
-  await expect(page.getByText('Cut the hidden centre')).toBeVisible();
-  await expect(page.getByText('Soak the cut faces')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('Cut the hidden centre')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('Soak the cut faces')).toBeVisible();
 });
 
 test('layers of other kinds: crepes by count, a crisp disc with its caution', async ({ page }) => {

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   coolingMin,
   forecastOf,
+  handsLeft,
   minutesLeft,
   newBench,
   startingPantry,
@@ -123,6 +124,15 @@ describe('what a thermometer reads in what cools', () => {
     const bench = read([30, 50]);
     const left = forecastOf(step, bench, kitchen)!.leftMin!;
     expect(minutesLeft(step, bench, kitchen, at(40))).toBeCloseTo(left - 10, 6);
+  });
+
+  it('leaves the hands of what is not ticked off', () => {
+    const steps = [
+      { key: 'a', handsOnMin: 5 },
+      { key: 'b', handsOnMin: 7 },
+    ];
+    expect(handsLeft(steps, new Set(['a']))).toBe(7);
+    expect(handsLeft(steps, new Set(['a', 'b']))).toBe(0);
   });
 
   it('shortens what is left of the day', () => {

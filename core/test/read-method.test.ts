@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  bakeAsWritten,
   bakedDepthMm,
   inchesAndOunces,
   metric,
@@ -11,6 +12,7 @@ import {
   sentencesOf,
   spongesLike,
   startingPantry,
+  writtenFor,
   type Becomes,
   type ReadMethod,
 } from '../src/index.ts';
@@ -131,6 +133,23 @@ describe('a pasted batter', () => {
       2e6 / (2 * Math.PI * 100 ** 2),
       9,
     );
+  });
+
+  it('keeps the rule it was written for, by the middle of its minutes; none until they are known', () => {
+    const like = pantry.sponges.find(({ id }) => id === 'butter')!;
+    const written = writtenFor(of('Oven at 180 C. Bake two 20 cm tins for 25 to 30 minutes.'));
+    expect(written).toEqual({ ovenC: 180, minutes: 28, tinMm: 200, tins: 2 });
+    const { depthMm, isDeep, bake } = bakeAsWritten(written, 880, like);
+    expect(depthMm).toBeCloseTo(bakedDepthMm(880, like, 200, 2), 9);
+    expect(isDeep).toBe(false);
+    expect(bake).toEqual({ ovenC: 180, minutes: 28, tinMm: 200, depthMm: Math.round(depthMm) });
+    expect(bakeAsWritten({ ...written, minutes: null }, 880, like).bake).toBeNull();
+    expect(bakeAsWritten({ ...written, tins: 1 }, 2000, like).isDeep).toBe(true);
+    expect(writtenFor(of('Bake until done.'))).toMatchObject({
+      ovenC: null,
+      minutes: null,
+      tins: 1,
+    });
   });
 
   const pasted = (becomes: Becomes) => {

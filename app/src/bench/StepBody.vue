@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  handsLeft,
   isForGrownUps,
   isForHelper,
   leftLabel,
@@ -57,12 +58,7 @@ const leftG = computed(
         (note.planned === null || note.planned.label === leftLabel),
     )?.value ?? null,
 );
-/** Hands-on minutes of all that is not ticked off. */
-const handsLeft = computed(() =>
-  props.steps
-    .filter(({ key }) => !props.bench.done.value.has(key))
-    .reduce((sum, { handsOnMin }) => sum + handsOnMin, 0),
-);
+const left = computed(() => handsLeft(props.steps, props.bench.done.value));
 const listText = useListText();
 const running = computed(() => props.bench.timers.value.some((t) => t.stepKey === props.step.key));
 </script>
@@ -72,8 +68,8 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     <button type="button" data-test="all-steps" @click="emit('steps')">
       Step {{ bench.index.value + 1 }} of {{ steps.length }} · {{ step.chapter }}
     </button>
-    <span v-if="handsLeft > 0" class="left" data-test="hands-left"
-      >{{ units.text(handsLeft, 'minutes') }} of hands left</span
+    <span v-if="left > 0" class="left" data-test="hands-left"
+      >{{ units.text(left, 'minutes') }} of hands left</span
     >
     <span v-if="bench.done.value.has(step.key)" class="ticked">done</span>
     <span class="grow" />

@@ -1,5 +1,6 @@
 import {
   breaksAt,
+  dayCapacity,
   dayTasks,
   doneOf,
   findRow,
@@ -102,13 +103,7 @@ export const useDay = defineStore('day', () => {
               ...others,
             ]),
       windows: windows.value,
-      capacity: {
-        hands: day.people,
-        oven: 1,
-        mixer: 1,
-        fridge: day.fridgeMm,
-        freezer: day.freezerMm,
-      },
+      capacity: dayCapacity(day),
       seed: 1,
       rounds,
     };

@@ -61,6 +61,13 @@ export function doneOf(
   return done;
 }
 
+/** Hands-on minutes of all that is not ticked off. */
+export const handsLeft = (
+  steps: readonly Pick<Step, 'key' | 'handsOnMin'>[],
+  done: ReadonlySet<string>,
+): number =>
+  steps.reduce((sum, { key, handsOnMin }) => (done.has(key) ? sum : sum + handsOnMin), 0);
+
 /** The spans of work from now on. */
 export const windowsFrom = (windows: readonly Window[], nowMin: number): Window[] =>
   windows.flatMap((one) => {

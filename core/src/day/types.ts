@@ -83,6 +83,15 @@ export interface DayTask {
 /** How much of each there is. Fridge and freezer in mm of shelf height. */
 export type Capacity = Record<Resource, number>;
 
+/** What there is of each on the days of a build; a kitchen has one oven and one mixer. */
+export const dayCapacity = ({ people, fridgeMm, freezerMm }: DaySettings): Capacity => ({
+  hands: people,
+  oven: 1,
+  mixer: 1,
+  fridge: fridgeMm,
+  freezer: freezerMm,
+});
+
 /** One task in its place: minutes before the time the cake must be ready, as negative numbers. */
 export interface Placed {
   id: string;

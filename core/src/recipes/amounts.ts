@@ -20,7 +20,8 @@ interface Container {
   g: number | null;
 }
 
-const numberWords: Record<string, number> = {
+/** Numbers that are written out. */
+export const numberWords: Readonly<Record<string, number>> = {
   a: 1,
   an: 1,
   one: 1,

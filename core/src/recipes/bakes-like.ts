@@ -1,5 +1,7 @@
 import { foodOf } from '../pantry/find.ts';
-import type { Food, Ingredient, Pantry, Sponge } from '../pantry/types.ts';
+import { pantryLimits } from '../pantry/limits.ts';
+import type { ReadMethod } from './read-method.ts';
+import type { Food, Ingredient, Pantry, Recipe, Sponge } from '../pantry/types.ts';
 
 /** What a batter is made of, as shares of its mass. */
 interface Makeup {
@@ -71,4 +73,46 @@ export function bakedDepthMm(
 ): number {
   const areaMm2 = (Math.PI / 4) * acrossMm ** 2 * tins;
   return ((batterG / batterDensityGPerMl) * rise * 1000) / areaMm2;
+}
+
+/** A tin that home recipes are written for where they name none, mm. */
+const usualTinMm = 200;
+/** No home recipe bakes deeper than this: a tin more, or a larger one, mm. */
+const deepMm = 90;
+
+/** Oven, minutes and tins that a recipe was written for; null where nobody has said. */
+export interface WrittenFor {
+  ovenC: number | null;
+  minutes: number | null;
+  tinMm: number;
+  tins: number;
+}
+
+/** As a method says it, minutes by the middle of what it gives. */
+export const writtenFor = ({ bake, tins }: ReadMethod): WrittenFor => ({
+  ovenC: bake?.ovenC ?? null,
+  minutes: bake && Math.round((bake.fromMin + bake.toMin) / 2),
+  tinMm: tins?.acrossMm ?? usualTinMm,
+  tins: tins?.count ?? 1,
+});
+
+/**
+ * How a pasted batter bakes as it was written: how deep, whether that is too deep for one tin, and the
+ * rule its recipe keeps; null until oven and minutes are known.
+ */
+export function bakeAsWritten(
+  { ovenC, minutes, tinMm, tins }: WrittenFor,
+  batterG: number,
+  like: Sponge,
+): { depthMm: number; isDeep: boolean; bake: Recipe['bake'] } {
+  const depthMm = bakedDepthMm(batterG, like, tinMm, tins);
+  const { min, max } = pantryLimits.bakeDepthMm;
+  return {
+    depthMm,
+    isDeep: depthMm > deepMm,
+    bake:
+      ovenC === null || minutes === null
+        ? null
+        : { ovenC, minutes, tinMm, depthMm: Math.round(Math.min(max, Math.max(min, depthMm))) },
+  };
 }

@@ -1,5 +1,5 @@
 import type { UnitSystem } from '../units/kinds.ts';
-import { plainSigns } from './amounts.ts';
+import { numberWords, plainSigns } from './amounts.ts';
 
 /* Figures in a sentence of method: how hot, how long, and what the work was that they belong to. */
 
@@ -92,18 +92,9 @@ const minutesIn: [RegExp, number][] = [
   [/^h/i, 60],
   [/^d/i, 24 * 60],
 ];
-const numberWords: Record<string, number> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  eight: 8,
-  ten: 10,
-  twelve: 12,
+/** Numbers that times are told in, beside those of amounts. */
+const timeWords: Readonly<Record<string, number>> = {
+  ...numberWords,
   fifteen: 15,
   twenty: 20,
   thirty: 30,
@@ -115,7 +106,7 @@ const nightMin = 8 * 60;
 
 function numberOf(words: string): number {
   const text = words.trim().toLowerCase();
-  const named = numberWords[text];
+  const named = timeWords[text];
   if (named !== undefined) return named;
   return text
     .split(/\s+/)

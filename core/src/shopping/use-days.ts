@@ -1,5 +1,6 @@
 import type { Build } from '../document/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
+import { dayCapacity } from '../day/types.ts';
 import { windowsBefore } from '../day/hours.ts';
 import { scheduleDay } from '../day/schedule.ts';
 import { dayTasks } from '../day/tasks.ts';
@@ -46,13 +47,7 @@ export function useDays(
   const answer = scheduleDay({
     tasks,
     windows: windowsBefore(deadline, day.hours),
-    capacity: {
-      hands: day.people,
-      oven: 1,
-      mixer: 1,
-      fridge: day.fridgeMm,
-      freezer: day.freezerMm,
-    },
+    capacity: dayCapacity(day),
     seed: 1,
     rounds,
   });

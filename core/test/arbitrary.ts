@@ -11,6 +11,7 @@ import {
   limits,
   portions,
   soakStyles,
+  surfaceWays,
   type Build,
   type Outline,
   type PartTemp,
@@ -129,6 +130,22 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
           waterShare: between(limits.waterShare),
           tempC: between(limits.partC),
         }),
+      ),
+      stockId: fc.constant(null),
+      surfaces: fc.array(
+        fc.record({
+          id: fc.uuid(),
+          way: fc.constantFrom(...surfaceWays),
+          name: fc.constantFrom('cocoa', 'jam'),
+          foodId: orNull(idOf(pantry.foods)),
+          tint: fc.constantFrom('', 'gold'),
+          gPerCm2: between(limits.surfaceGPerCm2),
+          coats: fc.integer(limits.surfaceCoats),
+          dryMin: between(limits.surfaceDryMin),
+          where: fc.constantFrom('all over' as const, 'side' as const, 'top' as const),
+          allergens: fc.subarray([...allergens]),
+        }),
+        { maxLength: 2 },
       ),
       coat: fc.record({
         style: fc.constantFrom(...coatStyles),
@@ -262,6 +279,7 @@ export const anyBuild: fc.Arbitrary<Build> = fc.record({
   boardId: idOf(pantry.boards),
   boardCoverMm: between(limits.boardCoverMm),
   rod: orNull(fc.record({ dowelId: idOf(pantry.dowels), at: orNull(spot) })),
+  fromStock: fc.constant([]),
   day: fc.record({
     people: fc.integer(limits.people),
     hours: fc.array(

@@ -93,6 +93,7 @@ describe('a plan of any build', () => {
           parts += sum(tier.gaps.value.map((g) => g.fillingG + g.damG + g.piecesG + g.drizzleG));
           parts += tier.coat.value.crumbG + tier.coat.value.coatG;
           parts += (tier.fondant?.onCakeG ?? 0) + (tier.pressed?.massG ?? 0);
+          parts += sum(tier.surfaces.map((one) => one.massG));
           const { drip, pour, toppings } = tier.finish;
           parts += sum(toppings.map((one) => one.massG));
           if (drip.ok && drip.value) parts += drip.value.onCakeG;

@@ -158,7 +158,6 @@ const others: string[] = [
   '100 g hazelnut spread',
   '100 g chocolate spread',
   '100 g almond butter',
-  '100 g cocoa butter',
   '100 g apple butter',
   '100 g lemon curd',
   '100 g raspberry jam',

@@ -9,6 +9,7 @@ import {
   type Build,
   type Section,
   type SectionPart,
+  deckKey,
 } from '../src/index.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
 
@@ -67,7 +68,7 @@ describe('the section', () => {
             z = gap.y1;
             const deck = tier.stand.decks.findIndex(({ afterLayer }) => afterLayer === i);
             if (deck < 0) return;
-            const board = of(section, `${tier.id}/deck/${deck}`);
+            const board = of(section, deckKey(tier, deck));
             expect(board.y0).toBeCloseTo(z, 6);
             z = board.y1;
           });

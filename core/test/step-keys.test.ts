@@ -11,6 +11,7 @@ import {
   setLayerCount,
   spongeLayers,
   type Build,
+  withRows,
 } from '../src/index.ts';
 import { pantry } from './arbitrary.ts';
 import { demo, stepsOf } from './work-kit.ts';
@@ -98,6 +99,30 @@ describe('kept from before', () => {
     expect(bench.checks).toEqual([`${tier!.id}/fill/layer-1+layer-2|weighed|cream`]);
     expect(day.minutes[0]!.taskId).toBe(`${tier!.id}/fill/layer-1+layer-2~2`);
     expect(read.rows.foods.every((row) => row.prep !== undefined)).toBe(true);
+  });
+  it('what was done at a board half-way up goes by its layer, and is still counted', () => {
+    const old = readFileSync(new URL('fixtures/version-11.json', import.meta.url), 'utf8');
+    const read = readBuildFile(old);
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    const { bench, day, tiers } = read.build;
+    // the board lies over the fourth layer
+    expect(tiers[0]!.stand.decks[0]!.afterLayer).toBe(3);
+    const done = bench.done.map(({ stepKey }) => stepKey).filter((key) => key.includes('deck'));
+    const at = 'tier-1/deck/layer-4';
+    expect(done).toEqual([`in/${at}/dowels`, `in/${at}`, `out/${at}`, `out/${at}/dowels`]);
+    expect(bench.checks).toContain(`in/${at}/dowels|Counted in, aloud, and noted here`);
+    expect(day.minutes).toContainEqual({ taskId: `in/${at}`, handsMin: 7 });
+    const plan = planBuild(read.build, withRows(pantry, read.rows));
+    const keys = stepsOf(plan).map(({ key }) => key);
+    for (const key of done) expect(keys).toContain(key);
+    expect(tiers.every(({ surfaces, stockId }) => surfaces.length === 0 && stockId === null)).toBe(
+      true,
+    );
+    // another board under it leaves its ticks where they are
+    const more = structuredClone(read.build);
+    more.tiers[0]!.stand.decks.unshift({ ...more.tiers[0]!.stand.decks[0]!, afterLayer: 1 });
+    const after = stepsOf(planBuild(more, withRows(pantry, read.rows))).map(({ key }) => key);
+    for (const key of done) expect(after).toContain(key);
   });
   it('every step that was ticked off in a demo cake of version 10 is a step of it now', () => {
     const build = fresh();

@@ -357,10 +357,10 @@ describe('tall tiers', () => {
     expect(held.support!.lifts[0]).toMatchObject({ deck: 0, tierId: 'tier-1' });
     const steps = held.steps.ok ? held.steps.value.map((step) => step.key) : [];
     // dowels and board come while it is stacked, between the layers they lie between
-    const at = steps.indexOf('in/tier-1/deck/0');
+    const at = steps.indexOf('in/tier-1/deck/layer-4');
     expect(at).toBeGreaterThan(steps.indexOf('tier-1/fill/layer-4+layer-5'));
     expect(at).toBeLessThan(steps.indexOf('tier-1/fill/layer-5+layer-6'));
-    expect(steps.indexOf('in/tier-1/deck/0/dowels')).toBe(at - 1);
+    expect(steps.indexOf('in/tier-1/deck/layer-4/dowels')).toBe(at - 1);
   });
   it('crumb is firmer cold and softer warm', () => {
     expect([warmthShare(4), warmthShare(21)]).toEqual([1.3, 1]);

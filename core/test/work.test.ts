@@ -8,6 +8,7 @@ import {
   type Build,
   type CoolPlace,
   type Step,
+  spansOf,
 } from '../src/index.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
 import { demo, placeOf, stepsOf, tasksOf, placedOf } from './work-kit.ts';
@@ -271,6 +272,35 @@ describe('layers of another kind', () => {
     const tau = (row.thicknessMm * row.densityGPerMl * 2000) / (pantry.kitchen.roomW * 2) / 60;
     const { roomC } = pantry.kitchen;
     expect(biscuit).toBeCloseTo(tau * Math.log((row.bake!.ovenC - roomC) / (26 - roomC)), 0);
+  });
+
+  it('dry in the oven, switched off, where their row says so: nothing else bakes meanwhile', () => {
+    const base = newBuild('dry', 'Dry', '2027-05-03T09:30:00Z');
+    const tier = base.tiers[0]!;
+    const layers = tier.layers.map((one, i) =>
+      i === 1 ? { ...one, otherId: 'meringue-disc', heightMm: 12 } : one,
+    );
+    const build = { ...base, tiers: [{ ...tier, layers }] };
+    const plan = planBuild(build, pantry);
+    const sheet = stepsOf(plan);
+    const dry = sheet.find(({ kind }) => kind === 'dry')!;
+    expect(sheet.some(({ key }) => key === 'tier-1/other-cool/meringue-disc')).toBe(false);
+    // from 110 C to 26 in a room of 21, an hour for all but a third of what is left
+    expect(dry.timer!.minutes).toBe(Math.ceil((60 * Math.log((110 - 21) / (26 - 21))) / 5) * 5);
+    const tasks = tasksOf(build, plan);
+    const task = (key: string) => tasks.find(({ stepKeys }) => stepKeys.includes(key))!;
+    const dried = task(dry.key);
+    expect(dried.uses).toEqual([{ resource: 'oven', amount: 1, when: 'wait' }]);
+    const baked = task('tier-1/other/layer-2');
+    expect(dried.after).toContainEqual({ id: baked.id, leastMin: 0, mostMin: 5 });
+    // and by the plan of the days no tin is in the oven while they dry
+    const placed = placedOf(build, tasks);
+    const inOven = tasks
+      .flatMap((each) => spansOf(each, placed.find(({ id }) => id === each.id)!.startMin))
+      .filter(({ resource }) => resource === 'oven')
+      .sort((one, other) => one.from - other.from);
+    expect(inOven.length).toBeGreaterThanOrEqual(3);
+    inOven.slice(1).forEach((span, i) => expect(span.from).toBeGreaterThanOrEqual(inOven[i]!.to));
   });
 
   it('as a pile are built up where they stand, so many grams on each and the last bare', () => {

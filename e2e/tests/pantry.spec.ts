@@ -108,3 +108,47 @@ test('a pasted cake is read with its method, bakes like the sponge it is most li
   await expect(page.locator('main')).toContainText('Cream butter and sugar with an electric mixer');
   await expect(page.locator('main')).toContainText('not for children');
 });
+
+test('layers put away are taken out at the bench, and counted off', async ({ page }) => {
+  await page.goto('/pantry');
+  await page.getByRole('tab', { name: 'Put away' }).click();
+  await page.getByTestId('add-row').click();
+  await page.getByLabel('name', { exact: true }).fill('Rounds of May');
+  const many = page.getByRole('textbox', { name: 'How many layers' });
+  await many.fill('6');
+  await many.press('Enter');
+  const across = page.getByRole('textbox', { name: 'Diameter' });
+  await across.fill('28 cm');
+  await across.press('Enter');
+  await page.getByTestId('save-row').click();
+  await expect(page.getByRole('row', { name: /Rounds of May/ })).toContainText('6 layers');
+
+  await openDemo(page, 'Meridian', 'Bake');
+  await page
+    .getByRole('combobox', { name: 'Where the layers come from' })
+    .selectOption({ label: 'Rounds of May, 6 layers left' });
+  await expect(page.getByTestId('sheet-title')).toHaveText('4 layers out of the freezer');
+  await expect(page.getByRole('combobox', { name: 'Tin' })).toHaveCount(0);
+  await saved(page);
+  await page.goto('/build/meridian/bench');
+  await page.getByTestId('all-steps').click();
+  await page.getByRole('dialog').getByText('Take 4 layers out of the freezer').click();
+  await page.getByRole('button', { name: 'Done, next step' }).click();
+  await expect(page.getByRole('heading', { name: 'Take 4 layers' })).toHaveCount(0);
+  await page.goto('/pantry');
+  await page.getByRole('tab', { name: 'Put away' }).click();
+  await expect(page.getByRole('row', { name: /Rounds of May/ })).toContainText('2 layers');
+});
+
+test('what is painted on is bought and has a step for each coat', async ({ page }) => {
+  await openDemo(page, 'Meridian', 'Coat');
+  await page.getByRole('tab', { name: 'Covers' }).click();
+  await page.getByRole('button', { name: 'Paint it' }).click();
+  await expect(page.getByTestId('surfaces')).toContainText('13.9 g on it');
+  await saved(page);
+  await page.goto('/build/meridian/bench');
+  await page.getByTestId('all-steps').click();
+  const steps = page.getByRole('dialog');
+  await expect(steps.getByText('Paint with colour gel: coat 1 of 2')).toBeVisible();
+  await expect(steps.getByText('Paint with colour gel: coat 2 of 2')).toBeVisible();
+});

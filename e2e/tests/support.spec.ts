@@ -145,9 +145,11 @@ test('tiers are added on boards and dowels, held apart by posts, of foam', async
   await expect(page.locator('[data-part^="tier-1/dowels/"]').first()).toBeVisible();
   // a tall upper tier is split by a board on dowels of its own
   await page.getByTestId('add-deck').click();
-  await expect(page.locator('[data-part="tier-2/deck/0"]')).toBeVisible();
+  await expect(page.locator('[data-part="tier-2/deck/layer-2"]')).toBeVisible();
   await turn(page, 'dowels');
-  await expect(page.getByTestId('tier-2/deck/0/dowels')).toContainText('under its own board 1');
+  await expect(page.getByTestId('tier-2/deck/layer-2/dowels')).toContainText(
+    'under its own board 1',
+  );
   await saved(page);
   await page.reload();
   await expect(page.getByTestId('sheet-title')).toBeVisible();

@@ -10,9 +10,11 @@ import {
   tones,
   type Food,
   type Ganache,
+  type OtherLayer,
   type Outline,
   type PantryTable,
   type Recipe,
+  type Stock,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import { ValidationError } from 'yup';
@@ -27,6 +29,7 @@ import FoodFields from './FoodFields.vue';
 import FoodPrepFields from './FoodPrepFields.vue';
 import GanacheFields from './GanacheFields.vue';
 import RecipeFields from './RecipeFields.vue';
+import StockFields from './StockFields.vue';
 
 type Row = RowOf<PantryTable>;
 const props = defineProps<{ table: PantryTable; row: Row; isNew: boolean }>();
@@ -43,10 +46,7 @@ const recipe = computed(() =>
 const recipeChoices = computed(() =>
   pantry.pantry.recipes.map((r) => ({ value: r.id, text: r.name })),
 );
-interface Bake {
-  ovenC: number;
-  minutes: number;
-}
+type Bake = NonNullable<OtherLayer['bake']>;
 const tinWords: Record<(typeof tinForms)[number], string> = {
   upright: 'an upright tin, straight or leaning out',
   ball: 'a bowl, part of a ball; its outline is the rim',
@@ -142,13 +142,20 @@ async function save(): Promise<void> {
               label="Oven"
               @update:model-value="(n) => set('bake', { ...(draft.bake as Bake), ovenC: n })"
             />
+            and then dries in the oven, switched off, for
+            <QuantityField
+              :model-value="(draft.bake as Bake).dryMin"
+              :of="pantryLimits.dryMin"
+              label="Dries in the oven"
+              @update:model-value="(n) => set('bake', { ...(draft.bake as Bake), dryMin: n })"
+            />
             <button type="button" class="key small" @click="set('bake', null)">not baked</button>
           </template>
           <button
             v-else
             type="button"
             class="key small"
-            @click="set('bake', { ovenC: 170, minutes: 15 })"
+            @click="set('bake', { ovenC: 170, minutes: 15, dryMin: 0 })"
           >
             it is baked
           </button>
@@ -225,6 +232,11 @@ async function save(): Promise<void> {
           /></label>
         </template>
       </div>
+      <StockFields
+        v-if="table === 'stock'"
+        :row="draft as unknown as Stock"
+        @change="(to) => Object.assign(draft, to)"
+      />
       <RecipeFields v-if="recipe" :recipe="recipe" @replace="(to) => Object.assign(draft, to)" />
       <FoodFields v-if="food" :food="food" />
       <FoodPrepFields v-if="food" :food="food" />

@@ -1,6 +1,7 @@
 import {
   emptyFood,
   emptyRecipe,
+  emptyStock,
   pantryLimits as at,
   type Kind,
   type Pantry,
@@ -286,6 +287,8 @@ export const columns: Record<PantryTable, Column[]> = {
     { key: 'price', label: 'a pack costs', kind: 'money', range: at.price, nullable: true },
     { key: 'owned', label: 'owned', kind: 'count', range: at.sticks, inTable: true },
   ],
+  // layers and grams in one: said in words, by StockFields
+  stock: [],
 };
 
 export const tableTitles: Record<PantryTable, string> = {
@@ -298,6 +301,7 @@ export const tableTitles: Record<PantryTable, string> = {
   foods: 'Ingredients',
   ganaches: 'Ganaches and drips',
   dowels: 'Rods and straws',
+  stock: 'Put away',
 };
 
 /** One row of each table. */
@@ -311,6 +315,7 @@ export const rowNouns: Record<PantryTable, string> = {
   foods: 'ingredient',
   ganaches: 'ganache or drip',
   dowels: 'rod or straw',
+  stock: 'thing put away',
 };
 
 export const kitchenColumns: Column[] = [
@@ -382,11 +387,20 @@ export const kitchenColumns: Column[] = [
   { key: 'refillMin', label: 'to a fresh piping bag', kind: 'minutes', range: at.refillMin },
 ];
 
+/** The day it is here, "2027-05-03". */
+const today = (): string => new Date().toLocaleDateString('sv');
+
 /** A new row of a table, to be filled in; of tins, boards and the like an existing one is the pattern. */
-export function freshRow<T extends PantryTable>(table: T, pattern: Pantry[T][number]): AnyRow {
+export function freshRow<T extends PantryTable>(
+  table: T,
+  pattern: Pantry[T][number] | undefined,
+  { sponges }: Pick<Pantry, 'sponges'>,
+): AnyRow | null {
   const id = `own-${crypto.randomUUID().slice(0, 13)}`;
   if (table === 'foods') return emptyFood(id);
   if (table === 'recipes') return emptyRecipe(id);
+  if (table === 'stock') return emptyStock(id, today(), sponges[0]?.id ?? '');
+  if (!pattern) return null;
   const copy = JSON.parse(JSON.stringify(pattern)) as AnyRow;
   const row = { ...copy, id, name: '', source: 'own' as const };
   // what it is made of is nobody else's recipe, and what it holds nobody has said

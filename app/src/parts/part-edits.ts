@@ -52,7 +52,7 @@ export const chosenBy = (id: string): string =>
     .replace(/\/band\/.*$/, '/coat')
     .replace(/\/(dam-.*|crown|inset)$/, '')
     .replace(/\/drip\/.*$/, '/drip')
-    .replace(/\/deck\/\d+\/dowels.*$/, '/dowels')
+    .replace(/\/deck\/[^/]+\/dowels.*$/, '/dowels')
     .replace(/\/dowels\/.*$/, '/dowels')
     .replace(/(\/(?:piping|topping)\/\d+)\/.*$/, '$1');
 

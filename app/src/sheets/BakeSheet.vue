@@ -39,7 +39,10 @@ const title = computed(() => {
   if (!tierPlan.value.bake.ok) return `${name}the batter cannot be worked out yet`;
   const { cakes, batterG, inclusionG } = tierPlan.value.bake.value;
   const n = cakes.length;
-  if (n === 0) return `${name}nothing to bake in a tin`;
+  const { stock } = tierPlan.value.bake.value;
+  if (stock)
+    return `${name}${stock.count} ${stock.count === 1 ? 'layer' : 'layers'} out of the ${stock.row.keptIn}`;
+  if (n === 0) return `${name}${name ? 'n' : 'N'}othing to bake in a tin`;
   return `${name}${units.text(batterG + inclusionG, 'bowl')} of batter in ${n === 1 ? 'one tin' : `${n} tins`}`;
 });
 </script>

@@ -254,7 +254,6 @@ function toggleDiet(diet: Diet): void {
 .map h2 {
   margin-top: 6px;
 }
-.date,
 .words input {
   font: inherit;
   color: var(--accent);

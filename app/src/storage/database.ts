@@ -9,12 +9,14 @@ import {
   buildFrom8,
   buildFrom9,
   buildFrom10,
+  buildFrom11,
   rowFrom2,
   rowFrom3,
   rowFrom4,
   rowFrom7,
   rowFrom9,
   rowFrom10,
+  rowFrom11,
   startingKitchen,
   type Build,
   type KeptRecord,
@@ -136,6 +138,8 @@ export class Database extends Dexie {
     this.version(9).upgrade((work) => renewAll(work, buildFrom9, rowFrom9));
     // and when layers got ids of their own, and ingredients said how they are made ready
     this.version(10).upgrade((work) => renewAll(work, buildFrom10, rowFrom10));
+    // and when cakes came out of the freezer, and boards half-way up went by their layer
+    this.version(11).upgrade((work) => renewAll(work, buildFrom11, rowFrom11));
   }
 }
 

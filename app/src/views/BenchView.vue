@@ -13,6 +13,7 @@ import StepBody from '../bench/StepBody.vue';
 import TooEarlyNote from '../bench/TooEarlyNote.vue';
 import { allowTone, ring } from '../bench/tone.ts';
 import { useBench } from '../bench/useBench.ts';
+import { useStockLedger } from '../bench/useStockLedger.ts';
 import WorkingDialog from '../figures/WorkingDialog.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
 import { clock } from '../parts/when.ts';
@@ -40,6 +41,11 @@ const steps = computed<Step[]>(() => {
   return day.plan ? inDayOrder(sheet, day.tasks, day.plan.placed) : sheet;
 });
 const bench = useBench(() => steps.value);
+useStockLedger(
+  () => steps.value,
+  () => bench.done.value,
+  () => store.build,
+);
 const step = computed(() => bench.step.value);
 /** As many as one takes in at a glance. */
 const mostFree = 3;

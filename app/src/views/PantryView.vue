@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { measurings, type Outline, pantryTables, type PantryTable } from '@pyrgotect/core';
+import {
+  dayText,
+  goodUntil,
+  leftOf,
+  measurings,
+  type Outline,
+  pantryTables,
+  type PantryTable,
+} from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
@@ -8,6 +16,7 @@ import RowDialog from '../pantry/RowDialog.vue';
 import TopBar from '../parts/TopBar.vue';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
 import { useUnits } from '../figures/units.ts';
+import { leftText } from '../pantry/stock-words.ts';
 
 const ImportDialog = defineAsyncComponent(() => import('../pantry/ImportDialog.vue'));
 
@@ -20,16 +29,31 @@ const editing = ref<{ row: Row; isNew: boolean } | null>(null);
 const openTable = computed<PantryTable>(() => (table.value === 'kitchen' ? 'tins' : table.value));
 const rows = computed<Row[]>(() => pantry.pantry[openTable.value]);
 const shownColumns = computed(() => columns[openTable.value].filter((c) => !c.onlyForm));
+const stockHeaders = [
+  { title: 'left', key: 'left', align: 'end' as const, sortable: false },
+  { title: 'kept in', key: 'keptIn' },
+  { title: 'made', key: 'madeOn' },
+  { title: 'good until', key: 'until', sortable: false },
+];
 const headers = computed(() => [
   { title: 'name', key: 'name', sortable: true },
   ...(openTable.value === 'tins' || openTable.value === 'boards'
     ? [{ title: 'size', key: 'outline', align: 'end' as const, sortable: false }]
     : []),
   ...shownColumns.value.map((c) => ({ title: c.label, key: c.key, align: 'end' as const })),
-  ...(openTable.value === 'foods' ? [] : [{ title: 'source', key: 'source' }]),
+  ...(openTable.value === 'stock' ? stockHeaders : []),
+  ...(openTable.value === 'foods' || openTable.value === 'stock'
+    ? []
+    : [{ title: 'source', key: 'source' }]),
   { title: 'change', key: 'actions', sortable: false, align: 'end' as const },
 ]);
 const cell = (row: Row, key: string): string => {
+  if ('madeOn' in row) {
+    if (key === 'left') return leftText(row, leftOf(row), units.text);
+    if (key === 'madeOn') return dayText(row.madeOn);
+    const until = goodUntil(row, pantry.pantry);
+    if (key === 'until') return until === null ? 'nobody says' : dayText(until);
+  }
   const column = columns[openTable.value].find((c) => c.key === key);
   const value = (row as unknown as Record<string, unknown>)[key];
   if (key === 'outline') return units.outline(value as Outline);
@@ -37,8 +61,8 @@ const cell = (row: Row, key: string): string => {
   return typeof value === 'string' ? value : (column?.none ?? '–');
 };
 const add = (): void => {
-  const pattern = rows.value[0];
-  if (pattern) editing.value = { row: freshRow(openTable.value, pattern), isNew: true };
+  const row = freshRow(openTable.value, rows.value[0], pantry.pantry);
+  if (row) editing.value = { row, isNew: true };
 };
 const importing = ref(false);
 /** Names and other names alone: figures in a row are not what is searched for. */
@@ -126,11 +150,18 @@ const setKitchen = (key: string, value: number | null): void => {
       </section>
       <section v-else>
         <div class="top">
-          <h1>{{ rows.length }} {{ tableTitles[table].toLowerCase() }}</h1>
+          <h1 v-if="table === 'stock'">
+            {{ rows.length === 0 ? 'Nothing is put away yet' : `${rows.length} put away` }}
+          </h1>
+          <h1 v-else>{{ rows.length }} {{ tableTitles[table].toLowerCase() }}</h1>
           <input
             v-model="search"
             type="search"
-            :placeholder="`Find among the ${tableTitles[table].toLowerCase()}`"
+            :placeholder="
+              table === 'stock'
+                ? 'Find what is put away'
+                : `Find among the ${tableTitles[table].toLowerCase()}`
+            "
             aria-label="Find in this table"
           />
           <button
@@ -144,7 +175,12 @@ const setKitchen = (key: string, value: number | null): void => {
           </button>
           <button type="button" class="key" data-test="add-row" @click="add">Add one</button>
         </div>
+        <p v-if="table === 'stock'" class="lead">
+          Layers baked before and frozen, bowls made ahead. A cake takes them on its sheets Bake
+          (Tins) and Coat (Shared out); what it takes at the bench is counted off here.
+        </p>
         <v-data-table
+          v-if="rows.length > 0"
           class="table"
           density="compact"
           :headers="headers"

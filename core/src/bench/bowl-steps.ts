@@ -10,6 +10,7 @@ import { dangerOf, holdStep, hotHazards, linesOf, makingKind, takenBy } from './
 import { partSteps, usualDensity } from './part-steps.ts';
 import { isPerishable, perishable } from './perishable.ts';
 import { batchLine, onLine } from '../workflow/operation.ts';
+import { stockBowlSteps } from './stock-steps.ts';
 import { step, type Step } from './steps.ts';
 
 /** What the bowls' steps are made from, beside the bowls. */
@@ -29,7 +30,8 @@ export const bowlSteps = (
     const own = bowls.filter((bowl) => bowl.batchId === batch.id);
     return onLine(batchLine(batch.id), [
       ...partSteps(`bowl/${batch.id}`, batch.name, batch.parts, 'Bowls', context.pantry),
-      ...makeSteps(batch, own, context),
+      ...stockBowlSteps(batch, nameOf(batch, own), context.spreadOf(batch.spreadId)),
+      ...(batch.mixes > 0 ? makeSteps(batch, own, context) : []),
       ...divideSteps(batch, own),
       ...own.flatMap(asideSteps),
     ]);
@@ -69,6 +71,7 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
   const times = batch.mixes === 1 ? '' : `, ${batch.mixes} mixings of the same size`;
   const { steps } = batch.recipe;
   const { holds } = batch;
+  const freshG = batch.mixes * batch.eachMixG;
   const minutes = mixMinutes(spread.recipeId) * batch.mixes;
   const share = (from: number, to: number): number =>
     steps.length === 0 ? minutes : (minutes * (to - from)) / steps.length;
@@ -83,7 +86,7 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
       share(0, first),
       {
         lead: phrase(`{make} in all${times}. ${steps.slice(0, first).join(' ')}`, {
-          make: [batch.makeG, 'bowl'],
+          make: [freshG, 'bowl'],
         }),
         list: linesOf(batch.recipe, batch.mixes),
         takes: takenBy(batch.recipe, batch.mixes),
@@ -98,7 +101,7 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
         ],
         ...dangerOf(recipe),
         beside: true,
-        record: { kind: 'mass', label: 'made in all', planned: batch.makeG, show: 'bowl' },
+        record: { kind: 'mass', label: 'made in all', planned: freshG, show: 'bowl' },
       },
     ),
   ];

@@ -107,6 +107,9 @@ function mixSteps(
   ];
 }
 
+/** The oven is switched off as soon as what dries on in it is baked, min. */
+const ovenOffMin = 5;
+
 /** What bakes on trays bakes by itself. */
 const fromNoLoad = { batterFrom: null, waitMin: 0, tinsFrom: null };
 
@@ -174,6 +177,8 @@ function otherStep({ tier, kitchen }: StackContext, other: OtherPlan, recipe: Re
           : []),
       ],
       oven: trays ? { minutes: trays.minutes, leadMin: kitchen.preheatMin, ...fromNoLoad } : null,
+      // it stays where it is, and the oven is switched off
+      keepsMin: row.bake && row.bake.dryMin > 0 ? ovenOffMin : null,
       timer: trays
         ? { label: row.name, minutes: Math.round(trays.minutes), lookMin: row.bake!.minutes }
         : null,

@@ -1,6 +1,6 @@
 import { layerCoolMin } from '../heat/cool-places.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
-import type { Kitchen, Recipe } from '../pantry/types.ts';
+import type { Kitchen, OtherLayer, Recipe } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { otherKey } from '../workflow/step-keys.ts';
 import type { Tier } from '../document/types.ts';
@@ -63,7 +63,7 @@ export function thawSteps(tier: Tier, some: readonly OtherPlan[]): Step[] {
           time: [minutes, 'minutes'],
         }),
         checks: ['No ice left in the middle: it bends, or a skewer goes through'],
-        hold: { place: 'tray', highMm: first.row.thicknessMm + overMm, spoils: false },
+        hold: { place: 'bench', highMm: 0, spoils: false },
       },
     ),
   ];
@@ -119,6 +119,7 @@ export function layerWaits(
       ),
     ];
   }
+  if (row.bake && row.bake.dryMin > 0) return [dryStep(tier, some, row.bake, kitchen)];
   const minutes =
     row.form === 'crepe'
       ? heapMin
@@ -140,4 +141,39 @@ export function layerWaits(
       hotC: row.bake ? row.bake.ovenC : (recipe?.hottestC ?? null),
     }),
   ];
+}
+
+/** A shut oven comes down to the room so slowly: the time for all but a third of its warmth, min (estimate). */
+const ovenTauMin = 60;
+
+/** What dries on in the oven, switched off: nothing else bakes meanwhile. It comes out cold. */
+function dryStep(
+  tier: Tier,
+  some: readonly OtherPlan[],
+  { ovenC, dryMin }: NonNullable<OtherLayer['bake']>,
+  { roomC }: Kitchen,
+): Step {
+  const [first] = some;
+  const name = first!.row.name.toLowerCase();
+  const coldMin = ovenTauMin * Math.log(Math.max(1, (ovenC - roomC) / Math.max(1, coldC - roomC)));
+  const minutes = Math.ceil(Math.max(dryMin, coldMin) / 5) * 5;
+  return step(
+    waitKey(tier, first!, 'dry'),
+    'dry',
+    'Bake',
+    `Let ${layersText(some)} dry in the oven: ${name}`,
+    1,
+    {
+      beside: true,
+      lead: phrase(
+        'Switched off, the door held ajar by a wooden spoon: {time} until it is dry and cold, or overnight. Nothing else bakes meanwhile.',
+        { time: [minutes, 'minutes'] },
+      ),
+      checks: ['It comes off the paper by itself, and sounds hollow'],
+      timer: { label: first!.row.name, minutes, lookMin: null },
+      hold: { place: 'oven', highMm: 0, spoils: false },
+      hazards: ['oven'],
+      hotC: ovenC,
+    },
+  );
 }

@@ -2,6 +2,7 @@ import type { TierTimes } from '../times/tier-times.ts';
 import type { Build, Tier } from '../document/types.ts';
 import type { FondantPlan, PaperStrips } from '../covers/fondant.ts';
 import type { PressedPlan } from '../covers/pressed.ts';
+import type { SurfacePlan } from '../covers/surfaces.ts';
 import type { CarveResult } from '../carve/result.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
@@ -23,6 +24,7 @@ export interface StackContext {
   dabG: number;
   fondant: FondantPlan | null;
   pressed: PressedPlan | null;
+  surfaces: SurfacePlan[];
   /** What carving came to; null for a tier that is left as it is stacked, and until it is known. */
   carved: CarveResult | null;
   /** What comes over the filling of a layer: dowels and a board half-way up. */

@@ -73,6 +73,9 @@ export const whatOf = (record: Recordable): string =>
 export const isOfSame = (planned: Planned, record: Recordable): boolean =>
   planned.what === '' ? planned.label === record.label : planned.what === whatOf(record);
 
+/** Where something waits: where it cools, in the oven switched off, or on the bench as it is. */
+export type StepPlace = CoolPlace | 'oven' | 'bench';
+
 /** In the oven: for how long, and so long before that until it is hot. */
 export interface Oven {
   minutes: number;
@@ -114,7 +117,9 @@ export interface Step {
   /** What goes into the oven here; null for what does not. */
   oven: Oven | null;
   /** Where what was made waits here, and how high it stands on a shelf, mm. */
-  hold: { place: CoolPlace; highMm: number; spoils: boolean } | null;
+  hold: { place: StepPlace; highMm: number; spoils: boolean } | null;
+  /** What it takes of something put away before: layers or g. */
+  stock: { rowId: string; amount: number } | null;
   /** What follows must begin within so many minutes; null where it keeps. */
   keepsMin: number | null;
   handsOnMin: number;
@@ -167,6 +172,7 @@ export const step = (
   timer: null,
   oven: null,
   hold: null,
+  stock: null,
   keepsMin: null,
   handsOnMin,
   record: null,

@@ -4,6 +4,7 @@ import type { Lift } from '../support/lifts.ts';
 import type { CutFrom } from '../support/shopping-list.ts';
 import type { SupportPlan } from '../support/support.ts';
 import { phrase } from '../units/phrase.ts';
+import { deckKey } from '../document/deck-key.ts';
 import { step, type Step } from './steps.ts';
 
 const sawCaution = phrase(
@@ -135,18 +136,18 @@ export function deckSteps(
     found.set(deck.afterLayer, [
       ...(lift && lift.placed.length > 0 ? [dowelStep(build, lift, nonFood)] : []),
       step(
-        `in/${tier.id}/deck/${k}`,
+        `in/${deckKey(tier, k)}`,
         'transfer',
         'Fill and stack',
         `Lay the board over layer ${deck.afterLayer + 1}`,
         3,
         {
-          part: `${tier.id}/deck/${k}`,
+          part: deckKey(tier, k),
           lead: phrase(`${deck.card.material}, {thick}, on the dowels; then go on as before.`, {
             thick: [deck.card.thicknessMm, 'thickness'],
           }),
           checks: ['It lies on every dowel and does not rock', 'Nothing of it shows at the side'],
-          ...counted(`${tier.id}/deck/${k}`, nonFood),
+          ...counted(deckKey(tier, k), nonFood),
         },
       ),
     ]);

@@ -19,7 +19,7 @@ export function warnOfBatches(
 ): void {
   for (const batch of batches) {
     const least = batch.smallestMixG;
-    if (least !== null && batch.eachMixG < least)
+    if (least !== null && batch.mixes > 0 && batch.eachMixG < least)
       cautions.push({
         id: `bowl/${batch.id}/small`,
         severity: 'note',

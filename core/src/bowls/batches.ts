@@ -2,6 +2,7 @@ import type { BatchBy } from '../document/types.ts';
 import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { scaledParts, scaleRecipe, weighedUp, type ScaledRecipe } from '../recipes/scale.ts';
 import { addUp } from '../units/add-up.ts';
+import type { BatchStock, TakeStock } from '../stock/bowls.ts';
 import type { PlannedHold } from '../workflow/holds.ts';
 
 /** One recipe made in one or several equal mixings, and the bowls it is divided into. Masses in g. */
@@ -11,8 +12,12 @@ export interface Batch {
   name: string;
   bowlIds: string[];
   needG: number;
+  /** What was put away before and is used up first; null for none. */
+  stock: BatchStock | null;
+  /** Mixings made now, and what each gives; none where what was put away is enough. */
   mixes: number;
   eachMixG: number;
+  /** What there is in all, made now and put away before. */
   makeG: number;
   /** Most that one mixing gives, and what limits it; null where it is made by hand. */
   largestMixG: number | null;
@@ -102,15 +107,17 @@ export function planBatch(
   kitchen: Kitchen,
   by: BatchBy,
   holdsOf: HoldsOf,
+  takeStock: TakeStock = () => null,
 ): Batch {
   const needG = bowls.reduce((sum, bowl) => sum + bowl.safeG, 0);
   const largest = largestMix(spread, kitchen);
-  const { mixes, eachMixG } = planMixes(
-    weighableG(bowls.map((bowl) => bowl.safeG)),
-    recipe.yieldG,
-    largest?.g ?? null,
-    by,
-  );
+  const wantedG = weighableG(bowls.map((bowl) => bowl.safeG));
+  const stock = takeStock(spread.id, wantedG);
+  const freshG = wantedG - (stock?.massG ?? 0);
+  const { mixes, eachMixG } =
+    freshG > 0 || !stock
+      ? planMixes(freshG, recipe.yieldG, largest?.g ?? null, by)
+      : { mixes: 0, eachMixG: 0 };
   const scaled = scaleRecipe(recipe, eachMixG);
   return {
     id,
@@ -118,14 +125,15 @@ export function planBatch(
     name: spread.name,
     bowlIds: bowls.map((bowl) => bowl.id),
     needG,
+    stock,
     mixes,
     eachMixG,
-    makeG: mixes * eachMixG,
+    makeG: (stock?.massG ?? 0) + mixes * eachMixG,
     largestMixG: largest?.g ?? null,
     limit: largest?.limit ?? null,
     smallestMixG: spread.mixerShare === null ? null : kitchen.mixerMl * smallestShare,
     recipe: scaled,
-    holds: holdsOf(spread, recipe, eachMixG),
+    holds: mixes > 0 ? holdsOf(spread, recipe, eachMixG) : [],
     parts: scaledParts(scaled, mixes, recipes),
   };
 }

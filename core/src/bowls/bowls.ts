@@ -5,6 +5,7 @@ import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { type FigurePage, FigureBook, from, given, type Input } from '../working/figures.ts';
 import { planBatch, shareOut, type Batch, type HoldsOf } from './batches.ts';
 import { enoughG, scatterOfKind, sumSpread, type ChancePart } from './chance.ts';
+import type { TakeStock } from '../stock/bowls.ts';
 import { tintNote } from './tint.ts';
 import {
   gatherUses,
@@ -115,6 +116,7 @@ export function planBowls(
   kitchen: Kitchen,
   book: FigureBook,
   holdsOf: HoldsOf,
+  takeStock: TakeStock,
   corrections: Corrections = noCorrections,
 ): { bowls: Bowl[]; batches: Batch[] } {
   // what drips are run from: a bag in one cake is no bottle in its words
@@ -152,6 +154,7 @@ export function planBowls(
       kitchen,
       build.batchBy,
       holdsOf,
+      takeStock,
     );
   });
   const makes = new Map(
@@ -226,6 +229,8 @@ function enter(page: FigurePage, build: Build, bowl: Bowl, batch: Batch): void {
         'bowl',
       ),
     );
+  if (batch.stock)
+    inputs.push(given(`put away before: ${batch.stock.name}`, batch.stock.massG, 'bowl'));
   inputs.push(given('mixings', batch.mixes, 'count'));
   page.add(
     `bowl/${bowl.id}/make`,

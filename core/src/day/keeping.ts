@@ -25,5 +25,8 @@ export const freezerShare = 0.45;
 /** Wrapped sponge waits so long for its filling, min (usual guidance). */
 export const spongeKeepsMin = 2 * day;
 
+/** Wrapped sponge keeps so long in the freezer, days (usual guidance). */
+export const spongeFreezerDays = 90;
+
 /** Boiled sugar syrup keeps so long in the fridge, min (usual guidance). */
 export const syrupKeepsMin = 14 * day;

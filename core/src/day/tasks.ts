@@ -1,8 +1,8 @@
-import type { Step } from '../bench/steps.ts';
+import type { Step, StepPlace } from '../bench/steps.ts';
 import { isMachined } from '../bench/wash.ts';
 import type { Bowl } from '../bowls/bowls.ts';
 import type { Build } from '../document/types.ts';
-import type { CoolPlace, Spread } from '../pantry/types.ts';
+import type { Spread } from '../pantry/types.ts';
 import type { CakePlan, MakingPlan } from '../plan/plan-types.ts';
 import { cakeLine, type Line } from '../workflow/operation.ts';
 import { serveKey } from '../workflow/step-keys.ts';
@@ -22,7 +22,7 @@ const overTierMm = 30;
 type Timed = Pick<CakePlan, 'bowls' | 'tiers' | 'tally' | 'oven'> &
   Pick<MakingPlan, 'steps' | 'serving'>;
 
-const isInFridge = (place: CoolPlace): boolean =>
+const isInFridge = (place: StepPlace): boolean =>
   place === 'fridge' || place === 'tray in the fridge';
 /** It waits in the cold: everything that is put there, and what sets; not what cools from the oven. */
 const isForCold = (step: Step): boolean => !isCooling(step) && step.line.preparedFor === null;
@@ -133,6 +133,8 @@ function taskOf(
   if (last.hold) {
     if (waitMin > 0 && isInFridge(last.hold.place))
       uses.push({ resource: 'fridge', amount: last.hold.highMm, when: 'wait' });
+    if (waitMin > 0 && last.hold.place === 'oven')
+      uses.push({ resource: 'oven', amount: 1, when: 'wait' });
   } else if (isChilled) {
     const i = build.tiers.findIndex((tier) => tier.id === line.tierId);
     const high = i >= 0 ? plan.tiers[i]!.stack.finishedMm : plan.tally.heightMm;

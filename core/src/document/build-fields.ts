@@ -27,6 +27,7 @@ import {
   noteKinds,
   portions,
   soakStyles,
+  surfaceWays,
   type AsBaked,
   type Band,
   type Bench,
@@ -46,6 +47,7 @@ import {
   type Planned,
   type PipingJob,
   type Pressed,
+  type Surface,
   type Tier,
   type WeighedBowl,
 } from './types.ts';
@@ -195,6 +197,22 @@ const tier = record<Tier>({
       allergens: allergenList(),
     }),
   ),
+  surfaces: list(
+    record<Surface>({
+      id: id(),
+      way: oneOf(surfaceWays),
+      name: name(),
+      foodId: orNull(id()),
+      tint: tint(),
+      gPerCm2: figure(limits.surfaceGPerCm2),
+      coats: wholeFigure(limits.surfaceCoats),
+      dryMin: figure(limits.surfaceDryMin),
+      where: oneOf(['all over', 'side', 'top']),
+      allergens: allergenList(),
+    }),
+    limits.surfaces.max,
+  ),
+  stockId: orNull(id()),
   bowl: orNull(
     record<WeighedBowl>({
       fullG: figure(limits.bowlG),
@@ -355,6 +373,7 @@ export const build = record<Build>({
   batchBy: oneOf(batchWays),
   apart: list(words(200), 60),
   mixedApart: list(id(), 60),
+  fromStock: list(record<Build['fromStock'][number]>({ spreadId: id(), stockId: id() }), 60),
   bench: bench,
 }).rule('tier ids', 'has two tiers with the same id', (build) => {
   if (!Array.isArray(build.tiers)) return true;

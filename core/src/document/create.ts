@@ -4,7 +4,18 @@ import type { Card, Dowels, Journey, Standing } from '../support/types.ts';
 import { usualDrip } from '../drip/flow.ts';
 import { freshId } from './fresh-id.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
-import type { Bench, Brief, Build, Coat, Gap, Layer, PipingJob, Tier } from './types.ts';
+import type {
+  Bench,
+  Brief,
+  Build,
+  Coat,
+  Gap,
+  Layer,
+  PipingJob,
+  Surface,
+  SurfaceWay,
+  Tier,
+} from './types.ts';
 
 /** A brief with nothing decided but what a usual order has. */
 export const newBrief = (): Brief => ({
@@ -106,6 +117,8 @@ export const tierDefaults = (): Pick<
   | 'asBaked'
   | 'fondant'
   | 'pressed'
+  | 'surfaces'
+  | 'stockId'
   | 'drip'
   | 'pour'
   | 'toppings'
@@ -124,6 +137,8 @@ export const tierDefaults = (): Pick<
   asBaked: [],
   fondant: null,
   pressed: null,
+  surfaces: [],
+  stockId: null,
   drip: null,
   pour: null,
   toppings: [],
@@ -207,6 +222,26 @@ export const newPiped = (tierId: string): Piped => ({
   weighedG: null,
 });
 
+/** How something is put on a surface until somebody weighs it: g to the square centimetre, coats, minutes to dry. */
+const usualSurfaces: Record<
+  SurfaceWay,
+  Pick<Surface, 'name' | 'foodId' | 'gPerCm2' | 'coats' | 'dryMin'>
+> = {
+  glaze: { name: 'jam, warmed', foodId: 'jam', gPerCm2: 0.06, coats: 1, dryMin: 20 },
+  paint: { name: 'colour gel', foodId: 'colour-gel', gPerCm2: 0.004, coats: 2, dryMin: 30 },
+  dust: { name: 'cocoa powder', foodId: 'cocoa', gPerCm2: 0.003, coats: 1, dryMin: 0 },
+  spray: { name: 'cocoa butter', foodId: 'cocoa-butter', gPerCm2: 0.012, coats: 2, dryMin: 10 },
+};
+/** Something on the surface as it is usually put on (estimates). */
+export const newSurface = (id: string, way: SurfaceWay): Surface => ({
+  id,
+  way,
+  ...usualSurfaces[way],
+  tint: '',
+  where: 'all over',
+  allergens: [],
+});
+
 /** A dozen berries round the rim. */
 export const newTopping = (id: string): Topping => ({
   id,
@@ -253,6 +288,7 @@ export const buildDefaults = (): Pick<
   | 'batchBy'
   | 'apart'
   | 'mixedApart'
+  | 'fromStock'
 > => ({
   boardCoverMm: 0,
   rod: null,
@@ -264,6 +300,7 @@ export const buildDefaults = (): Pick<
   batchBy: 'grams',
   apart: [],
   mixedApart: [],
+  fromStock: [],
 });
 
 /** A tier of equal layers and equal fillings. */

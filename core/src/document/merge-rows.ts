@@ -40,6 +40,7 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     foods: new Map(),
     ganaches: new Map(),
     dowels: new Map(),
+    stock: new Map(),
   };
   const added: CarriedRows = {
     sponges: [],
@@ -51,6 +52,7 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     foods: [],
     ganaches: [],
     dowels: [],
+    stock: [],
   };
   // ingredients and recipes first: the others point at them
   for (const table of inOrderOfUse) {
@@ -74,6 +76,8 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
       (added[table] as AnyRow[]).push(fresh);
     }
   }
+  /** What lies in somebody else's freezer does not come with a file. */
+  const hasStock = (id: string | null): boolean => pantry.stock.some((row) => row.id === id);
   const to = (table: PantryTable, id: string): string => renamed[table].get(id) ?? id;
   const toOrNull = (table: PantryTable, id: string | null): string | null =>
     id === null ? null : to(table, id);
@@ -122,6 +126,11 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
           ...tier.inclusion,
           foodId: toOrNull('foods', tier.inclusion.foodId),
         },
+        stockId: hasStock(tier.stockId) ? tier.stockId : null,
+        surfaces: tier.surfaces.map((one) => ({
+          ...one,
+          foodId: toOrNull('foods', one.foodId),
+        })),
         pressed: tier.pressed && {
           ...tier.pressed,
           foodId: toOrNull('foods', tier.pressed.foodId),
@@ -156,6 +165,9 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
       })),
       piping: build.piping.map((job) => ({ ...job, spreadId: toOrNull('spreads', job.spreadId) })),
       mixedApart: build.mixedApart.map((id) => to('spreads', id)),
+      fromStock: build.fromStock
+        .filter(({ stockId }) => hasStock(stockId))
+        .map((one) => ({ ...one, spreadId: to('spreads', one.spreadId) })),
       // a bowl's key begins with its spread
       apart: build.apart.map((key) => {
         const [spreadId = '', ...rest] = key.split('~');
@@ -169,7 +181,7 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
 const inOrderOfUse: PantryTable[] = [
   'foods',
   'recipes',
-  ...pantryTables.filter((table) => !['foods', 'recipes', 'ganaches'].includes(table)),
+  ...pantryTables.filter((table) => !['foods', 'recipes', 'ganaches', 'stock'].includes(table)),
   'ganaches',
 ];
 

@@ -19,6 +19,7 @@ import {
 import { asList, asObject, type Loose } from './loose.ts';
 import { buildFrom9, rowFrom9 } from './migrate-10.ts';
 import { buildFrom10, rowFrom10 } from './migrate-11.ts';
+import { buildFrom11, rowFrom11 } from './migrate-12.ts';
 import { buildVersion } from './types.ts';
 
 /**
@@ -362,6 +363,13 @@ const from10to11 = (file: Loose): Loose => ({
   pantry: renewRows(asObject(file.pantry), rowFrom10),
 });
 
+const from11to12 = (file: Loose): Loose => ({
+  ...file,
+  version: 12,
+  build: buildFrom11(file.build),
+  pantry: { stock: [], ...renewRows(asObject(file.pantry), rowFrom11) },
+});
+
 const steps: Record<number, (file: Loose) => Loose> = {
   1: from1to2,
   2: from2to3,
@@ -373,6 +381,7 @@ const steps: Record<number, (file: Loose) => Loose> = {
   8: from8to9,
   9: from9to10,
   10: from10to11,
+  11: from11to12,
 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */

@@ -10,7 +10,7 @@ import type { Journey, Rod, Standing } from '../support/types.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 11;
+export const buildVersion = 12;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -190,6 +190,24 @@ export interface Pressed {
   allergens: Allergen[];
 }
 
+export const surfaceWays = ['glaze', 'paint', 'dust', 'spray'] as const;
+/** Brushed on and set, painted, dusted dry, sprayed as a fine film. */
+export type SurfaceWay = (typeof surfaceWays)[number];
+/** What is put on the finished coat or cover, so many grams to the square centimetre, coat by coat. */
+export interface Surface {
+  id: string;
+  way: SurfaceWay;
+  name: string;
+  foodId: string | null;
+  tint: string;
+  gPerCm2: number;
+  coats: number;
+  /** Until the next coat, or until it can be touched, min. */
+  dryMin: number;
+  where: 'all over' | 'side' | 'top';
+  allergens: Allergen[];
+}
+
 export interface Tier {
   id: string;
   name: string;
@@ -207,6 +225,10 @@ export interface Tier {
   coat: Coat;
   fondant: Fondant | null;
   pressed: Pressed | null;
+  /** Painted, dusted, glazed or sprayed on, in this order. */
+  surfaces: Surface[];
+  /** Layers put away before that it is stacked from; null where it is baked for it. */
+  stockId: string | null;
   /** Weight of the bowl of batter and of the same bowl empty, when it has been weighed. */
   bowl: WeighedBowl | null;
   /** Brushed on each cut face before it meets its filling. */
@@ -345,5 +367,7 @@ export interface Build {
   apart: string[];
   /** Spreads whose colours are mixed one by one, and not divided from one batch. */
   mixedApart: string[];
+  /** Bowls put away before that are used up first, by their spread. */
+  fromStock: { spreadId: string; stockId: string }[];
   bench: Bench;
 }

@@ -43,7 +43,7 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
   const foods = pick(pantry.foods, [
     ...lines,
     ...tiers.flatMap((tier) => [
-      ...[...piecesOf(tier), tier.pressed].flatMap((part) => part?.foodId ?? []),
+      ...[...piecesOf(tier), tier.pressed, ...tier.surfaces].flatMap((part) => part?.foodId ?? []),
       ...(tier.fondant || build.boardCoverMm > 0 ? [fondantId] : []),
       ...tier.toppings.flatMap((topping) => topping.foodId ?? []),
     ]),
@@ -71,6 +71,10 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
     foods: [...new Set([...foods, ...whole])],
     ganaches,
     dowels: pick(pantry.dowels, dowelIdsIn(build)),
+    stock: pick(pantry.stock, [
+      ...tiers.flatMap(({ stockId }) => stockId ?? []),
+      ...build.fromStock.map(({ stockId }) => stockId),
+    ]),
   };
 }
 

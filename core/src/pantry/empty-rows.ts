@@ -1,4 +1,4 @@
-import type { Food, Recipe } from './types.ts';
+import type { Food, Recipe, Stock } from './types.ts';
 
 /** A new ingredient: nothing of it is known, and its label has not been read. */
 export const emptyFood = (id: string, name = ''): Food => ({
@@ -42,4 +42,18 @@ export const emptyRecipe = (id: string): Recipe => ({
   hazards: [],
   hottestC: null,
   holds: null,
+});
+
+/** Layers put away on a day, nothing else said of them. */
+export const emptyStock = (id: string, madeOn: string, madeOfId: string): Stock => ({
+  id,
+  name: '',
+  source: 'own',
+  ranges: {},
+  madeOfId,
+  layer: { outline: { kind: 'round', diameterMm: 200 }, heightMm: 25 },
+  amount: 4,
+  keptIn: 'freezer',
+  madeOn,
+  taken: [],
 });

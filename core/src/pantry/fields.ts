@@ -14,6 +14,7 @@ import {
   record,
   wholeFigure,
   words,
+  wordsLike,
   type Field,
 } from '../fields/field.ts';
 import { otherFluids } from '../drip/fluid.ts';
@@ -25,6 +26,7 @@ import {
   measurings,
   otherForms,
   prepWays,
+  stockPlaces,
   tinForms,
   tones,
   traits,
@@ -43,6 +45,7 @@ import {
   type Source,
   type Spread,
   type Sponge,
+  type Stock,
   type Tin,
 } from './types.ts';
 
@@ -108,6 +111,7 @@ const other = record<OtherLayer>({
     record<NonNullable<OtherLayer['bake']>>({
       ovenC: figure(at.ovenC),
       minutes: figure(at.bakeMin),
+      dryMin: figure(at.dryMin),
     }),
   ),
   packCount: orNull(wholeFigure(at.packCount)),
@@ -301,6 +305,28 @@ const dowel = record<Dowel>({
     ({ outerMm, wallMm }) => !(typeof wallMm === 'number' && wallMm > Number(outerMm) / 2),
   );
 
+const stock = record<Stock>({
+  ...common(),
+  madeOfId: id(),
+  layer: orNull(
+    record<NonNullable<Stock['layer']>>({
+      outline: outline,
+      heightMm: figure(at.stockLayerMm),
+    }),
+  ),
+  amount: figure(at.stockAmount),
+  keptIn: oneOf(stockPlaces),
+  madeOn: wordsLike(/^\d{4}-\d{2}-\d{2}$/, 10, 'must be a day, as 2027-05-03'),
+  taken: list(
+    record<Stock['taken'][number]>({ buildId: id(), amount: figure(at.takenAmount) }),
+    at.takers.max,
+  ),
+}).rule(
+  'whole layers',
+  'counts layers, which are whole',
+  ({ layer, amount }) => layer === null || Number.isInteger(amount),
+);
+
 /** The kitchen: what it can hold, and how its hands work. */
 export const kitchen = record<Kitchen>({
   mixerMl: figure(at.mixerMl),
@@ -349,6 +375,7 @@ export const rowFields: { [T in PantryTable]: Field<Pantry[T][number]> } = {
   foods: food.knownAs('food'),
   ganaches: ganache.knownAs('ganache'),
   dowels: dowel.knownAs('dowel'),
+  stock: stock.knownAs('stock'),
 };
 
 /** The rows that travel in a build file. */
@@ -363,4 +390,5 @@ export const carriedRows = record<CarriedRows>({
   foods: list(rowFields.foods, 500),
   ganaches: list(rowFields.ganaches, 200),
   dowels: list(rowFields.dowels, 200),
+  stock: list(rowFields.stock, 200),
 });

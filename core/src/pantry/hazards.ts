@@ -8,6 +8,7 @@ const rules = {
   steam: { children: false, told: true },
   oven: { children: false, told: false },
   torch: { children: false, told: true },
+  'open flame near vapour': { children: false, told: true },
   knife: { children: false, told: false },
   'running machine': { children: false, told: false },
   'drill or saw': { children: false, told: false },

@@ -115,8 +115,8 @@ export interface OtherLayer extends Row {
   spreadMm: number;
   /** Share of its batter's mass that leaves in the oven or the pan. */
   ovenLoss: number;
-  /** Its recipe's own time and oven; null when it is not baked. */
-  bake: { ovenC: number; minutes: number } | null;
+  /** Its recipe's own time and oven, and how long it dries on in there, switched off; null when it is not baked. */
+  bake: { ovenC: number; minutes: number; dryMin: number } | null;
   /** For bought ones: pieces to a pack, and hours to thaw. */
   packCount: number | null;
   thawH: number | null;
@@ -372,6 +372,23 @@ export interface Kitchen {
   refillMin: number;
 }
 
+export const stockPlaces = ['freezer', 'fridge'] as const;
+export type StockPlace = (typeof stockPlaces)[number];
+/** Made before and put away: layers of a sponge, levelled and wrapped, or a bowl of a filling or frosting. */
+export interface Stock extends Row {
+  /** The sponge that the layers are of, or the spread. */
+  madeOfId: string;
+  /** Of layers; null for a bowl. */
+  layer: { outline: Outline; heightMm: number } | null;
+  /** How many layers, or how many grams, were put away. */
+  amount: number;
+  keptIn: StockPlace;
+  /** "2027-05-03" */
+  madeOn: string;
+  /** What cakes took of it. */
+  taken: { buildId: string; amount: number }[];
+}
+
 export interface Pantry {
   sponges: Sponge[];
   spreads: Spread[];
@@ -382,6 +399,7 @@ export interface Pantry {
   foods: Food[];
   ganaches: Ganache[];
   dowels: Dowel[];
+  stock: Stock[];
   kitchen: Kitchen;
 }
 
@@ -395,5 +413,6 @@ export const pantryTables = [
   'foods',
   'ganaches',
   'dowels',
+  'stock',
 ] as const;
 export type PantryTable = (typeof pantryTables)[number];

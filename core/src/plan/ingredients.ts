@@ -74,7 +74,9 @@ export function planIngredients(
     massG > 0 ? bought([looseIngredient(name, massG, allergens, rowOf(foodId))], false) : [];
   return attempt('coat', null, cautions, () =>
     mergeIngredients([
-      ...batches.flatMap((batch) => made(batch.recipe.recipeId, batch.makeG, batch.mixes)),
+      ...batches.flatMap((batch) =>
+        made(batch.recipe.recipeId, batch.mixes * batch.eachMixG, batch.mixes),
+      ),
       ...made(
         syrupRecipeId,
         weighedUp(tiers.flatMap(({ soak }) => soak).reduce((sum, { massG }) => sum + massG, 0)),
@@ -127,6 +129,9 @@ export function planIngredients(
                 tier.pressed.foodId,
               )
             : []),
+          ...plan.surfaces.flatMap(({ surface, atHandG }) =>
+            loose(surface.name, atHandG, surface.allergens, surface.foodId),
+          ),
           ...plan.finish.toppings.flatMap(({ topping, massG, tray }) =>
             topping.kind === 'drizzle' || !topping.eaten
               ? []

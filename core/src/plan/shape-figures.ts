@@ -34,6 +34,7 @@ export function enterMass(tiers: readonly TierPlan[], masses: Masses, page: Figu
       given('dab', tier.dabG, 'small'),
       ...(tier.fondant ? [given('fondant', tier.fondant.onCakeG, 'bowl')] : []),
       ...(tier.pressed ? [given(tier.pressed.name, tier.pressed.massG, 'small')] : []),
+      ...tier.surfaces.map(({ surface, massG }) => given(surface.name, massG, 'fineMass')),
       ...(tier.finish.massG > 0
         ? [given('drips, veil and toppings', tier.finish.massG, 'small')]
         : []),

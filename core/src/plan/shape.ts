@@ -35,6 +35,8 @@ import { warnOfBrief, warnOfSize } from '../working/checks.ts';
 import { cardsG } from '../support/boards.ts';
 import { FigureBook } from '../working/figures.ts';
 import { asDocument, Known } from '../working/known.ts';
+import { stockTaker } from '../stock/bowls.ts';
+import { warnOfStock } from '../stock/stock-cautions.ts';
 import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 import { coolPlaceOf } from '../document/edit.ts';
 import { usedC } from '../finish/ganache-recipe.ts';
@@ -118,6 +120,7 @@ export function shapeOf(work: Work): ShapePlan {
   warnOfContents(build, held, cautions);
   warnOfSize(build, tiers, board, massG, pantry.boards, cautions);
   warnOfWarmth(build, pantry, cautions);
+  warnOfStock(build, pantry, cautions);
   warnOfBatches(build, batches, tiers, pantry, cautions);
   return {
     tiers,
@@ -239,6 +242,7 @@ function planAllBowls(
           coolPlaceOf(build, spread.id),
           usedC(build, pantry, spread.id),
         ),
+      stockTaker(build, pantry.stock),
       work.corrections,
     ),
   );

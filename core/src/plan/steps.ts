@@ -14,6 +14,8 @@ import { flowSteps, pipingSteps, torchSteps, type FinishContext } from '../bench
 import { prepareSteps } from '../bench/prepare-steps.ts';
 import { toppingSteps, traySteps } from '../bench/topping-steps.ts';
 import type { StackContext } from '../bench/stack-context.ts';
+import { stockLayerSteps } from '../bench/stock-steps.ts';
+import { surfaceSteps } from '../bench/surface-steps.ts';
 import { stackSteps } from '../bench/stack-steps.ts';
 import type { Step } from '../bench/steps.ts';
 import {
@@ -63,6 +65,7 @@ export function planSteps(
       dabG: plan.dabG,
       fondant: plan.fondant,
       pressed: plan.pressed,
+      surfaces: plan.surfaces,
       carved: plan.carve?.result ?? null,
       decks: deckSteps(build, i, support, nonFood),
       strips,
@@ -84,7 +87,10 @@ export function planSteps(
       }));
     const baking = tiers.map((plan, i) => {
       const tier = build.tiers[i]!;
-      if (plan.bake.ok && plan.bake.value.cakes.length === 0) return { loads: [], cuts: [] };
+      if (plan.bake.ok && plan.bake.value.cakes.length === 0) {
+        const { stock } = plan.bake.value;
+        return { loads: [], cuts: stock ? stockLayerSteps(tier, stock) : [] };
+      }
       const sponge = findRow(pantry, 'sponges', tier.spongeId);
       const tin = findRow(pantry, 'tins', tier.tinId);
       const bake = valueOf(plan.bake)!;
@@ -148,7 +154,15 @@ export function planSteps(
           : [],
       ),
       ...contexts.flatMap((context, i) =>
-        onTier([...coatSteps(context), ...reliefs(tiers[i]!, i), ...coverSteps(context)], i),
+        onTier(
+          [
+            ...coatSteps(context),
+            ...reliefs(tiers[i]!, i),
+            ...coverSteps(context),
+            ...surfaceSteps(context),
+          ],
+          i,
+        ),
       ),
       ...onLine(sawLine, dowelCutSteps(cutLists)),
       ...assembly.filter((step) => step.chapter === 'Support'),

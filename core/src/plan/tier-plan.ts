@@ -2,6 +2,7 @@ import type { TierCarve } from '../carve/apply.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { FondantPlan } from '../covers/fondant.ts';
 import type { PressedPlan } from '../covers/pressed.ts';
+import type { SurfacePlan } from '../covers/surfaces.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
@@ -31,6 +32,7 @@ export interface TierPlan {
   coat: Staged<CoatPlan>;
   fondant: FondantPlan | null;
   pressed: PressedPlan | null;
+  surfaces: SurfacePlan[];
   /** Its outline with everything on it. */
   finished: Outline;
   finish: FinishPlan;

@@ -14,6 +14,7 @@ import { planCoat } from '../coat/coat.ts';
 import { warnOfRoundRim } from '../coat/rim-cautions.ts';
 import { planFondant } from '../covers/fondant.ts';
 import { planPressed, warnOfPressed } from '../covers/pressed.ts';
+import { planSurfaces, warnOfSurfaces } from '../covers/surfaces.ts';
 import { innerSpreadId } from '../document/edit.ts';
 import { centreDensity, planCentre } from '../fill/centre.ts';
 import { factorOf } from '../hand/corrections.ts';
@@ -132,6 +133,8 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
   const finished = carve && result ? carvedOutline(carve.question, result, upright) : upright;
   if (carve && result) book.later((page) => enterCarving(tier, carve, result, bare, page));
   const pressed = planPressed(tier, finished, stack.finishedMm);
+  const surfaces = planSurfaces(tier, finished, stack.finishedMm);
+  warnOfSurfaces(tier, cautions);
   if (bare) warnOfPressed(tier, bare.sideMm, cautions);
   warnOfRoundRim(tier, cautions);
   if (others.ok) warnOfOthers(tier, others.value, cautions);
@@ -157,6 +160,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
     coat,
     fondant,
     pressed,
+    surfaces,
     finished,
     dabG,
     layersG,
@@ -176,6 +180,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
           coat.value.coatG +
           (fondant?.onCakeG ?? 0) +
           (pressed?.massG ?? 0) +
+          surfaces.reduce((sum, one) => sum + one.massG, 0) +
           dabG
         : null,
   };

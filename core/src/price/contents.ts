@@ -12,7 +12,7 @@ import {
   type Contents,
 } from '../recipes/parts.ts';
 import { isSoaked, syrupRecipeId } from '../soak/soak.ts';
-import { spongeLayers } from '../tins/bake.ts';
+import { spongeLayers } from '../tins/sponge-layers.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
 import { Known } from '../working/known.ts';
@@ -84,7 +84,7 @@ function holdingsAnew(tier: Tier, pantry: Pantry): Holding[] {
     found.push(other ? otherHolding(other, pantry) : unknownOf(id));
   }
   if (isSoaked(tier)) found.push(recipeHolding('soaking syrup', syrupRecipeId, pantry));
-  for (const part of [...piecesOf(tier), tier.pressed])
+  for (const part of [...piecesOf(tier), tier.pressed, ...tier.surfaces])
     if (part) found.push(piecesHolding(part, pantry));
   for (const topping of tier.toppings)
     // a drizzle is of its ganache, which is among the spreads above

@@ -1,3 +1,4 @@
+import { deckKey } from '../document/deck-key.ts';
 import type { Tier } from '../document/types.ts';
 import type { TierCarve } from '../carve/apply.ts';
 import type { CoatPlan } from '../coat/coat.ts';
@@ -127,7 +128,7 @@ function boardParts(
     y1: number,
     [x0, x1]: [number, number] = [-half, half],
   ): SectionPart => ({
-    id: `${tier.id}/${id}`,
+    id,
     kind: 'card',
     tierId: tier.id,
     label,
@@ -138,10 +139,10 @@ function boardParts(
     y1,
   });
   return [
-    ...(base > cardMm ? [part('card', `${tier.name}’s board`, cardMm, base)] : []),
+    ...(base > cardMm ? [part(`${tier.id}/card`, `${tier.name}’s board`, cardMm, base)] : []),
     ...stack.decks.map(({ fromMm, toMm }, i) =>
       part(
-        `deck/${i}`,
+        deckKey(tier, i),
         `board ${i + 1} half-way up`,
         base + fromMm,
         base + toMm,

@@ -6,7 +6,8 @@ import { planBuying } from '../plan/buying.ts';
 import { planBuild } from '../plan/plan.ts';
 import { nothingCarved } from '../plan/shape.ts';
 import type { UseDays } from './use-days.ts';
-import { addDays, shoppingList, type ShoppingBuild, type ShoppingList } from './shopping.ts';
+import { addDays } from '../units/days.ts';
+import { shoppingList, type ShoppingBuild, type ShoppingList } from './shopping.ts';
 
 /** One cake on the list with what its label says. */
 export interface ShoppedBuild {

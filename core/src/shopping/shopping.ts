@@ -1,6 +1,7 @@
 import type { Food } from '../pantry/types.ts';
 import { boughtFor, costOf } from '../price/price.ts';
 import type { UseDays } from './use-days.ts';
+import { addDays } from '../units/days.ts';
 import { wholePieces, type ScaledIngredient } from '../recipes/scale.ts';
 
 /** One cake on the list: what it takes, and when its work begins. */
@@ -52,11 +53,6 @@ export interface ShoppingList {
   cost: number;
   unpriced: string[];
 }
-
-const dayMs = 86_400_000;
-/** A day so many days later. */
-export const addDays = (day: string, days: number): string =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + days * dayMs).toISOString().slice(0, 10);
 
 /**
  * One list over several cakes: what is in stock goes to the earliest first, the rest is rounded up

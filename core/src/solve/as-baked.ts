@@ -4,7 +4,8 @@ import type { Build, Tier } from '../document/types.ts';
 import type { Outline } from '../outline/outline.ts';
 import type { Kitchen, Pantry } from '../pantry/types.ts';
 import { planShape } from '../plan/shape.ts';
-import { cakesOf, knifeworkOf, spongeLayers } from '../tins/bake.ts';
+import { knifeworkOf } from '../tins/bake.ts';
+import { cakesOf, spongeLayers } from '../tins/sponge-layers.ts';
 import { edgeHeightMm } from '../tins/knife.ts';
 
 /** A tier solved again from what came out of the oven. */

@@ -48,7 +48,9 @@ export function layerMassG(
   const other = others.find((o) => o.index === index);
   if (other) return other.massG * cored;
   const cake = bake.cakes.find((c) => c.layers.includes(index));
-  if (!cake) return 0;
+  // out of the freezer, level as it was put away
+  if (!cake)
+    return ((tier.layers[index]!.heightMm * bake.layerMm2) / 1000) * bake.bakedDensity * cored;
   const volume = (i: number): number =>
     (tier.layers[i]!.heightMm * bake.layerMm2) / 1000 +
     (cake.keepsDome && i === cake.layers.at(-1) ? cake.capMl : 0);

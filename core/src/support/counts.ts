@@ -1,3 +1,4 @@
+import { deckKey } from '../document/deck-key.ts';
 import type { BenchNote, Build } from '../document/types.ts';
 import { carveNonFood } from '../carve/needs.ts';
 import { nonFoodOf } from '../finish/toppings.ts';
@@ -94,7 +95,7 @@ export function nonFoodList(shape: ShapePlan, support: SupportPlan | null, work:
       );
     tier.stand.decks.forEach((deck, k) =>
       add(
-        `${tier.id}/deck/${k}`,
+        deckKey(tier, k),
         `${deck.card.material} ${sizeOf(tier.outline)}`,
         1,
         tier.id,

@@ -1,3 +1,4 @@
+import { deckKey } from '../document/deck-key.ts';
 import { nPerG } from '../units/gravity.ts';
 import { fitRim } from '../level/readings.ts';
 import { areaMm2, depthMm, equivalentRadiusMm, widthMm, type Outline } from '../outline/outline.ts';
@@ -119,7 +120,7 @@ export function planLift(question: LiftQuestion): Lift {
   const top = plan.carve?.result ? sectionsOf(plan, bottomMm, topMm).at(-1) : undefined;
   const support = top ? points(top) : rimAt(tier.outline, { x: 0, y: 0 });
   const base: Lift = {
-    id: deck === null ? `${tier.id}/dowels` : `${tier.id}/deck/${deck}/dowels`,
+    id: deck === null ? `${tier.id}/dowels` : `${deckKey(tier, deck)}/dowels`,
     tierId: tier.id,
     tierIndex,
     deck,

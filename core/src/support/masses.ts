@@ -51,7 +51,8 @@ export function bodiesOf(
   const coatG =
     (coat ? coat.crumbG + coat.coatG : 0) +
     (plan.fondant?.onCakeG ?? 0) +
-    (plan.pressed?.massG ?? 0);
+    (plan.pressed?.massG ?? 0) +
+    plan.surfaces.reduce((sum, one) => sum + one.massG, 0);
   const result = carve?.result;
   const bodies: CentredMass[] = result
     ? [

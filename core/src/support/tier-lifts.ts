@@ -1,3 +1,4 @@
+import { deckKey } from '../document/deck-key.ts';
 import type { CarveResult } from '../carve/result.ts';
 import { coarse, grow, type Outline } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
@@ -64,7 +65,7 @@ export function liftsOf(
       ...common,
       deck: k,
       dowels,
-      row: rowOf(dowels.dowelId, `${tier.id}/deck/${k}`),
+      row: rowOf(dowels.dowelId, deckKey(tier, k)),
       card,
       outline: deckOutline(tier.outline, plan.carve?.result ?? null, deck.fromMm),
       outlineAt: { x: 0, y: 0 },

@@ -5,7 +5,8 @@ import type { Sponge, Tin } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
 import { isNearTin, nearestOwned } from './choose.ts';
-import { cakesOf, spongeLayers, type BakePlan } from './bake.ts';
+import type { BakePlan } from './bake.ts';
+import { cakesOf, spongeLayers } from './sponge-layers.ts';
 
 /** Everything to mind about tins, batter and the weighed bowl of one tier. */
 export function warnOfBake(

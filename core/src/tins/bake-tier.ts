@@ -7,6 +7,7 @@ import type { FigurePage } from '../working/figures.ts';
 import { ifThere } from '../working/staged.ts';
 import { planBake, type BakePlan } from './bake.ts';
 import { enterBake } from './bake-figures.ts';
+import { bakeFromStock } from './bake-from-stock.ts';
 import { warnOfBake } from './bake-cautions.ts';
 
 /** The baking of one tier with its sponge as it rises in these hands, and the oven as it is known. */
@@ -15,6 +16,8 @@ export function bakeTier(tier: Tier, work: TierWork): BakePlan {
   const row: Sponge = findRow(pantry, 'sponges', tier.spongeId);
   const rise = factorOf(corrections, 'rise');
   const sponge = rise === 1 ? row : { ...row, rise: row.rise * rise };
+  if (tier.stockId !== null)
+    return bakeFromStock(tier, row, findRow(pantry, 'stock', tier.stockId));
   const tin: Tin = findRow(pantry, 'tins', tier.tinId);
   const recipe = ifThere(() => findRow(pantry, 'recipes', sponge.recipeId));
   const plan = inOwnOven(

@@ -1,9 +1,11 @@
 import type { Tier } from '../document/types.ts';
+import type { TakenLayers } from '../stock/layers.ts';
 import { splitBowl, type BowlSplit } from '../batter/divide.ts';
 import { batterMixture, slowerBy } from '../batter/start-temperature.ts';
 import { bakeWindow, type BakeWindow } from '../heat/bake-time.ts';
 import { areaMm2, grownAreaMm2 } from '../outline/outline.ts';
 import type { Food, Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
+import { cakesOf, spongeLayers } from './sponge-layers.ts';
 import { cutCount, cutHeights, edgeHeightMm, type Knifework, type KnifeCut } from './knife.ts';
 import {
   capVolumeMl,
@@ -50,6 +52,8 @@ export interface BakedCake {
 }
 
 export interface BakePlan {
+  /** Layers put away before that it is stacked from; null where its cakes are baked. */
+  stock: TakenLayers | null;
   cakes: BakedCake[];
   /** Density of the baked crumb with what is folded into it, g/mL. */
   bakedDensity: number;
@@ -75,17 +79,6 @@ export const keepsDomes = (tier: Pick<Tier, 'levelling'>): boolean =>
   tier.levelling.startsWith('cut none');
 export const turnsTop = (tier: Pick<Tier, 'levelling'>): boolean =>
   tier.levelling.endsWith('top inverted');
-
-/** Layers of the tier's own sponge, by index, from the bottom up. */
-export const spongeLayers = (tier: Tier): number[] =>
-  tier.layers.flatMap((layer, i) => (layer.otherId === null ? [i] : []));
-
-/** Which sponge layers come from which cake: as they are stacked, `perCake` at a time. */
-export function cakesOf(layers: readonly number[], perCake: number): number[][] {
-  const cakes: number[][] = [];
-  for (let i = 0; i < layers.length; i += perCake) cakes.push(layers.slice(i, i + perCake));
-  return cakes;
-}
 
 export const knifeworkOf = (tier: Tier, kitchen: Kitchen): Knifework => ({
   kerfMm: kitchen.kerfMm,
@@ -198,6 +191,7 @@ export function planBake(
   const sum = (pick: (cake: BakedCake) => number): number =>
     cakes.reduce((total, cake) => total + pick(cake), 0);
   return {
+    stock: null,
     cakes,
     bakedDensity,
     layerMm2,

@@ -1,7 +1,7 @@
 import type { Step } from '../bench/steps.ts';
 import type { Bench } from '../document/types.ts';
 import { surroundingsOf } from '../heat/cool-places.ts';
-import type { Kitchen } from '../pantry/types.ts';
+import { coolPlaces, type Kitchen } from '../pantry/types.ts';
 
 /** When what waits will be cold enough, by what a thermometer read in it. */
 export interface Forecast {
@@ -39,11 +39,13 @@ export function forecastOf(step: Waiting, bench: Bench, kitchen: Kitchen): Forec
     )
     .sort((a, b) => a.at.localeCompare(b.at));
   const last = readings.at(-1);
-  if (!probe || !hold || !timer || hotC === null || !last) return null;
+  if (!probe || !timer || hotC === null || !last) return null;
+  const place = coolPlaces.find((one) => one === hold?.place);
+  if (!place) return null;
   const readC = last.value!;
   const begun = startOf(step.key, bench);
   const { toC } = probe;
-  const airC = surroundingsOf(hold.place, kitchen).tempC;
+  const airC = surroundingsOf(place, kitchen).tempC;
   const totalAfter = (leftMin: number): number | null =>
     begun === null ? null : Math.max(0, minutesBetween(begun, last.at)) + leftMin;
   if (readC <= toC) return { readC, at: last.at, leftMin: 0, totalMin: totalAfter(0) };

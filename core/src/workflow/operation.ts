@@ -11,7 +11,7 @@ export const operationKinds = [
   'brush syrup', 'dab', 'pipe ring', 'spread', 'scatter', 'place pieces', 'fill centre',
   'set layer on', 'level up', 'press', 'weigh down', 'cut', 'set back on', 'crumb', 'coat',
   'comb or texture', 'cut relief', 'inlay', 'press on', 'strew', 'draw out paper', 'clean board',
-  'transfer', 'roll out', 'cover', 'panel', 'score', 'stud', 'paint', 'glaze', 'spray', 'dry', 'pour',
+  'transfer', 'roll out', 'cover', 'panel', 'score', 'stud', 'paint', 'dust', 'glaze', 'spray', 'dry', 'pour',
   'drip', 'flood', 'pipe', 'pipe piece on tray', 'break up', 'place topping', 'heap', 'torch',
   'cut dowels', 'insert dowel', 'stack tier', 'rod', 'box', 'drive', 'place at the venue', 'measure',
   'count out', 'cut and serve', 'wash up', 'own',

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import {
+  dayText,
   isNearTin,
   limits,
   nearestOwned,
+  takeLayers,
   widthMm,
   type Build,
   type Inclusion,
   type CakePlan,
+  type Stock,
   type Tin,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
@@ -15,6 +18,7 @@ import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
+import StockChoice from './StockChoice.vue';
 import IngredientList from '../IngredientList.vue';
 import TinDrawing from '../TinDrawing.vue';
 import { useBakeSheet } from './useBakeSheet.ts';
@@ -47,6 +51,8 @@ const takeSize = (row: Tin): void =>
     t.outline = { ...row.outline };
     t.tinId = row.id;
   });
+const takeStock = (row: Stock | null): void =>
+  editTier('Layers put away', (t) => takeLayers(t, row));
 async function addTin(): Promise<void> {
   const { outline } = tier.value;
   const fresh: Tin = {
@@ -82,7 +88,8 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
 
 <template>
   <div>
-    <p class="sentence">
+    <StockChoice :build="build" :tier="tier" @take="takeStock" />
+    <p v-if="tier.stockId === null" class="sentence">
       Bake
       <ChoiceField
         :model-value="tier.spongeId"
@@ -166,7 +173,7 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
       </button>
     </p>
 
-    <p v-if="misfit" class="sentence" data-test="tin-misfit">
+    <p v-if="misfit && tier.stockId === null" class="sentence" data-test="tin-misfit">
       <template v-if="nearest">
         Nearest that you own: {{ settings.words(nearest.name) }}.
         <button type="button" class="key small" @click="takeSize(nearest)">
@@ -235,6 +242,14 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
       />
     </template>
     <p v-else-if="!tierPlan.bake.ok" class="lead">{{ tierPlan.bake.problem }}</p>
+    <p v-else-if="tier.stockId !== null" class="lead" data-test="from-stock">
+      Nothing of this tier is mixed or baked: its layers come
+      {{
+        bake?.stock
+          ? `out of the ${bake.stock.row.keptIn}, made ${dayText(bake.stock.row.madeOn)}`
+          : 'from what was put away'
+      }}.
+    </p>
     <p v-else class="lead">
       Nothing of this tier is baked in a tin: its layers are of other kinds.
     </p>

@@ -2,6 +2,7 @@
 import {
   apartKey,
   batchWays,
+  leftFor,
   limits,
   ownMeasures,
   showText,
@@ -18,6 +19,7 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { placeWords } from '../../pantry/place-words.ts';
+import { stockChoice } from '../../pantry/stock-words.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
 import IngredientList from '../IngredientList.vue';
@@ -61,6 +63,28 @@ function coolIn(where: CoolPlace): void {
     draft.day.cooling = [
       ...draft.day.cooling.filter((one) => one.spreadId !== spreadId),
       { spreadId, where },
+    ];
+  });
+}
+/** Bowls of it that were put away, beside none of them. */
+const putAway = computed(() => [
+  { value: '', text: 'nothing, it is made anew' },
+  ...pantry.pantry.stock
+    .filter(({ layer, madeOfId }) => layer === null && madeOfId === bowl.value?.spreadId)
+    .map((row) => ({
+      value: row.id,
+      text: stockChoice(row, leftFor(row, props.build.id), units.text),
+    })),
+]);
+const fromStock = computed(
+  () => props.build.fromStock.find((one) => one.spreadId === bowl.value?.spreadId)?.stockId ?? '',
+);
+function useUp(stockId: string): void {
+  const { spreadId } = bowl.value!;
+  store.edit('Used up first', (draft) => {
+    draft.fromStock = [
+      ...draft.fromStock.filter((one) => one.spreadId !== spreadId),
+      ...(stockId ? [{ spreadId, stockId }] : []),
     ];
   });
 }
@@ -163,6 +187,11 @@ function setTogether(to: boolean): void {
           </td>
           <td colspan="5" />
         </tr>
+        <tr v-if="batch.stock" class="loss" data-test="bowl-stock">
+          <td>of its batch, put away before: {{ batch.stock.name }}</td>
+          <td class="end">{{ units.text(batch.stock.massG, 'bowl') }}</td>
+          <td colspan="5" />
+        </tr>
       </tbody>
     </table>
     <p class="lead">
@@ -214,6 +243,15 @@ function setTogether(to: boolean): void {
         />.
       </template>
     </p>
+    <p v-if="putAway.length > 1" class="sentence">
+      Used up first:
+      <ChoiceField
+        :model-value="fromStock"
+        label="What is used up first"
+        :options="putAway"
+        @update:model-value="useUp"
+      />.
+    </p>
     <p v-for="hold in cooled" :key="hold.after" class="sentence" data-test="cooling">
       It cools
       <ChoiceField
@@ -228,7 +266,7 @@ function setTogether(to: boolean): void {
       }}{{ hold.guessed ? '; its recipe does not say how' : '' }}.
     </p>
     <IngredientList
-      v-for="recipe in [...batch.parts, batch.recipe]"
+      v-for="recipe in batch.mixes > 0 ? [...batch.parts, batch.recipe] : []"
       :key="recipe.recipeId"
       :title="recipe.name"
       :ingredients="recipe.ingredients"

@@ -6,6 +6,7 @@ import QuantityField from '../../figures/QuantityField.vue';
 import FoodPick from '../../pantry/FoodPick.vue';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
+import SurfacePanel from './SurfacePanel.vue';
 
 /** Fondant over the coat, pieces pressed into it, and the board. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -129,6 +130,8 @@ const mass = (g: number): string => units.text(g, 'bowl');
       >.
       <button type="button" class="key small quiet" @click="setFondant(null)">leave it off</button>
     </p>
+
+    <SurfacePanel :tier="tier" :plans="tierPlan.surfaces" @edit="editTier" />
 
     <h2>The board</h2>
     <p class="sentence">

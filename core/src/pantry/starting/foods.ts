@@ -446,4 +446,6 @@ export const startingFoods: Food[] = [
   food('sprinkles', 'sugar sprinkles', [0.02, 0.05, 0.85], [200, 3.2], { may: ['milk', 'soy'] }),
   food('colour-gel', 'colour gel', [0.4, 0, 0.4], [20, 3]),
   food('colour-oil', 'oil-based colour', [0, 0.6, 0], [20, 4.5]),
+  food('cocoa-butter', 'cocoa butter', [0, 1, 0], [250, 9]),
+  food('lustre-dust', 'lustre dust', [0, 0, 0], [4, 3.5]),
 ];

@@ -60,6 +60,7 @@ export function startingPantry(): Pantry {
     foods: startingFoods,
     ganaches: startingGanaches,
     dowels: startingDowels,
+    stock: [],
     kitchen: startingKitchen,
   });
 }

@@ -39,12 +39,12 @@ export const startingOthers: OtherLayer[] = [
   other('meringue-disc', 'Meringue disc', 'crisp disc', [12, 0.28, 8], 'ivory', ['eggs'], {
     spreadMm: 5,
     ovenLoss: 0.25,
-    bake: { ovenC: 110, minutes: 90 },
+    bake: { ovenC: 110, minutes: 90, dryMin: 120 },
   }),
   other('wafer', 'Nut wafer disc', 'crisp disc', [3, 0.2, 8], 'nut', ['eggs', 'tree nuts'], {
     spreadMm: 8,
     ovenLoss: 0.15,
-    bake: { ovenC: 165, minutes: 14 },
+    bake: { ovenC: 165, minutes: 14, dryMin: 0 },
   }),
   other(
     'biscuit',
@@ -53,7 +53,7 @@ export const startingOthers: OtherLayer[] = [
     [5, 0.65, 12],
     'butter',
     ['gluten cereals', 'milk'],
-    { spreadMm: 3, ovenLoss: 0.12, bake: { ovenC: 170, minutes: 14 } },
+    { spreadMm: 3, ovenLoss: 0.12, bake: { ovenC: 170, minutes: 14, dryMin: 0 } },
   ),
   other(
     'shortcake',
@@ -62,7 +62,7 @@ export const startingOthers: OtherLayer[] = [
     [18, 0.55, 5],
     'butter',
     ['gluten cereals', 'eggs', 'milk'],
-    { spreadMm: 6, ovenLoss: 0.12, bake: { ovenC: 200, minutes: 16 } },
+    { spreadMm: 6, ovenLoss: 0.12, bake: { ovenC: 200, minutes: 16, dryMin: 0 } },
   ),
   other('mousse', 'Set mousse', 'mousse', [30, 0.55, 1], 'cream', ['eggs', 'milk']),
   other(

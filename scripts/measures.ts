@@ -15,6 +15,7 @@ import {
   shopping,
   supportLayout,
   replan,
+  scheduleExact,
   schedule,
 } from './measures/core.ts';
 import { carving } from './measures/carve.ts';
@@ -53,6 +54,7 @@ const measures = [
   supportLayout(),
   schedule(),
   replan(),
+  scheduleExact(),
   handRecords(),
   ...(await carving()),
   await pantryFilter(browser, url),

@@ -163,10 +163,74 @@ describe('plans of the days are better level by level', () => {
           // how close everything lies is not searched to the end
           const bare = (levels: Levels): Levels => ({ ...levels, waitedMin: 0 });
           expect(compareLevels(bare(answer.plan.levels), bare(best!))).toBeLessThanOrEqual(1e-6);
+          // what is called the best there can be is no better than the best there is
+          const { late, fresh, begin, sessions } = answer.plan.proof;
+          for (const levels of [answer.plan.levels, best!]) {
+            expect(late.bound).toBeLessThanOrEqual(levels.lateMin + 1e-6);
+            expect(fresh.bound).toBeLessThanOrEqual(levels.freshMin + 1e-6);
+            expect(begin.bound).toBeLessThanOrEqual(levels.spanMin + 1e-6);
+            expect(sessions.bound).toBeLessThanOrEqual(levels.sessions);
+          }
         },
       ),
       { numRuns: 25 },
     );
+  });
+});
+
+describe('how near a plan is to the best there can be', () => {
+  const hours = [
+    { fromMin: -600, toMin: 0 },
+    { fromMin: -2000, toMin: -1700 },
+  ];
+  const proofFor = (tasks: DayTask[], windows = hours) => {
+    const answer = scheduleDay({ ...base, tasks, windows, rounds: 100 });
+    if (!answer.ok) throw new Error(answer.why);
+    return answer.plan;
+  };
+  const taking = (hands: number, ...made: [id: string, mostMin: number][]): DayTask => ({
+    ...task('fill', hands),
+    after: made.map(([id, mostMin]) => ({ id, leastMin: 0, mostMin })),
+  });
+  it('what two hands make one after the other waits for the other: the longer first', () => {
+    const { proof, levels } = proofFor([
+      task('cream', 20),
+      task('sauce', 50),
+      taking(30, ['cream', 60], ['sauce', 60]),
+    ]);
+    // the cream is made last, and the sauce waits those 20 min
+    expect(proof.fresh).toEqual({ value: 20, bound: 20, isProved: true });
+    expect(levels.freshMin).toBe(20);
+    expect([proof.late.isProved, proof.begin.isProved, proof.sessions.bound]).toEqual([
+      true,
+      true,
+      1,
+    ]);
+  });
+  it('what must wait longer than it keeps is late in every plan, and that is proved', () => {
+    const tasks = [task('mousse', 20), taking(10, ['mousse', 30])];
+    tasks[1]!.after[0]!.leastMin = 45;
+    const { proof } = proofFor(tasks);
+    expect(proof.late).toEqual({ value: 15, bound: 15, isProved: true });
+  });
+  it('more work than one evening holds is two stretches', () => {
+    const { proof } = proofFor(
+      [task('a', 290), task('b', 280), task('c', 100)],
+      [
+        { fromMin: -600, toMin: 0 },
+        { fromMin: -2000, toMin: -1700 },
+      ],
+    );
+    expect(proof.sessions).toEqual({ value: 2, bound: 2, isProved: true });
+    expect(proofFor([]).proof.sessions.bound).toBe(0);
+  });
+  it('hours with a short pause are one stretch', () => {
+    const halves = [
+      { fromMin: -300, toMin: 0 },
+      { fromMin: -700, toMin: -400 },
+    ];
+    const { proof } = proofFor([task('a', 250), task('b', 250)], halves);
+    expect(proof.sessions.bound).toBe(1);
   });
 });
 

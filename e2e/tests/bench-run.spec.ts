@@ -58,7 +58,7 @@ test('a bench run with scale and thermometer, over a reload and a server that go
   await goTo(page, /Fill layer 1 and set layer 2/);
   await page.getByTestId('tare').click();
   await putOn(page, '300 g');
-  await expect(page.getByTestId('take')).toContainText(/Take (29|30)\d g/);
+  await expect(page.getByTestId('take')).toContainText(/Take (29|30)\d\sg/);
   await page.getByTestId('take').click();
   await expect(page.getByTestId('note')).toContainText('1 noted here');
 
@@ -179,7 +179,7 @@ test('the thermometer says when the ganache is cool enough', async ({ page }) =>
   await page.getByTestId('devices').getByRole('button', { name: 'Close' }).click();
   await expect(page.getByTestId('probe')).toContainText('still too warm');
   // its curve is known after a while
-  await expect(page.getByTestId('probe')).toContainText(/In about \d+ min/, { timeout: 90_000 });
+  await expect(page.getByTestId('probe')).toContainText(/In about \d+\smin/, { timeout: 90_000 });
   await page.getByTestId('note-temp').click();
   await expect(page.getByTestId('note')).toContainText('1 noted here');
 });

@@ -19,7 +19,7 @@ test('the whole bench sheet, with a timer over a reload', async ({ page }) => {
     if (!isBaked && baking.startsWith('Bake')) {
       isBaked = true;
       const start = page.getByTestId('start-timer');
-      const minutes = Number(/Start (\d+) min/.exec(await start.innerText())![1]);
+      const minutes = Number(/Start (\d+)\smin/.exec(await start.innerText())![1]);
       // thinner than the recipe’s own cake, which takes 42 min
       expect(minutes).toBeGreaterThan(20);
       expect(minutes).toBeLessThan(42);

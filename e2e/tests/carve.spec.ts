@@ -15,7 +15,7 @@ const type = async (page: Page, label: string, value: string): Promise<void> => 
 /** Everything asked of the solids has been answered. */
 const worked = (page: Page) => expect(title(page)).toContainText('stand', slow);
 const grams = (text: string): number => {
-  const found = /([\d.]+) (kg|g)/.exec(text)!;
+  const found = /([\d.]+)\s(kg|g)/.exec(text)!;
   return Number(found[1]) * (found[2] === 'kg' ? 1000 : 1);
 };
 

@@ -91,5 +91,5 @@ test('what was weighed at the bench stands in the log beside what was planned', 
   const row = page.getByTestId('log').getByRole('row').nth(1);
   await expect(row).toContainText('Fill layer 1 and set layer 2 on it');
   await expect(row).toContainText('400 g');
-  await expect(row).toContainText(/[+−]\d+ %/);
+  await expect(row).toContainText(/[+−]\d+\s%/);
 });

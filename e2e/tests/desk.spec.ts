@@ -30,7 +30,7 @@ test('a filling dragged thicker moves section, tally and bowls, and is undone in
 }) => {
   await openDemo(page);
   const filling = handle(page, 'Filling 2, thickness');
-  await expect(filling).toHaveAttribute('aria-valuetext', '7 mm');
+  await expect(filling).toHaveAttribute('aria-valuetext', /^7\smm$/);
   const before = await tally(page, 'frosting').innerText();
   const cake = page.locator('[data-part="tier-1/coat"]');
   const heightBefore = (await cake.boundingBox())!.height;
@@ -133,7 +133,7 @@ test('bad input is told at the field and changes nothing', async ({ page }) => {
 test('every figure shows its working, down to the table it was read from', async ({ page }) => {
   await openDemo(page, 'Meridian', 'Bake');
   await page
-    .getByRole('button', { name: /^1\.\d+ kg$/ })
+    .getByRole('button', { name: /^1\.\d+\skg$/ })
     .first()
     .click();
   const working = page.getByTestId('working');

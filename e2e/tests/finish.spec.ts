@@ -12,11 +12,11 @@ const choose = (page: Page, label: string, option: string) =>
 /** Grams in the first cell of a table that ends in so many grams. */
 const gramsIn = async (page: Page, testId: string, row: string): Promise<number> => {
   const text = await page.getByTestId(testId).locator('tr', { hasText: row }).innerText();
-  return Number(/([\d.]+) g/.exec(text.replace(row, ''))![1]);
+  return Number(/([\d.]+)\sg/.exec(text.replace(row, ''))![1]);
 };
 const scrub = (page: Page, to: string) => page.getByTestId('scrub').fill(to);
 const longest = async (page: Page): Promise<number> =>
-  Number(/longest ([\d.]+) cm/.exec(await page.getByTestId('drip-time').innerText())![1]);
+  Number(/longest ([\d.]+)\scm/.exec(await page.getByTestId('drip-time').innerText())![1]);
 
 test('from a third of the side, no two alike, to grams; a test drip that ran too far changes them', async ({
   page,

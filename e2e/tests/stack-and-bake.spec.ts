@@ -11,7 +11,7 @@ test('exactly 14 cm from the tins in the pantry, in both unit systems', async ({
   await openDemo(page, 'Meridian');
   await page.getByTestId('tab-height').click();
   await type(page, 'Wanted finished height', '14 cm');
-  await expect(page.getByTestId('height-summary')).toContainText(/ways reach 14 cm/);
+  await expect(page.getByTestId('height-summary')).toContainText(/ways reach 14\scm/);
   await page.getByTestId('take-way').first().click();
   await expect(tally(page, 'height')).toHaveText('14 cm');
   await expect(page.getByText('this cake').first()).toBeVisible();
@@ -19,7 +19,7 @@ test('exactly 14 cm from the tins in the pantry, in both unit systems', async ({
   await expect(tally(page, 'height')).toHaveText('11.5 cm');
   await page.getByTestId('units').click();
   await type(page, 'Wanted finished height', '5 1/2 in');
-  await expect(page.getByTestId('height-summary')).toContainText(/ways reach 5 1\/2 in/);
+  await expect(page.getByTestId('height-summary')).toContainText(/ways reach 5 1\/2\sin/);
   await page.getByTestId('take-way').first().click();
   await expect(tally(page, 'height')).toHaveText('5 1/2 in');
 });
@@ -67,7 +67,7 @@ test('uneven layers stand level: measured at the bench, turned, what is left is 
       await type(page, `Layer ${i + 1} at ${places[k]} o’clock`, `${mm} mm`);
   await expect(page.getByTestId('level-summary')).toContainText('leans');
   await page.getByTestId('turn-all').click();
-  await expect(page.getByTestId('level-summary')).toContainText(/stands level|leans by 0.5 mm/);
+  await expect(page.getByTestId('level-summary')).toContainText(/stands level|leans by 0.5\smm/);
   // what-if by hand: a dial turned by its keys
   const dial = page.getByRole('slider', { name: 'Turn of layer 2' });
   const before = await dial.getAttribute('aria-valuenow');
@@ -134,11 +134,11 @@ test('a soft filling creeps: its verdict, its setback, and the height that is le
   await expect(fillings).toContainText('creep out');
   await expect(fillings).toContainText('settle to');
   const lowest = fillings.getByRole('listitem').last();
-  const loose = Number(/settle to ([\d.]+) mm/.exec(await lowest.innerText())![1]);
+  const loose = Number(/settle to ([\d.]+)\smm/.exec(await lowest.innerText())![1]);
   // chilled it is stiffer, and settles less
   await page.getByRole('combobox', { name: 'Stacked at' }).selectOption({ index: 1 });
   await expect
-    .poll(async () => Number(/settle to ([\d.]+) mm/.exec(await lowest.innerText())?.[1] ?? 99))
+    .poll(async () => Number(/settle to ([\d.]+)\smm/.exec(await lowest.innerText())?.[1] ?? 99))
     .toBeGreaterThan(loose);
   // kept short of the edge it arrives flush, and packed fruit keeps the gap open
   await lowest.getByRole('button', { name: /arrives flush/ }).click();

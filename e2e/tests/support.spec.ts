@@ -12,7 +12,7 @@ const tier = (page: Page, name: string) =>
 const dowel = (page: Page, n: number) =>
   page.getByRole('slider', { name: `Dowel ${n}`, exact: true });
 const carries = async (page: Page, n: number): Promise<string> =>
-  (await dowel(page, n).getAttribute('aria-valuetext')) ?? '';
+  ((await dowel(page, n).getAttribute('aria-valuetext')) ?? '').replace(/\s/g, ' ');
 const cautions = (page: Page) => page.locator('.sheet');
 
 test('the three-tier cake off-centre: what it complains of is mended', async ({ page }) => {
@@ -76,7 +76,7 @@ test('a dowel outside the cake is said, with the nearest place that is free', as
   await dowel(page, 1).focus();
   for (let i = 0; i < 12; i++) await page.keyboard.press('Shift+ArrowRight');
   await expect(cautions(page)).toContainText('beyond the board it carries');
-  await expect(cautions(page)).toContainText(/The nearest free place is [\d.]+ cm away/);
+  await expect(cautions(page)).toContainText(/The nearest free place is [\d.]+\scm away/);
   await page.getByRole('button', { name: 'to the nearest free place' }).click();
   await expect(cautions(page)).not.toContainText('beyond the board it carries');
 });
@@ -111,13 +111,13 @@ test('without a rod it is not for the road; each way says what it gains', async 
   await openDemo(page, 'Jubilee', 'Support');
   await turn(page, 'road');
   await page.getByRole('button', { name: 'no rod' }).click();
-  await expect(cautions(page)).toContainText(/tips at \d+ % of a hard stop/);
+  await expect(cautions(page)).toContainText(/tips at \d+\s% of a hard stop/);
   await page.getByTestId('view-tipping').click();
   await expect(page.getByTestId('tipping')).toContainText(/Tips at \d+°/);
   await page
     .getByRole('combobox', { name: 'Where it is stacked' })
     .selectOption({ label: 'where it is served' });
-  await expect(cautions(page)).not.toContainText(/tips at \d+ % of a hard stop/);
+  await expect(cautions(page)).not.toContainText(/tips at \d+\s% of a hard stop/);
   await expect(page.getByTestId('road')).toContainText(
     'each tier in its own box, stacked there, as planned',
   );
@@ -176,7 +176,7 @@ test('what is no food is counted in and out, at the desk and at the bench, and p
     .click();
   await page.getByTestId('all-steps').click();
   await page
-    .getByRole('button', { name: /^Out before it is cut: hardwood rod 6 mm/ })
+    .getByRole('button', { name: /^Out before it is cut: hardwood rod 6\smm/ })
     .first()
     .click();
   await expect(page.getByTestId('count')).toContainText('5 planned');

@@ -17,7 +17,7 @@ test('where a caramel cools is chosen, and days and bench leave the time', async
     .click();
   await expect(page.getByTestId('step')).toContainText('The bowl in cold water');
   await expect(page.getByTestId('step')).toContainText('not for children');
-  await expect(page.getByTestId('start-timer')).toContainText(/Start \d+ min: soft caramel/);
+  await expect(page.getByTestId('start-timer')).toContainText(/Start \d+\smin: soft caramel/);
 });
 
 test('while something waits the bench offers what holds nothing up, and goes there', async ({
@@ -154,7 +154,7 @@ test('a thermometer read by eye says when it is cold enough, and the timer follo
   await reads.press('Enter');
   // from 106 to 62 C in 20 min in a room of 21: another 48 to 28 C
   await expect(page.getByTestId('goes-on')).toContainText(
-    /4[89] min more to 28 °C, at about 10:0[89]/,
+    /4[89]\smin more to 28\s°C, at about 10:0[89]/,
   );
   await page.getByTestId('move-timer').click();
   await expect(page.getByTestId('timer')).toContainText(/4[789]:\d\d/);
@@ -176,4 +176,24 @@ test('what is used at once is not whipped before its cake is ready for it', asyn
   await first.click();
   await expect(page.getByTestId('step').getByRole('heading', { level: 1 })).toHaveText(title);
   await expect(early).toHaveCount(0);
+});
+
+test('sugar goes on the fire only when all that goes into it lies there', async ({ page }) => {
+  await page.goto('/build/jubilee/bench');
+  await page.getByTestId('all-steps').click();
+  await page
+    .getByRole('dialog')
+    .getByText(/^Make the .*caramel/i)
+    .first()
+    .click();
+  const list = page.getByTestId('at-hand');
+  await expect(list).toContainText('First all of this, weighed out');
+  await expect(page.getByTestId('start-timer')).toHaveCount(0);
+  const boxes = list.getByRole('checkbox');
+  await boxes.first().click();
+  await expect(boxes.first()).toBeChecked();
+  await expect(list).toBeVisible();
+  await page.getByTestId('all-at-hand').click();
+  await expect(list).toHaveCount(0);
+  await expect(page.locator('.lead').first()).toContainText(/sugar/i);
 });

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   handsLeft,
+  isAtHand,
   isForGrownUps,
   isForHelper,
   leftLabel,
@@ -10,9 +11,11 @@ import {
   type Step,
 } from '@pyrgotect/core';
 import { computed, defineAsyncComponent } from 'vue';
+import AtHandList from './AtHandList.vue';
 import CountStep from './CountStep.vue';
 import FaultsPanel from './FaultsPanel.vue';
 import ProbeStep from './ProbeStep.vue';
+import TickList from './TickList.vue';
 import WeighStep from './WeighStep.vue';
 import { useWorking } from '../figures/working.ts';
 import LeftAdvice from '../sheets/coat/LeftAdvice.vue';
@@ -60,6 +63,12 @@ const leftG = computed(
 );
 const left = computed(() => handsLeft(props.steps, props.bench.done.value));
 const listText = useListText();
+/** All that cannot be fetched once it has begun lies there, or nothing has to. */
+const opened = computed(
+  () =>
+    props.bench.done.value.has(props.step.key) ||
+    isAtHand(props.step, props.bench.bench.value.checks),
+);
 const running = computed(() => props.bench.timers.value.some((t) => t.stepKey === props.step.key));
 </script>
 
@@ -86,9 +95,14 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     </button>
   </div>
   <h1 data-test="step-title">{{ settings.words(step.title) }}</h1>
-  <p v-if="step.lead" class="lead">{{ units.say(step.lead) }}</p>
+  <AtHandList v-if="!opened" :step="step" :bench="bench" />
+  <p v-if="step.lead && opened" class="lead">{{ units.say(step.lead) }}</p>
 
-  <div v-if="step.amounts.length > 0" class="amounts" :class="{ many: step.amounts.length > 3 }">
+  <div
+    v-if="step.amounts.length > 0 && opened"
+    class="amounts"
+    :class="{ many: step.amounts.length > 3 }"
+  >
     <div v-for="amount in step.amounts" :key="amount.label">
       <div class="what">{{ settings.words(amount.label) }}</div>
       <button
@@ -110,7 +124,7 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
   <WeighStep :step="step" :build="build" :bench="bench" />
   <ProbeStep v-if="step.probe" :step="step" :build="build" :bench="bench" />
 
-  <ul v-if="step.list.length > 0" class="list" :class="{ long: step.list.length > 5 }">
+  <ul v-if="step.list.length > 0 && opened" class="list" :class="{ long: step.list.length > 5 }">
     <li v-for="item in step.list" :key="item.label">
       <span
         >{{ settings.words(item.label) }} <small v-if="item.note">{{ item.note }}</small></span
@@ -140,7 +154,7 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
   />
   <LevelPanel v-if="step.rimsOf !== null" :build="build" :plan="plan" big />
 
-  <div v-if="step.timer && !running" class="timer">
+  <div v-if="step.timer && !running && opened" class="timer">
     <button
       type="button"
       class="key solid start"
@@ -162,19 +176,14 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     </button>
   </div>
 
-  <ul class="checks">
-    <li v-for="check in step.checks" :key="check">
-      <button
-        type="button"
-        role="checkbox"
-        :aria-checked="bench.bench.value.checks.includes(checkKey(step, check))"
-        :class="{ on: bench.bench.value.checks.includes(checkKey(step, check)) }"
-        @click="bench.toggleCheck(check)"
-      >
-        <i aria-hidden="true" />{{ settings.words(check) }}
-      </button>
-    </li>
-  </ul>
+  <TickList
+    v-if="opened && step.checks.length > 0"
+    :rows="
+      step.checks.map((check) => ({ key: checkKey(step, check), text: settings.words(check) }))
+    "
+    :ticked="bench.bench.value.checks"
+    @tick="(key) => bench.tick([key])"
+  />
   <FaultsPanel :step="step" :build="build" :plan="plan" :bench="bench" @note="emit('notes')" />
   <p v-for="caution in step.cautions" :key="caution.text" class="caution">
     <b>▲</b> {{ units.say(caution) }}
@@ -254,8 +263,7 @@ h1 {
 .many .big small {
   font-size: var(--size-head);
 }
-.list,
-.checks {
+.list {
   list-style: none;
   margin: 18px 0 0;
   padding: 0;
@@ -290,29 +298,6 @@ h1 {
 .start {
   font: 700 var(--size-title) var(--heading);
   padding: 13px 20px;
-}
-.checks li {
-  border-top: 1.5px solid var(--line);
-}
-.checks button {
-  width: 100%;
-  min-height: 54px;
-  text-align: left;
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  padding: 8px 4px;
-}
-.checks i {
-  width: 24px;
-  height: 24px;
-  flex: none;
-  border: 2.4px solid var(--ink);
-  border-radius: 3px;
-}
-.checks .on i {
-  background: var(--accent);
-  border-color: var(--accent);
 }
 .caution {
   background: var(--warn-wash);

@@ -86,15 +86,16 @@ export function useBench(steps: () => Step[]) {
       });
     });
   }
-  function toggleCheck(check: string): void {
+  /** Ticks what is not ticked, and the other way round, each as its key says. */
+  function tick(keys: readonly string[]): void {
     if (!step.value) return;
-    const key = checkKey(step.value, check);
     const at = step.value.key;
     edit('Check', (b) => {
       // where work was begun it stays, whatever order the days come to
       b.stepKey ??= at;
-      if (b.checks.includes(key)) b.checks = b.checks.filter((c) => c !== key);
-      else b.checks.push(key);
+      for (const key of keys)
+        if (b.checks.includes(key)) b.checks = b.checks.filter((c) => c !== key);
+        else b.checks.push(key);
     });
   }
   function startTimer(minutes: number): void {
@@ -179,7 +180,7 @@ export function useBench(steps: () => Step[]) {
     goTo,
     finish,
     reopen,
-    toggleCheck,
+    tick,
     startTimer,
     stopTimer,
     addMinutes,

@@ -1,8 +1,7 @@
 <script setup lang="ts" generic="N extends number | null">
-import { readField, stepOf, type Quantity } from '@pyrgotect/core';
+import { readField, showText, stepOf, type Quantity } from '@pyrgotect/core';
 import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue';
 import { useSettings } from '../stores/settings.ts';
-import { useUnits } from './units.ts';
 
 /**
  * A figure the user decides, typed in any unit. What is typed is taken when the field is left or
@@ -29,11 +28,12 @@ const give = (value: number | null): void =>
   // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-assertion -- it does not know the component's own type
   emit('update:modelValue', value as N);
 const settings = useSettings();
-const units = useUnits();
 const id = useId();
 const input = useTemplateRef<HTMLInputElement>('input');
 const shown = computed(() =>
-  props.modelValue === null ? props.auto : units.text(props.modelValue, props.of.kind),
+  props.modelValue === null
+    ? props.auto
+    : showText(props.modelValue, props.of.kind, settings.system),
 );
 const text = ref(shown.value);
 const problem = ref('');

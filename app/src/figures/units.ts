@@ -11,11 +11,18 @@ export interface InUnits {
   outline: (outline: Outline) => string;
 }
 
+const unitAfter =
+  /(\d) (?=(?:mg|g|kg|oz|lb|mL|L|fl oz|mm|cm|m|in|min|h|s|cm²|in²|kPa|cups?|tbsp|tsp)(?![\p{L}])|[%°])/gu;
+const noBreak = '\u00a0';
+/** A number and its unit, or an hour and its minutes, that no line's end parts. */
+export const keptTogether = (text: string): string =>
+  text.replace(unitAfter, `$1${noBreak}`).replace(/(\dh|\d\u00a0h|lb) (?=\d)/g, `$1${noBreak}`);
+
 export function useUnits(): InUnits {
   const settings = useSettings();
   return {
-    text: (value, kind) => showText(value, kind, settings.system),
-    say: (phrase) => say(phrase, settings.system),
+    text: (value, kind) => keptTogether(showText(value, kind, settings.system)),
+    say: (phrase) => keptTogether(say(phrase, settings.system)),
     outline: (outline) => outlineText(outline, settings.system),
   };
 }

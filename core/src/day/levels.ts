@@ -22,9 +22,9 @@ export interface Levels {
 }
 
 /** What keeps no longer than this is to wait as little as can be, min. */
-const shortKeepsMin = 240;
+export const shortKeepsMin = 240;
 /** Plans nearer to each other than this are equal on their level, min. */
-const bands = { freshMin: 10, spanMin: 120 } as const;
+export const bands = { freshMin: 10, spanMin: 120 } as const;
 /** Hands off for longer than this is the end of a stretch of work, min. */
 export const pauseMin = 180;
 

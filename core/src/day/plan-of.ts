@@ -2,6 +2,7 @@ import { lateOf, levelsOf, spanOf } from './levels.ts';
 import type { Follower } from './order.ts';
 import { placeBackward } from './place.ts';
 import type { DayPlan, DayQuestion } from './plan-types.ts';
+import { proofOf } from './proof.ts';
 import type { DayTask, Placed, Resource } from './types.ts';
 import { handsOf, inHours, lengthOf, spansOf, Usage } from './usage.ts';
 
@@ -53,6 +54,7 @@ export function planOf(
     };
     slack[task.id] = { earlierMin: reach(earliest, -5), laterMin: reach(latest, 5) };
   }
+  const levels = levelsOf(tasks, starts);
   const placed = order
     .map((task): Placed => {
       const startMin = starts.get(task.id)!;
@@ -72,7 +74,8 @@ export function planOf(
     gapShare: boundMin > 0 ? spanOf(starts) / boundMin - 1 : 0,
     handsMin: tasks.reduce((sum, task) => sum + handsOf(task), 0),
     late: lateOf(tasks, starts),
-    levels: levelsOf(tasks, starts),
+    levels,
+    proof: proofOf(tasks, windows, capacity, levels, boundMin),
     slack,
     moved: tasks.flatMap(({ id, pinMin }) =>
       pinMin !== undefined && Math.abs(starts.get(id)! - pinMin) > 0.5

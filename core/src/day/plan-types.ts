@@ -1,4 +1,5 @@
 import type { Window } from './hours.ts';
+import type { Proof } from './proof.ts';
 import type { Late, Levels } from './levels.ts';
 import type { Capacity, DayTask, Placed, Resource } from './types.ts';
 
@@ -13,6 +14,8 @@ export interface DayPlan {
   gapShare: number;
   /** How good it is, level by level. */
   levels: Levels;
+  /** How near that is to the best there can be. */
+  proof: Proof;
   /** Hands-on time of all tasks. */
   handsMin: number;
   /** Times a result waits longer than it keeps: by task and what came before, and by how much. */

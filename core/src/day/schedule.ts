@@ -5,6 +5,7 @@ import { followersOf, inOrder } from './order.ts';
 import { latestStarts, noCaps, placeBackward } from './place.ts';
 import { planOf } from './plan-of.ts';
 import type { DayAnswer, DayQuestion } from './plan-types.ts';
+import { proofOf } from './proof.ts';
 import type { DayTask } from './types.ts';
 import { handsOf, lengthOf } from './usage.ts';
 
@@ -32,7 +33,8 @@ export function scheduleDay(
         gapShare: 0,
         handsMin: 0,
         late: [],
-        levels: { lateMin: 0, freshMin: 0, spanMin: 0, sessions: 0, waitedMin: 0 },
+        levels: nothing,
+        proof: proofOf([], windows, capacity, nothing, 0),
         slack: {},
         moved: [],
         critical: [],
@@ -106,6 +108,8 @@ export function scheduleDay(
     plan: planOf(question, order, followers, best.starts, boundMin, rounds, best.ranks, best.caps),
   };
 }
+
+const nothing: Levels = { lateMin: 0, freshMin: 0, spanMin: 0, sessions: 0, waitedMin: 0 };
 
 /** After so many rounds in which nothing got better, nothing is expected to. */
 const staleRounds = 300;

@@ -3,6 +3,7 @@ import { handsOf, limits, type Build, type DaySettings, type CakePlan } from '@p
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
+import ProofLine from '../../day/ProofLine.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useBuild } from '../../stores/build.ts';
 import { useKitchen } from '../../stores/kitchen.ts';
@@ -168,9 +169,9 @@ async function saveTable(): Promise<void> {
         <b>{{ at(day.plan.placed[0]!.startMin) }}</b> to {{ at(0)
         }}<template v-if="day.isShared"
           >; all cakes together begin {{ at(-day.plan.spanMin) }}</template
-        >. No plan can begin later than {{ at(-day.plan.boundMin) }}: this one is at most
-        {{ text(day.plan.gapShare, 'share') }} longer than the best there is.
+        >.
       </p>
+      <ProofLine :plan="day.plan" :at="at" />
       <p v-if="day.plan.late.length > 0" class="wrong" role="alert">
         <template v-for="late in day.plan.late" :key="late.id + late.after">
           {{ day.taskOf(late.after)?.title }} waits {{ text(late.byMin, 'minutes') }} longer than it

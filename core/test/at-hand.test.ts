@@ -3,15 +3,17 @@ import {
   atHandFor,
   goOnKey,
   isAtHand,
+  metric,
   newBuild,
   planBuild,
+  showText,
   weighedKey,
   weighTargets,
   type Build,
   type Step,
 } from '../src/index.ts';
 import { pantry } from './arbitrary.ts';
-import { stepsOf } from './work-kit.ts';
+import { demo, stepsOf } from './work-kit.ts';
 
 /* What lies weighed out before something begins that cannot be left. */
 
@@ -41,6 +43,30 @@ describe('before sugar is on the fire', () => {
   it('what the scale weighed counts as there', () => {
     const [first] = weighTargets(caramel);
     expect(lines[0]!.key).toBe(weighedKey(caramel, first!));
+  });
+});
+
+describe('what the scale asks for', () => {
+  it('is the very number that the step shows, of every line and amount', () => {
+    let looked = 0;
+    for (const name of ['jubilee', 'meridian', 'comet-crepes'])
+      for (const step of stepsOf(planBuild(demo(name), pantry))) {
+        const shown = [...step.list, ...step.amounts].map(({ label, value, kind }) => ({
+          label,
+          text: showText(value, kind, metric),
+        }));
+        for (const { label, wantedG } of weighTargets(step)) {
+          const line = shown.find((one) => one.label === label);
+          if (wantedG === null || !line) continue;
+          const [, number = '', unit] = /^([\d.]+) (kg|g)$/.exec(line.text) ?? [];
+          expect(wantedG, `${step.title}: ${label}`).toBeCloseTo(
+            Number(number) * (unit === 'kg' ? 1000 : 1),
+            6,
+          );
+          looked += 1;
+        }
+      }
+    expect(looked).toBeGreaterThan(60);
   });
 });
 

@@ -10,6 +10,7 @@ import {
   temperatureLog,
   type Build,
   type DayTask,
+  windowsBefore,
   type Levels,
   type ReadyQuestion,
 } from '../src/index.ts';
@@ -223,6 +224,29 @@ describe('how near a plan is to the best there can be', () => {
     );
     expect(proof.sessions).toEqual({ value: 2, bound: 2, isProved: true });
     expect(proofFor([]).proof.sessions.bound).toBe(0);
+  });
+  it('the three-tier cake: nothing too late and nothing fresher, both proved', () => {
+    const build = demo('jubilee');
+    const tasks = tasksOf(build, planBuild(build, pantry));
+    const berries = tasks.find(({ line }) => line?.preparedFor?.last)!;
+    // washed for the box, and not for the rods that go in hours before
+    const takers = tasks.filter(({ after }) => after.some(({ id }) => id === berries.id));
+    expect(takers.map(({ id }) => id)).toEqual(['box']);
+    const placed = placedOf(build, tasks);
+    const [washed, box] = [berries.id, 'box'].map((id) => placed.find((one) => one.id === id)!);
+    expect(box!.startMin - washed!.endMin).toBeLessThan(10);
+    const answer = scheduleDay({
+      tasks,
+      windows: windowsBefore(new Date('2027-06-19T15:30:00'), build.day.hours),
+      capacity: { hands: 1, oven: 1, mixer: 1, fridge: 900, freezer: 0 },
+      seed: 3,
+      rounds: 60,
+    });
+    if (!answer.ok) throw new Error(answer.why);
+    expect([answer.plan.proof.late.isProved, answer.plan.proof.fresh.isProved]).toEqual([
+      true,
+      true,
+    ]);
   });
   it('hours with a short pause are one stretch', () => {
     const halves = [

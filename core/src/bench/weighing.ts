@@ -1,4 +1,5 @@
 import type { BenchNote, Build } from '../document/types.ts';
+import { weighableG } from '../units/format.ts';
 import { dimensionOf } from '../units/kinds.ts';
 import { isOfSame, type Recordable, type Step } from './steps.ts';
 
@@ -12,13 +13,6 @@ export interface WeighTarget {
 }
 
 const isMass = (kind: Recordable['show']): boolean => dimensionOf[kind] === 'mass';
-/** Grams as the step shows them: what is weighed is what is read. */
-const asShown = (g: number, kind: Recordable['show']): number =>
-  kind === 'bowl'
-    ? Math.round(g / 5) * 5
-    : kind === 'small'
-      ? Math.round(g)
-      : Math.round(g * 10) / 10;
 /** A whole cake is not set on a kitchen scale. */
 const isForScale = (kind: Recordable['show']): boolean => isMass(kind) && kind !== 'weight';
 
@@ -30,14 +24,14 @@ export function weighTargets(step: Step): WeighTarget[] {
   const isWeighedOut = step.chapter === 'Bake' || step.chapter === 'Bowls';
   const targets: WeighTarget[] = step.list
     .filter((item) => isWeighedOut && isForScale(item.kind))
-    .map(({ label, value, kind }) => ({ label, wantedG: asShown(value, kind), record: null }));
+    .map(({ label, value, kind }) => ({ label, wantedG: weighableG(value, kind), record: null }));
   for (const amount of step.amounts) {
     if (!isForScale(amount.kind)) continue;
     const isOwn =
       own !== null && own.takenG === undefined && Math.abs(own.planned - amount.value) < 0.01;
     targets.push({
       label: amount.label,
-      wantedG: asShown(amount.value, amount.kind),
+      wantedG: weighableG(amount.value, amount.kind),
       record: isOwn
         ? own
         : {

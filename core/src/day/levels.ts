@@ -44,18 +44,34 @@ export function lateOf(tasks: readonly DayTask[], starts: ReadonlyMap<string, nu
 export const spanOf = (starts: ReadonlyMap<string, number>): number =>
   -Math.min(0, ...starts.values());
 
+/** Results that keep short, what takes them, and how long they wait. */
+const shortWaits = (
+  tasks: readonly DayTask[],
+  starts: ReadonlyMap<string, number>,
+): { madeId: string; waitMin: number }[] => {
+  const byId = new Map(tasks.map((task) => [task.id, task]));
+  return tasks.flatMap((task) =>
+    task.after.flatMap(({ id, mostMin }) => {
+      const made = byId.get(id);
+      if (!made || mostMin === null || mostMin > shortKeepsMin) return [];
+      const waitMin = starts.get(task.id)! - (starts.get(id)! + lengthOf(made));
+      return waitMin > 0 ? [{ madeId: id, waitMin }] : [];
+    }),
+  );
+};
+
+/** What keeps short and waits all the same, the longest first. */
+export const waitingShort = (
+  tasks: readonly DayTask[],
+  starts: ReadonlyMap<string, number>,
+): string[] =>
+  shortWaits(tasks, starts)
+    .sort((a, b) => b.waitMin - a.waitMin)
+    .map(({ madeId }) => madeId);
+
 /** The levels of a plan, from the starts of its tasks. */
 export function levelsOf(tasks: readonly DayTask[], starts: ReadonlyMap<string, number>): Levels {
-  const ends = new Map(tasks.map((task) => [task.id, starts.get(task.id)! + lengthOf(task)]));
-  const freshMin = tasks
-    .flatMap((task) =>
-      task.after.flatMap(({ id, mostMin }) =>
-        mostMin !== null && mostMin <= shortKeepsMin && ends.has(id)
-          ? [Math.max(0, starts.get(task.id)! - ends.get(id)!)]
-          : [],
-      ),
-    )
-    .reduce((sum, min) => sum + min, 0);
+  const freshMin = shortWaits(tasks, starts).reduce((sum, { waitMin }) => sum + waitMin, 0);
   const hands = tasks
     .flatMap(({ id, handsMin, waitMin, again }) => {
       const at = starts.get(id)!;

@@ -173,11 +173,10 @@ export function linkCake(
   const [first] = firstOf.get(cakeLine.id) ?? [];
   if (!first) return;
   for (const [lineId, last] of lastOf) {
-    if (lineId === cakeLine.id || last.line?.batchId) continue;
+    if (lineId === cakeLine.id) continue;
+    // a bowl, or what was made ready, is there for what takes it; where nothing is known to, for the end
+    const isForOne = Boolean(last.line?.batchId ?? last.line?.preparedFor);
+    if (isForOne && tasks.some((task) => task.after.some(({ id }) => id === last.id))) continue;
     first.after.push({ id: last.id, leastMin: 0, mostMin: null });
   }
-  // a bowl that nothing is known to take from is made before the end
-  for (const last of lastOf.values())
-    if (last.line?.batchId && !tasks.some((task) => task.after.some(({ id }) => id === last.id)))
-      first.after.push({ id: last.id, leastMin: 0, mostMin: null });
 }

@@ -1,6 +1,14 @@
 import { randomFrom } from '../working/random.ts';
 import { latestFor } from './hours.ts';
-import { compareLevels, lateOf, levelsOf, spanOf, type Late, type Levels } from './levels.ts';
+import {
+  compareLevels,
+  lateOf,
+  levelsOf,
+  spanOf,
+  waitingShort,
+  type Late,
+  type Levels,
+} from './levels.ts';
 import { followersOf, inOrder } from './order.ts';
 import { latestStarts, noCaps, placeBackward } from './place.ts';
 import { planOf } from './plan-of.ts';
@@ -75,7 +83,7 @@ export function scheduleDay(
     const starts = placeBackward(order, followers, ranks, question, caps);
     return starts instanceof Map ? { ranks, caps, starts, levels: levelsOf(tasks, starts) } : null;
   };
-  best = repaired(best, tasks, lengths, tried);
+  best = fresher(repaired(best, tasks, lengths, tried), tasks, tried);
   const spread = Math.max(...ahead.values());
   let rounds = 0;
   let improvedAt = 0;
@@ -120,6 +128,24 @@ interface Tried {
   caps: ReadonlyMap<string, number>;
   starts: ReadonlyMap<string, number>;
   levels: Levels;
+}
+
+/**
+ * What keeps short is made right before it is taken, and whatever else competes for the hands goes
+ * before it, as long as that makes the plan better.
+ */
+function fresher(
+  from: Tried,
+  tasks: readonly DayTask[],
+  tried: (ranks: Tried['ranks'], caps: Tried['caps']) => Tried | null,
+): Tried {
+  let best = from;
+  for (const id of waitingShort(tasks, from.starts)) {
+    const first = Math.max(...best.ranks.values()) + 1;
+    const other = tried(new Map(best.ranks).set(id, first), best.caps);
+    if (other && compareLevels(other.levels, best.levels) < 0) best = other;
+  }
+  return best;
 }
 
 /** So often what waits too long is pulled forward before it is left as it is. */

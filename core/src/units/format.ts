@@ -45,6 +45,15 @@ function length(mm: number, kind: Kind, system: UnitSystem): Shown {
 /** From here on a bowl is weighed to 5 g. */
 const coarseG = 500;
 
+/**
+ * Grams as they are weighed and shown: one figure is one number, whichever way it is shown; to the gram,
+ * a bowl to 5 g from half a kilogram on, what is fine to a tenth up to 20 g.
+ */
+export function weighableG(g: number, kind: Kind): number {
+  if (kind === 'fineMass' && Math.abs(g) < 20) return Math.round(g * 10) / 10;
+  return kind === 'bowl' && Math.abs(g) >= coarseG ? roundTo(g, 5) : Math.round(g);
+}
+
 function mass(g: number, kind: Kind, system: UnitSystem): Shown {
   if (kind === 'fineMass' && Math.abs(g) < 20)
     return system.mass === 'oz'
@@ -64,8 +73,7 @@ function mass(g: number, kind: Kind, system: UnitSystem): Shown {
     return { number: `${lb} lb ${asFraction(left, 4)}`, unit: 'oz' };
   }
   if (kind === 'weight') return { number: trim(g / 1000, 1), unit: 'kg' };
-  // one figure is one number, whichever way it is shown: to the gram, and to 5 g from half a kilogram on
-  const rounded = kind === 'bowl' && Math.abs(g) >= coarseG ? roundTo(g, 5) : Math.round(g);
+  const rounded = weighableG(g, kind);
   if (rounded >= 1000) return { number: trim(rounded / 1000, 3), unit: 'kg' };
   return { number: trim(rounded, 0), unit: 'g' };
 }

@@ -26,7 +26,7 @@ describe('figures in sentences', () => {
     const units = useUnits();
     const words = phrase('Spread {high} thick.', { high: [250, 'size'] });
     expect(seen(units.say(words))).toBe('Spread 25~cm thick.');
-    useSettings().setUnits({ ...useSettings().system, length: 'in' });
+    void useSettings().setUnits({ ...useSettings().system, length: 'in' });
     expect(seen(units.say(words))).toContain('~in thick.');
   });
 });

@@ -23,7 +23,7 @@ import {
   startingPantry,
   sugarShareOf,
   unsweetenedToAdd,
-  useDays,
+  cakeDays,
   faults,
   type Build,
   type PutRightQuestion,
@@ -79,8 +79,40 @@ describe('a shopping list', () => {
       pantry.foods,
     );
     expect(two.rows[0]!.spare).toMatchObject([{ foodId: 'egg-whites', pieces: 8 }]);
+    expect(two.rows[0]!.paired).toEqual([]);
     const whole = shoppingList([cake('a', null, line('eggs', 150))], pantry.foods);
     expect(whole.rows[0]!.spare).toEqual([]);
+  });
+  it('uses the whites that one cake leaves for another, while they keep, and opens no egg twice', () => {
+    const listed = (days: (string | null)[], lines: ReturnType<typeof line>[][]) =>
+      shoppingList(
+        lines.map((some, i) => cake('abc'[i]!, days[i]!, ...some)),
+        pantry.foods,
+      ).rows.find(({ foodId }) => foodId === 'eggs')!;
+    const yolks = [line('egg-yolks', 6 * 17)];
+    const whites = [line('egg-whites', 4 * 33)];
+    const soon = listed(['2027-06-10', '2027-06-12'], [yolks, whites]);
+    expect([soon.pieces, soon.paired]).toEqual([
+      6,
+      [{ foodId: 'egg-whites', name: 'egg whites', pieces: 4, from: 'a', to: 'b' }],
+    ]);
+    expect(soon.spare).toMatchObject([{ foodId: 'egg-whites', pieces: 2 }]);
+    // after three days they are thrown away, and eggs opened anew
+    const late = listed(['2027-06-10', '2027-06-13'], [yolks, whites]);
+    expect([late.pieces, late.paired]).toEqual([10, []]);
+    // nor for a cake that has no day
+    expect(listed([null, '2027-06-10'], [yolks, whites]).paired).toEqual([]);
+    // the earlier cake leaves what the later one takes, whichever was written down first
+    expect(listed(['2027-06-12', '2027-06-10'], [yolks, whites]).paired).toMatchObject([
+      { foodId: 'egg-yolks', pieces: 4, from: 'b', to: 'a' },
+    ]);
+    // yolks of the second pair with whites of the third; what is left over is what was opened less what is used
+    const three = listed(
+      ['2027-06-10', '2027-06-11', '2027-06-12'],
+      [yolks, whites, [line('egg-whites', 3 * 33), line('egg-yolks', 17)]],
+    );
+    expect(three.paired.reduce((sum, { pieces }) => sum + pieces, 0)).toBe(6);
+    expect(three.pieces).toBe(6 + 1);
   });
   it('buys what spoils as late as it keeps, and twice where it does not last', () => {
     const list = shoppingList(
@@ -121,7 +153,7 @@ describe('a shopping list', () => {
     const made = build('dated');
     made.brief.serveAt = '2027-06-12T15:00';
     made.day.hours = Array.from({ length: 7 }, () => ({ from: 17 * 60, to: 21 * 60 }));
-    const spans = useDays(made, pantry)!;
+    const spans = cakeDays(made, pantry)!.uses;
     const plan = planBuild(made, pantry);
     const steps = plan.steps.ok ? plan.steps.value : [];
     for (const { first, last } of Object.values(spans)) {
@@ -137,9 +169,9 @@ describe('a shopping list', () => {
       const food = pantry.foods.find(({ id }) => id === foodId);
       if (food) expect(known).toContain(food.boughtAs ?? food.id);
     }
-    expect(useDays({ ...made, brief: { ...made.brief, serveAt: null } }, pantry)).toBeNull();
+    expect(cakeDays({ ...made, brief: { ...made.brief, serveAt: null } }, pantry)).toBeNull();
     const shut = Array.from({ length: 7 }, () => ({ from: 0, to: 0 }));
-    expect(useDays({ ...made, day: { ...made.day, hours: shut } }, pantry)).toBeNull();
+    expect(cakeDays({ ...made, day: { ...made.day, hours: shut } }, pantry)).toBeNull();
   });
   it('keeps what has no ingredient row by its name, and costs nothing for water', () => {
     const list = shoppingList(

@@ -12,7 +12,8 @@ import {
   type Pantry,
   type ShoppingPlan,
   type ShoppingRow,
-  type UseDays,
+  type CakeDays,
+  type Together,
 } from '@pyrgotect/core';
 import { format, parseISO } from 'date-fns';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
@@ -71,7 +72,7 @@ interface Cakes {
 }
 interface Question extends Cakes {
   leadDays: number;
-  days: Record<string, UseDays | null>;
+  days: Record<string, CakeDays | null>;
 }
 const shapeOf = (build: Build): ShapePlan =>
   planShape(build, pantry.pantry, carvings.answerTo, correctionsFor(build, hand.corrections));
@@ -105,9 +106,9 @@ const cakes = computed<Cakes | null>(() =>
 /** The list comes first: planning days takes longer. */
 const isListed = ref(false);
 /** When each cake takes what, by the plan of its days; until that is known it begins so many days before. */
-const { answer: days, current: daysKnown } = useAnswer<Cakes, Record<string, UseDays | null>>(
+const { answer: days, current: daysKnown } = useAnswer<Cakes, Record<string, CakeDays | null>>(
   () => (isListed.value ? cakes.value : null),
-  (solver, q) => solver.useDays(q.builds, q.pantry, q.carved, q.corrections),
+  (solver, q) => solver.cakeDays(q.builds, q.pantry, q.carved, q.corrections),
 );
 /** Cakes whose days are not planned: without hours enough, or not planned yet. */
 const byLead = computed(
@@ -153,6 +154,16 @@ const whenText = (row: ShoppingRow): string => {
 };
 const spareText = (row: ShoppingRow): string =>
   `left over: ${row.spare.map(({ pieces, name, massG }) => `${pieces} ${name}, ${mass(massG)}`).join('; ')}`;
+const pairedText = (row: ShoppingRow): string =>
+  row.paired
+    .map(({ pieces, name, from, to }) => `${pieces} ${name} left from ${from} go into ${to}`)
+    .join('; ');
+const dayMin = 1440;
+/** "26 h", "3 days" */
+const longText = (min: number): string =>
+  min < 2 * dayMin ? units.text(min, 'minutes') : `${Math.round(min / dayMin)} days`;
+const gainText = ({ savesMin, olderMin, keepsMin, mixes }: Together): string =>
+  `${mixes === 1 ? 'One mixing' : `${mixes} mixings`}: saves ${units.text(savesMin, 'minutes')} of hands${olderMin < 1 ? '' : `; the last of it is ${longText(olderMin)} older, and keeps ${longText(keepsMin)} in the cold`}.`;
 const headers = [
   { title: 'ingredient', key: 'name' },
   { title: 'needed', key: 'needG', align: 'end' as const },
@@ -265,6 +276,9 @@ function save(): void {
                   <small v-if="item.builds.length < answer.builds.length">{{
                     item.builds.map((build) => build.name).join(', ')
                   }}</small>
+                  <small v-if="item.paired.length > 0" data-test="paired">{{
+                    pairedText(item)
+                  }}</small>
                   <small v-if="item.spare.length > 0" data-test="spare">{{
                     spareText(item)
                   }}</small>
@@ -277,6 +291,17 @@ function save(): void {
               </tr>
             </template>
           </v-data-table>
+          <template v-if="answer.together.length > 0">
+            <h2>Made at once</h2>
+            <ul class="together" data-test="together">
+              <li v-for="one in answer.together" :key="one.id">
+                <b>{{ one.name }}, {{ mass(one.massG) }}</b> on
+                {{ format(one.madeAt, 'EEE d MMM') }}:
+                {{ one.parts.map(({ cake, massG }) => `${mass(massG)} for ${cake}`).join(', ') }}.
+                {{ gainText(one) }}
+              </li>
+            </ul>
+          </template>
           <h2>On the labels</h2>
           <table class="labels">
             <tbody>
@@ -319,6 +344,10 @@ aside {
 section {
   padding: 18px 28px;
   overflow: auto;
+}
+.together {
+  margin: 4px 0 14px;
+  padding-left: 18px;
 }
 .cake {
   display: flex;

@@ -7,7 +7,7 @@ import {
   scheduleDay,
   planShopping,
   pricesOf,
-  useDays,
+  cakeDays,
   solveHeight,
   solveLevel,
   tempsForLooks,
@@ -34,7 +34,7 @@ import {
   type ReadyQuestion,
   type Replan,
   type ShoppingPlan,
-  type UseDays,
+  type CakeDays,
 } from '@pyrgotect/core';
 import { expose } from 'comlink';
 
@@ -50,7 +50,7 @@ const solver = {
     leadDays: number,
     carved: CarveResult[],
     corrections: Corrections,
-    days: Record<string, UseDays | null>,
+    days: Record<string, CakeDays | null>,
   ): ShoppingPlan =>
     planShopping(
       builds,
@@ -60,16 +60,16 @@ const solver = {
       corrections,
       days,
     ),
-  useDays: (
+  cakeDays: (
     builds: Build[],
     pantry: Pantry,
     carved: CarveResult[],
     corrections: Corrections,
-  ): Record<string, UseDays | null> =>
+  ): Record<string, CakeDays | null> =>
     Object.fromEntries(
       builds.map((build) => [
         build.id,
-        useDays(build, pantry, (key) => carved.find((each) => each.key === key), corrections),
+        cakeDays(build, pantry, (key) => carved.find((each) => each.key === key), corrections),
       ]),
     ),
   prices: (

@@ -5,7 +5,8 @@ import { correctionsFor, type Corrections, noCorrections } from '../hand/correct
 import { planBuying } from '../plan/buying.ts';
 import { planBuild } from '../plan/plan.ts';
 import { nothingCarved } from '../plan/shape.ts';
-import type { UseDays } from './use-days.ts';
+import type { CakeDays } from './cake-days.ts';
+import { madeTogether, type Together } from './made-together.ts';
 import { addDays } from '../units/days.ts';
 import { shoppingList, type ShoppingBuild, type ShoppingList } from './shopping.ts';
 
@@ -23,6 +24,8 @@ export interface ShoppedBuild {
 
 export interface ShoppingPlan extends ShoppingList {
   builds: ShoppedBuild[];
+  /** Bowls that several of the cakes take and that can be made at once. */
+  together: Together[];
 }
 
 /**
@@ -36,7 +39,7 @@ export function planShopping(
   leadDays: number,
   carved: CarveAnswers = nothingCarved,
   corrections: Corrections = noCorrections,
-  days: Readonly<Record<string, UseDays | null>> = {},
+  days: Readonly<Record<string, CakeDays | null>> = {},
 ): ShoppingPlan {
   const shopped: ShoppedBuild[] = [];
   const lists: ShoppingBuild[] = [];
@@ -50,7 +53,7 @@ export function planShopping(
     const { id, name, brief } = build;
     const useOn = brief.serveAt === null ? null : addDays(brief.serveAt.slice(0, 10), -leadDays);
     if (ingredients.ok)
-      lists.push({ id, name, useOn, days: days[id] ?? null, ingredients: ingredients.value });
+      lists.push({ id, name, useOn, days: days[id]?.uses ?? null, ingredients: ingredients.value });
     shopped.push({
       id,
       name,
@@ -61,7 +64,12 @@ export function planShopping(
       problem: ingredients.ok ? null : ingredients.problem,
     });
   }
-  return { ...shoppingList(lists, pantry.foods), builds: shopped };
+  const made = builds.flatMap(({ id }) => days[id]?.made ?? []);
+  return {
+    ...shoppingList(lists, pantry.foods),
+    builds: shopped,
+    together: madeTogether(made, pantry.kitchen.washMin),
+  };
 }
 
 /** What one cake costs, work and dowels included; null where its price could not be computed. */

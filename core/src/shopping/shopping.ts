@@ -1,5 +1,6 @@
 import type { Food } from '../pantry/types.ts';
 import { boughtFor, costOf } from '../price/price.ts';
+import { SpareParts, type PairedPart, type SparePart } from './spare-parts.ts';
 import type { UseDays } from './use-days.ts';
 import { addDays } from '../units/days.ts';
 import { wholePieces, type ScaledIngredient } from '../recipes/scale.ts';
@@ -38,14 +39,8 @@ export interface ShoppingRow {
   builds: { id: string; name: string; needG: number }[];
   /** Parts of what is bought whole that no cake takes: whites of eggs whose yolks are used. */
   spare: SparePart[];
-}
-
-/** What is left of whole pieces whose other part is used. */
-export interface SparePart {
-  foodId: string;
-  name: string;
-  pieces: number;
-  massG: number;
+  /** Parts that one cake leaves over and another takes. */
+  paired: PairedPart[];
 }
 
 export interface ShoppingList {
@@ -64,10 +59,11 @@ export function shoppingList(
   foods: readonly Food[],
 ): ShoppingList {
   const byId = new Map(foods.map((food) => [food.id, food]));
+  const spares = new SpareParts();
   const rows = new Map<string, ShoppingRow & { food: Food | null; days: string[] }>();
   const inOrder = [...builds].sort((a, b) => (a.useOn ?? '9999').localeCompare(b.useOn ?? '9999'));
   for (const build of inOrder) {
-    for (const need of needsOf(build, byId, foods)) {
+    for (const need of needsOf(build, byId, foods, spares)) {
       let row = rows.get(need.key);
       if (!row)
         rows.set(
@@ -90,11 +86,11 @@ export function shoppingList(
             twice: false,
             builds: [],
             spare: [],
+            paired: [],
             days: [],
           }),
         );
       row.needG += need.massG;
-      for (const one of need.spare) addSpare(row.spare, one);
       row.builds.push({ id: build.id, name: build.name, needG: need.massG });
       const span = need.food && build.days?.[need.food.id];
       if (span) row.days.push(span.first, span.last);
@@ -118,6 +114,8 @@ export function shoppingList(
     const from = upTo && keeps !== null ? addDays(upTo, -keeps) : null;
     return {
       ...row,
+      spare: food ? spares.left(food.id) : [],
+      paired: spares.paired.filter(({ foodId }) => food && byId.get(foodId)?.boughtAs === food.id),
       stockG,
       buyG,
       packs,
@@ -142,52 +140,24 @@ interface Need {
   food: Food | null;
   name: string;
   massG: number;
-  spare: SparePart[];
 }
 
-/** Parts of several cakes added up. */
-function addSpare(all: SparePart[], one: SparePart): void {
-  const known = all.find(({ foodId }) => foodId === one.foodId);
-  if (known) {
-    known.pieces += one.pieces;
-    known.massG += one.massG;
-  } else all.push({ ...one });
-}
-
-/** What is left of so many whole pieces, of each part that comes out of them. */
-function spareOf(
-  whole: Food,
-  pieces: number,
-  used: ReadonlyMap<string, number>,
-  foods: readonly Food[],
-): SparePart[] {
-  return foods.flatMap((part): SparePart[] => {
-    if (part.boughtAs !== whole.id || !part.pieceG) return [];
-    // a part that is opened is used, if not to the last gram
-    const left = pieces - wholePieces(used.get(part.id) ?? 0, part.pieceG);
-    return left > 0
-      ? [{ foodId: part.id, name: part.name, pieces: left, massG: left * part.pieceG }]
-      : [];
-  });
-}
-
-/** What one cake takes of each ingredient, parts of an egg as eggs. */
+/** What one cake takes of each ingredient, parts of an egg as eggs; what an earlier one left is taken first. */
 function needsOf(
   build: ShoppingBuild,
   byId: ReadonlyMap<string, Food>,
   foods: readonly Food[],
+  spares: SpareParts,
 ): Need[] {
   const needs = new Map<string, Need>();
-  const parts = new Map<string, Map<string, number>>();
-  const used = new Map<string, number>();
+  const parts = new Map<string, Map<Food, number>>();
   for (const line of build.ingredients) {
     const food = byId.get(line.foodId ?? '') ?? null;
-    if (food?.boughtAs && byId.has(food.boughtAs)) {
-      const bought = boughtFor(line, foods)!;
-      used.set(food.id, (used.get(food.id) ?? 0) + line.massG);
-      const of = parts.get(bought.food.id) ?? new Map<string, number>();
-      of.set(food.id, (of.get(food.id) ?? 0) + bought.massG);
-      parts.set(bought.food.id, of);
+    const whole = food && byId.get(food.boughtAs ?? '');
+    if (food?.pieceG && whole?.pieceG) {
+      const of = parts.get(whole.id) ?? new Map<Food, number>();
+      of.set(food, (of.get(food) ?? 0) + (line.pieces ?? wholePieces(line.massG, food.pieceG)));
+      parts.set(whole.id, of);
       continue;
     }
     const key = food?.id ?? `name/${line.name}`;
@@ -195,19 +165,26 @@ function needsOf(
     // counted things are bought as they are opened: whole
     const massG = boughtFor(line, foods)?.massG ?? line.massG;
     if (known) known.massG += massG;
-    else needs.set(key, { key, food, name: food?.name ?? line.name, massG, spare: [] });
+    else needs.set(key, { key, food, name: food?.name ?? line.name, massG });
   }
   for (const [id, of] of parts) {
     const food = byId.get(id)!;
+    const day = build.days?.[id]?.first ?? build.useOn;
+    const open = [...of].map(([part, pieces]) => ({
+      part,
+      pieces: pieces - spares.take(part, pieces, day, build.name),
+    }));
     // the whites come with the yolks: as many eggs as the greater of them takes
-    const massG = Math.max(...of.values());
-    const pieces = food.pieceG ? wholePieces(massG, food.pieceG) : 0;
-    const spare = spareOf(food, pieces, used, foods);
+    const opened = Math.max(...open.map(({ pieces }) => pieces));
+    for (const part of foods)
+      if (part.boughtAs === id && part.pieceG) {
+        const used = open.find((one) => one.part.id === part.id)?.pieces ?? 0;
+        spares.put(part, opened - used, day, build.name);
+      }
+    const massG = opened * food.pieceG!;
     const known = needs.get(id);
-    if (known) {
-      known.massG += massG;
-      known.spare = spare;
-    } else needs.set(id, { key: id, food, name: food.name, massG, spare });
+    if (known) known.massG += massG;
+    else needs.set(id, { key: id, food, name: food.name, massG });
   }
   return [...needs.values()];
 }

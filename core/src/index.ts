@@ -134,6 +134,7 @@ export * from './heat/cool-places.ts';
 export * from './workflow/holds.ts';
 export * from './workflow/labels.ts';
 export * from './workflow/meanwhile.ts';
+export * from './workflow/products.ts';
 export * from './workflow/sessions.ts';
 export * from './workflow/step-keys.ts';
 export * from './workflow/temperature-log.ts';

@@ -93,3 +93,18 @@ test('what was weighed at the bench stands in the log beside what was planned', 
   await expect(row).toContainText('400 g');
   await expect(row).toContainText(/[+−]\d+\s%/);
 });
+
+test('the days say how near they are to the best, and what becomes of everything made', async ({
+  page,
+}) => {
+  await page.goto('/build/meridian/day');
+  const proof = page.getByTestId('proof');
+  await expect(proof).toContainText('Nothing waits longer than it keeps');
+  await expect(proof.getByRole('listitem')).toHaveCount(4);
+  await page.getByRole('tab', { name: 'Lists' }).click();
+  const becomes = page.getByTestId('becomes');
+  await expect(becomes.getByRole('row', { name: /^cake 1/ })).toContainText('in the oven');
+  await expect(becomes.getByRole('row', { name: /^Blackcurrant compote/ })).toContainText(
+    'on layer 3',
+  );
+});

@@ -2,6 +2,7 @@
 import { format } from 'date-fns';
 import { useDay } from '../stores/day.ts';
 import BatchCards from './BatchCards.vue';
+import WhatBecomes from './WhatBecomes.vue';
 import DayChart from './DayChart.vue';
 import SessionLists from './SessionLists.vue';
 import TemperatureLog from './TemperatureLog.vue';
@@ -32,6 +33,7 @@ const day = useDay();
     </table>
     <SessionLists />
     <BatchCards />
+    <WhatBecomes />
     <TemperatureLog />
     <p class="soft">◆ sets the start: if it takes longer, you begin earlier.</p>
   </section>

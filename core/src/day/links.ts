@@ -1,6 +1,7 @@
 import { syrupBatch } from '../bench/bowl-steps.ts';
 import type { Step } from '../bench/steps.ts';
 import type { Bowl } from '../bowls/bowls.ts';
+import { handsOnOf } from '../labour/hands-on.ts';
 import type { Spread } from '../pantry/types.ts';
 import type { CakePlan } from '../plan/plan-types.ts';
 import { cakeLine, isMadeReadyFor } from '../workflow/operation.ts';
@@ -64,7 +65,7 @@ export function linkMade(
       // only lining waits for them: what comes before it is done while they are in the oven
       if (tins) {
         const lined = steps.findIndex(({ kind }) => kind === 'line tin');
-        const beforeMin = steps.slice(0, lined).reduce((sum, one) => sum + one.handsOnMin, 0);
+        const beforeMin = handsOnOf(steps.slice(0, lined));
         link(made, tins.id, tinFreeMin - tins.again!.waitMin - Math.round(beforeMin), null);
       }
     }

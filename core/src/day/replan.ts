@@ -1,6 +1,7 @@
 import type { Step } from '../bench/steps.ts';
 import type { Build } from '../document/types.ts';
 import { isMadeReadyFor } from '../workflow/operation.ts';
+import { handsOnOf } from '../labour/hands-on.ts';
 import { freezerShare } from './keeping.ts';
 import { workedSince, type Window } from './hours.ts';
 import type { DayAnswer, DayQuestion } from './plan-types.ts';
@@ -65,8 +66,7 @@ export function doneOf(
 export const handsLeft = (
   steps: readonly Pick<Step, 'key' | 'handsOnMin'>[],
   done: ReadonlySet<string>,
-): number =>
-  steps.reduce((sum, { key, handsOnMin }) => (done.has(key) ? sum : sum + handsOnMin), 0);
+): number => handsOnOf(steps.filter(({ key }) => !done.has(key)));
 
 /** The spans of work from now on. */
 export const windowsFrom = (windows: readonly Window[], nowMin: number): Window[] =>

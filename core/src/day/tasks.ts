@@ -2,6 +2,7 @@ import type { Step, StepPlace } from '../bench/steps.ts';
 import { isMachined } from '../bench/wash.ts';
 import type { Bowl } from '../bowls/bowls.ts';
 import type { Build } from '../document/types.ts';
+import { handsOnOf } from '../labour/hands-on.ts';
 import type { Spread } from '../pantry/types.ts';
 import type { CakePlan, MakingPlan } from '../plan/plan-types.ts';
 import { cakeLine, type Line } from '../workflow/operation.ts';
@@ -63,7 +64,7 @@ export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Sp
   sheet.forEach((step, i) => {
     const { line } = step;
     const now = open.get(line.id);
-    const hands = now?.steps.reduce((sum, one) => sum + one.handsOnMin, 0) ?? 0;
+    const hands = handsOnOf(now?.steps ?? []);
     const turnsPage = now && now.steps.at(-1)!.chapter !== step.chapter;
     const isLong = line.load === null && hands + step.handsOnMin > mostHandsMin;
     const isSoon = soon.has(step.key) && !now?.steps.some(({ key }) => soon.has(key));
@@ -153,11 +154,11 @@ function taskOf(
     chapter: first!.chapter,
     tierId: line.load === null ? line.tierId : tiers.length === 1 ? tiers[0]! : null,
     line,
-    handsMin: Math.round(own.reduce((sum, step) => sum + step.handsOnMin, 0)),
+    handsMin: Math.round(handsOnOf(own)),
     again:
       cooled.length > 0
         ? {
-            handsMin: Math.round(cooled.reduce((sum, step) => sum + step.handsOnMin, 0)),
+            handsMin: Math.round(handsOnOf(cooled)),
             // the others of a load cool on while what was coldest first is cut
             waitMin: Math.round(Math.min(...cooled.map(waitOf))),
           }

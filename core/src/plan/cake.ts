@@ -11,11 +11,10 @@ import { planSupport } from '../support/support.ts';
 import { warnOfSupport } from '../support/support-cautions.ts';
 import { enterSupport } from '../support/support-figures.ts';
 import { sortCautions, type Caution } from '../working/cautions.ts';
-import { type FigurePage, from } from '../working/figures.ts';
 import { asDocument, Known } from '../working/known.ts';
 import { isStillCarvedSo, plannedBy } from './known-by.ts';
 import type { CakePlan } from './plan-types.ts';
-import type { ShapePlan } from './shape-plan.ts';
+import { enterTally } from './shape-figures.ts';
 import { beginWork, nothingCarved, shapeOf } from './shape.ts';
 
 /**
@@ -74,24 +73,4 @@ function cakeAnew(
     cutLists,
     cautions: sortCautions(work.cautions),
   };
-}
-
-function enterTally({ section, tally, bowls }: ShapePlan, page: FigurePage): void {
-  page.add(
-    'height',
-    'Finished height',
-    section.tiers.at(-1)!.toMm,
-    'size',
-    'From the board to the top of the coat.',
-    section.tiers.map((t) => from(`${t.tierId}/height`, 'tier', t.toMm - t.fromMm, 'span')),
-  );
-  if (tally.frostingG !== null && bowls.ok)
-    page.add(
-      'frosting',
-      'Filling and frosting to make',
-      tally.frostingG,
-      'bowl',
-      'What each bowl has to give, added up.',
-      bowls.value.map((b) => from(`bowl/${b.id}/make`, b.name, b.makeG, 'bowl')),
-    );
 }

@@ -2,10 +2,10 @@ import { asHappened } from '../bench/happened.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
 import type { Build } from '../document/types.ts';
 import { type Corrections, noCorrections } from '../hand/corrections.ts';
+import { enterHandsOn, handsOnOf } from '../labour/hands-on.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { priceOf } from '../price/price.ts';
 import { tierTimes } from '../times/tier-times.ts';
-import { given } from '../working/figures.ts';
 import { Known } from '../working/known.ts';
 import { planCake } from './cake.ts';
 import { planCold } from './cold.ts';
@@ -46,19 +46,9 @@ function makingAnew(
     return tierTimes(tier, cake.tiers[i]!, tin, pantry.kitchen, build.day.chillIn);
   });
   const { steps, serving, outOfCold } = planCold(planSteps(cake, times, work), cake, work);
-  const handsOnMin = steps.ok ? steps.value.reduce((sum, step) => sum + step.handsOnMin, 0) : null;
+  const handsOnMin = steps.ok ? handsOnOf(steps.value) : null;
   const ingredients = planIngredients(cake, work);
-  if (handsOnMin !== null && steps.ok)
-    book.later((page) =>
-      page.add(
-        'hands-on',
-        'Hands-on time',
-        handsOnMin,
-        'minutes',
-        'The minutes of every step at the bench, without the waiting. From usual times for a 20 cm tier: sides scale with rim times height, tops with area.',
-        steps.value.map((s) => given(s.title, s.handsOnMin, 'minutes')),
-      ),
-    );
+  if (steps.ok) book.later((page) => enterHandsOn(steps.value, page));
   const price =
     ingredients.ok && handsOnMin !== null
       ? priceOf(

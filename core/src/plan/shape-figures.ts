@@ -1,6 +1,7 @@
 import type { Build } from '../document/types.ts';
 import { gapMassG } from '../fill/gaps.ts';
-import { given, type FigurePage } from '../working/figures.ts';
+import { from, given, type FigurePage } from '../working/figures.ts';
+import type { ShapePlan } from './shape-plan.ts';
 import type { TierPlan } from './tier-plan.ts';
 
 /** What the whole cake weighs, part by part, g. */
@@ -86,5 +87,26 @@ export function enterServings(
         given('cake without board', foodG, 'bowl'),
         given('share of one portion', portionG / foodG, 'share'),
       ],
+    );
+}
+
+/** The finished height, tier by tier, and all that the bowls have to give. */
+export function enterTally({ section, tally, bowls }: ShapePlan, page: FigurePage): void {
+  page.add(
+    'height',
+    'Finished height',
+    section.tiers.at(-1)!.toMm,
+    'size',
+    'From the board to the top of the coat.',
+    section.tiers.map((t) => from(`${t.tierId}/height`, 'tier', t.toMm - t.fromMm, 'span')),
+  );
+  if (tally.frostingG !== null && bowls.ok)
+    page.add(
+      'frosting',
+      'Filling and frosting to make',
+      tally.frostingG,
+      'bowl',
+      'What each bowl has to give, added up.',
+      bowls.value.map((b) => from(`bowl/${b.id}/make`, b.name, b.makeG, 'bowl')),
     );
 }

@@ -2,6 +2,7 @@ import type { Step } from '../bench/steps.ts';
 import type { Bowl } from '../bowls/bowls.ts';
 import { waitOf } from '../day/step-waits.ts';
 import type { DayTask } from '../day/types.ts';
+import { handsOnOf } from '../labour/hands-on.ts';
 
 /** Something that does not keep is about to be made, and what takes it is not ready for it. */
 export interface TooEarly {
@@ -44,8 +45,7 @@ export function tooEarly(
   const open = openBefore(use, steps, tasks, done).filter(
     ({ key, line: of }) => key !== step.key && of.id !== line.id,
   );
-  const openMin =
-    open.reduce((sum, { handsOnMin }) => sum + handsOnMin, 0) + Math.max(0, ...open.map(waitOf));
+  const openMin = handsOnOf(open) + Math.max(0, ...open.map(waitOf));
   return openMin > keepsMin
     ? { keepsMin, openMin, first: open.map(({ key }) => key), use: use.key }
     : null;

@@ -265,6 +265,20 @@ describe('layers of another kind', () => {
     expect(base.keepsMin).toBe(20);
   });
 
+  it('say how much gelatine blooms in how much, and only where there is some', () => {
+    const sheet = built({ otherId: 'mousse', heightMm: 25 });
+    const mix = sheet.find(({ key }) => key === 'tier-1/other-mix/mousse')!;
+    const [line] = mix.list.filter(({ foodId }) => foodId === 'gelatine');
+    const note = mix.cautions.find(({ values }) => values?.gelatine)!;
+    expect(note.values!.gelatine!.value).toBeCloseTo(line!.value, 9);
+    expect(note.values!.water!.value).toBeCloseTo(5 * line!.value, 9);
+    expect(note.values!.most!.value).toBe(60);
+    const others = sheet.filter(({ key }) => key !== mix.key);
+    expect(others.some(({ cautions }) => cautions.some(({ values }) => values?.gelatine))).toBe(
+      false,
+    );
+  });
+
   it('cool when they come from the oven, the thicker the longer', () => {
     const biscuit = minutesOf(built({ otherId: 'biscuit', heightMm: 8 }), 'tier-1/other-cool/biscuit'); // prettier-ignore
     const row = pantry.others.find(({ id }) => id === 'biscuit')!;

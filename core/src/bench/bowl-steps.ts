@@ -10,6 +10,7 @@ import { dangerOf, holdStep, hotHazards, linesOf, makingKind, takenBy } from './
 import { partSteps, usualDensity } from './part-steps.ts';
 import { isPerishable, perishable } from './perishable.ts';
 import { batchLine, onLine } from '../workflow/operation.ts';
+import { gelatineNote } from './gelatine-note.ts';
 import { stockBowlSteps } from './stock-steps.ts';
 import { step, type Step } from './steps.ts';
 
@@ -96,6 +97,7 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
             : [],
         cautions: [
           ...(batch.recipe.caution ? [phrase(batch.recipe.caution)] : []),
+          ...gelatineNote(batch.recipe, batch.mixes, context.pantry.foods),
           ...perishable(spread),
           ...scalingRules(recipe, batch.recipe.factor, null, context.pantry.foods),
         ],

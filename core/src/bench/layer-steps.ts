@@ -9,6 +9,7 @@ import { otherKey } from '../workflow/step-keys.ts';
 import { dangerOf, holdStep, linesOf, takenBy, takenOf } from './recipe-steps.ts';
 import { trayRun } from '../oven/trays.ts';
 import { phrase } from '../units/phrase.ts';
+import { gelatineNote } from './gelatine-note.ts';
 import { layerWaits, thawSteps } from './layer-waits.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { partSteps } from './part-steps.ts';
@@ -93,7 +94,10 @@ function mixSteps(
       }),
       list: linesOf(scaled, 1),
       takes: takenBy(scaled),
-      cautions: recipe.caution ? [phrase(recipe.caution)] : [],
+      cautions: [
+        ...(recipe.caution ? [phrase(recipe.caution)] : []),
+        ...gelatineNote(scaled, 1, foods),
+      ],
       ...dangerOf(recipe),
     }),
     ...planHolds(recipe, scaled.makesG, row.densityGPerMl, { foods, kitchen })

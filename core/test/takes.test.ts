@@ -177,3 +177,39 @@ describe('fruit is made ready', () => {
     );
   });
 });
+
+describe('nuts that are toasted and ground', () => {
+  const own = startingPantry();
+  own.kitchen.processorG = 60;
+  const nuts = own.foods.find(({ id }) => id === 'hazelnuts')!;
+  nuts.prep = { ways: ['toast', 'grind'], minPer100G: 2, leftShare: 0.96, inShare: 0, drainedShare: 1, leastMin: 0, mostMin: null }; // prettier-ignore
+  const build = fresh((one) => {
+    one.tiers[0]!.pressed = { name: 'hazelnuts', foodId: 'hazelnuts', gPerCm2: 0.3, cover: 1, bandMm: 60, onTop: false, allergens: [] }; // prettier-ignore
+  });
+  const plan = planBuild(build, own);
+  const steps = stepsOf(plan);
+  const line = steps.find(({ kind }) => kind === 'toast')!.line.id;
+  const own3 = steps.filter(({ line: of }) => of.id === line);
+  it('are toasted, cold, and only then ground, in lots that stay nuts', () => {
+    expect(own3.map(({ kind }) => kind)).toEqual(['toast', 'put in', 'grind']);
+    const [toast, cool, grind] = own3;
+    expect(toast!.oven!.minutes).toBe(10);
+    expect(cool!.timer!.minutes).toBe(30);
+    const readyG = grind!.amounts.find(({ label }) => label === 'ready')!.value;
+    const lots = Math.ceil(readyG / 60);
+    expect(lots).toBeGreaterThan(1);
+    expect(grind!.lead!.text).toContain(`${lots} lots`);
+    expect(grind!.lead!.values!.each!.value).toBeCloseTo(readyG / lots, 9);
+    expect(grind!.handsOnMin).toBeCloseTo((2 * readyG) / 100 + 2 * (lots - 1), 9);
+    expect(grind!.hazards).toContain('running machine');
+  });
+  it('take the oven, and are bought with what comes off them', () => {
+    const tasks = tasksOf(build, plan);
+    const toasted = tasks.find(({ stepKeys }) => stepKeys.includes(own3[0]!.key))!;
+    expect(toasted.uses).toEqual([{ resource: 'oven', amount: 1, when: 'wait', leadMin: 20 }]);
+    const placed = placedOf(build, tasks);
+    const at = (key: string) => placed.find(({ id }) => id === tasks.find(({ stepKeys }) => stepKeys.includes(key))!.id)!; // prettier-ignore
+    expect(at('tier-1/pressed').startMin).toBeGreaterThanOrEqual(at(own3[2]!.key).endMin);
+    expectBought(plan, own.foods);
+  });
+});

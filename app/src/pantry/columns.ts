@@ -372,6 +372,13 @@ export const kitchenColumns: Column[] = [
     hint: 'household 11, with a fan 25',
   },
   { key: 'cupcakeG', label: 'batter in a cupcake case', kind: 'small', range: at.cupcakeG },
+  {
+    key: 'processorG',
+    label: 'nuts ground at once',
+    kind: 'small',
+    range: at.processorG,
+    hint: 'more turn to paste',
+  },
   { key: 'panMl', label: 'pan for cooked fillings', kind: 'volume', range: at.panMl },
   { key: 'scoopMl', label: 'your scoop', kind: 'volume', range: at.scoopMl },
   { key: 'spoonMl', label: 'your heaped spoon', kind: 'volume', range: at.scoopMl },

@@ -15,7 +15,7 @@ import { holdsCaution } from './holds-caution.ts';
 import { partSteps } from './part-steps.ts';
 import { perishable } from './perishable.ts';
 import type { StackContext } from './stack-context.ts';
-import { ovenCaution, step, type Step } from './steps.ts';
+import { fromNoLoad, ovenCaution, step, type Step } from './steps.ts';
 
 /** What is bought or cut from foam is cold, C. */
 const coldC = 21;
@@ -113,9 +113,6 @@ function mixSteps(
 
 /** The oven is switched off as soon as what dries on in it is baked, min. */
 const ovenOffMin = 5;
-
-/** What bakes on trays bakes by itself. */
-const fromNoLoad = { batterFrom: null, waitMin: 0, tinsFrom: null };
 
 /** Making or unwrapping what one layer is. */
 function otherStep({ tier, kitchen }: StackContext, other: OtherPlan, recipe: Recipe | null): Step {

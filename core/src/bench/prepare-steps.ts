@@ -1,15 +1,18 @@
 import { prepFor, preparedFrom } from '../pantry/prepared.ts';
-import type { Food, FoodPrep, PrepWay } from '../pantry/types.ts';
+import type { Food, FoodPrep, Kitchen, PrepWay } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { prepareLine, type Line, type OperationKind } from '../workflow/operation.ts';
 import { holdsCaution } from './holds-caution.ts';
-import { step, type Amount, type Step } from './steps.ts';
+import { fromNoLoad, ovenCaution, step, type Amount, type Step } from './steps.ts';
 
 const wayWords: Record<PrepWay, string> = {
   wash: 'Wash it in standing water, no longer than it takes, and lift it out.',
   peel: 'Peel it.',
   hull: 'Stalks, leaves and stones off, after the washing and not before.',
+  toast: 'Toasted and cold.',
   cut: 'Cut it, each piece as large as the others.',
+  grind:
+    'Grind it in short bursts, with a spoon of the recipe’s sugar: {lots}; warm or too much at once it turns to paste.',
   grate: 'Grate it, and weigh it then.',
   mash: 'Mash it just before it is used: it browns.',
   sugar: 'Strew the sugar on, turn it over once, and let it draw.',
@@ -21,10 +24,23 @@ const done: Partial<Record<PrepWay, string>> = {
   soak: 'Drained and dried on a cloth, or it sinks and weeps',
 };
 const kindOf = (ways: readonly PrepWay[]): OperationKind =>
-  ways.includes('sugar') ? 'macerate' : ways.includes('soak') ? 'soak' : 'prepare';
-const verbs: Partial<Record<OperationKind, string>> = { macerate: 'Sugar', soak: 'Soak' };
+  ways.includes('sugar')
+    ? 'macerate'
+    : ways.includes('soak')
+      ? 'soak'
+      : ways.includes('grind')
+        ? 'grind'
+        : 'prepare';
+const verbs: Partial<Record<OperationKind, string>> = {
+  macerate: 'Sugar',
+  soak: 'Soak',
+  grind: 'Grind',
+};
 const smallKnife = phrase(
   'Knife, peeler or grater: board on a damp cloth, fingertips drawn in, and the last bit left over rather than grated.',
+);
+const blade = phrase(
+  'The blade is out of the bowl before anything is scraped out, and never lies in the washing-up water.',
 );
 /** Ways that take a knife or a grater. */
 const sharp: readonly PrepWay[] = ['peel', 'hull', 'cut', 'grate'];
@@ -50,8 +66,8 @@ interface Wanted {
  */
 export function prepareSteps(
   sheet: readonly Step[],
-  foods: readonly Food[],
-): { before: string; step: Step }[] {
+  { foods, kitchen }: { foods: readonly Food[]; kitchen: Kitchen },
+): { before: string; steps: Step[] }[] {
   const prepped = new Map(foods.flatMap((food) => (food.prep ? [[food.id, food]] : [])));
   const found = new Map<string, Wanted>();
   for (const one of sheet)
@@ -71,12 +87,62 @@ export function prepareSteps(
     }
   return [...found.values()].map((wanted) => ({
     before: wanted.before.key,
-    step: prepareStep(wanted, foods),
+    steps: [...toastSteps(wanted, kitchen), prepareStep(wanted, foods, kitchen)],
   }));
 }
 
-function prepareStep({ food, prep, massG, line }: Wanted, foods: readonly Food[]): Step {
+/** Nuts are toasted on a tray at so many degrees for so long, and cool before they are ground, min (trade custom). */
+const toasting = { ovenC: 160, minutes: 10, coolMin: 30 };
+
+/** Toasted in the oven and cold again: what is ground warm turns to paste. None for what is not toasted. */
+function toastSteps({ food, prep, massG, line }: Wanted, { preheatMin }: Kitchen): Step[] {
+  if (!prep.ways.includes('toast')) return [];
+  const name = food.name.toLowerCase();
+  const { ovenC, minutes, coolMin } = toasting;
+  return [
+    step(`${line.id}/toast`, 'toast', 'Bowls', `Toast: ${name}`, 3, {
+      lead: phrase(
+        'Spread one deep on a tray, stirred once. From pale to too dark is two minutes.',
+      ),
+      amounts: [
+        {
+          label: 'as bought',
+          value: preparedFrom(massG, prep).boughtG,
+          kind: 'bowl',
+          figure: null,
+        },
+        { label: 'oven', value: ovenC, kind: 'temperature', figure: null },
+      ],
+      checks: ['Pale gold inside when one is cut, and it smells'],
+      cautions: [ovenCaution],
+      hazards: ['oven'],
+      hotC: ovenC,
+      oven: { minutes, leadMin: preheatMin, ...fromNoLoad },
+      timer: { label: `toast ${name}`, minutes, lookMin: minutes - 2 },
+      beside: true,
+      line,
+    }),
+    step(`${line.id}/cool`, 'put in', 'Bowls', `Let the ${name} cool`, 1, {
+      lead: phrase('Off the hot tray onto a cold one: {time}.', { time: [coolMin, 'minutes'] }),
+      timer: { label: name, minutes: coolMin, lookMin: null },
+      hold: { place: 'bench', highMm: 0, spoils: false },
+      beside: true,
+      line,
+    }),
+  ];
+}
+
+/** One more lot in the processor takes so long, min (estimate). */
+const lotMin = 2;
+
+function prepareStep(
+  { food, prep, massG, line }: Wanted,
+  foods: readonly Food[],
+  { processorG }: Kitchen,
+): Step {
   const { boughtG, inG, readyG } = preparedFrom(massG, prep);
+  const isGround = prep.ways.includes('grind');
+  const lots = isGround ? Math.max(1, Math.ceil(readyG / processorG - 1e-9)) : 1;
   const kind = kindOf(prep.ways);
   const isHot = kind === 'soak';
   const amounts: Amount[] = [
@@ -98,11 +164,11 @@ function prepareStep({ food, prep, massG, line }: Wanted, foods: readonly Food[]
     kind,
     'Bowls',
     `${verbs[kind] ?? 'Make ready'}: ${food.name.toLowerCase()}`,
-    Math.max(1, (prep.minPer100G * massG) / 100),
+    Math.max(1, (prep.minPer100G * massG) / 100) + (lots - 1) * lotMin,
     {
       lead: phrase(
-        `${prep.ways.map((way) => wayWords[way]).join(' ')}${prep.mostMin === null ? '' : ' Used within {most}.'}`,
-        { most: [prep.mostMin ?? 0, 'minutes'] },
+        `${prep.ways.map((way) => wayWords[way].replace('{lots}', lots === 1 ? 'all at once' : `${lots} lots of {each}`)).join(' ')}${prep.mostMin === null ? '' : ' Used within {most}.'}`,
+        { most: [prep.mostMin ?? 0, 'minutes'], each: [readyG / lots, 'small'] },
       ),
       amounts,
       takes: [
@@ -114,6 +180,7 @@ function prepareStep({ food, prep, massG, line }: Wanted, foods: readonly Food[]
       checks: [...prep.ways.flatMap((way) => done[way] ?? []), 'Weighed once it is ready'],
       cautions: [
         ...(prep.ways.some((way) => sharp.includes(way)) ? [smallKnife] : []),
+        ...(isGround ? [blade] : []),
         ...holdsCaution({ name: food.name, foodId: food.id, allergens: [] }, foods).filter(
           () => food.allergens.length > 0 || !food.declared,
         ),
@@ -121,6 +188,7 @@ function prepareStep({ food, prep, massG, line }: Wanted, foods: readonly Food[]
       hazards: [
         ...(prep.ways.some((way) => sharp.includes(way)) ? (['knife'] as const) : []),
         ...(isHot ? (['steam'] as const) : []),
+        ...(isGround ? (['running machine'] as const) : []),
       ],
       ...(isHot ? { hotC: hotWaterC } : {}),
       beside: true,

@@ -86,6 +86,9 @@ export interface Oven {
   tinsFrom: number | null;
 }
 
+/** What goes into the oven on a tray, in no load of cakes. */
+export const fromNoLoad = { batterFrom: null, waitMin: 0, tinsFrom: null };
+
 /** One thing to do at the bench. Texts carry figures and are put into the reader's units on screen. */
 export interface Step {
   /** Stays the same while the build changes, so that ticks and notes stay with their step. */

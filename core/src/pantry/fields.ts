@@ -353,6 +353,7 @@ export const kitchen = record<Kitchen>({
   fridgeW: figure(at.surfaceW),
   freezerW: figure(at.surfaceW),
   cupcakeG: figure(at.cupcakeG),
+  processorG: figure(at.processorG),
   panMl: figure(at.panMl),
   scoopMl: figure(at.scoopMl),
   spoonMl: figure(at.scoopMl),

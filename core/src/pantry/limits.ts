@@ -60,6 +60,7 @@ export const pantryLimits = {
   freezerC: { min: -40, max: -5 },
   surfaceW: { min: 2, max: 60 },
   cupcakeG: { min: 10, max: 200 },
+  processorG: { min: 20, max: 5000 },
   panMl: { min: 200, max: 40000 },
   scoopMl: { min: 5, max: 500 },
   nozzleMm: { min: 1, max: 40 },

@@ -187,7 +187,18 @@ export const traits = ['animal', 'slaughtered', 'gelatine', 'alcohol', 'leaven']
 /** What a diet or a scaled recipe asks of an ingredient. `animal`: milk, egg, honey and the like. */
 export type Trait = (typeof traits)[number];
 
-export const prepWays = ['wash', 'peel', 'hull', 'cut', 'grate', 'mash', 'sugar', 'soak'] as const;
+export const prepWays = [
+  'wash',
+  'peel',
+  'hull',
+  'toast',
+  'cut',
+  'grind',
+  'grate',
+  'mash',
+  'sugar',
+  'soak',
+] as const;
 /** What hands do to an ingredient before it is weighed out. */
 export type PrepWay = (typeof prepWays)[number];
 
@@ -357,6 +368,8 @@ export interface Kitchen {
   freezerW: number;
   /** Batter in one cupcake case. */
   cupcakeG: number;
+  /** Nuts that the food processor grinds at once before they turn to paste, g. */
+  processorG: number;
   /** The pan that fillings are cooked in, mL. */
   panMl: number;
   /** The user's own measures: a scoop, a heaped spoon, and the round nozzle on the bag, mm wide. */

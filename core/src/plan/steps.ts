@@ -186,11 +186,11 @@ export function planSteps(
     const keys = new Set(sheet.map((step) => step.key));
     const boxAt = sheet.findIndex((step) => step.key === 'box');
     sheet.splice(boxAt, 0, ...countInSteps(nonFood.filter(({ inKey }) => !keys.has(inKey))));
-    for (const { before, step } of prepareSteps(sheet, pantry.foods))
+    for (const { before, steps } of prepareSteps(sheet, pantry))
       sheet.splice(
         sheet.findIndex(({ key }) => key === before),
         0,
-        step,
+        ...steps,
       );
     const lostG = bowls.value.reduce((sum, bowl) => sum + bowl.lostG, 0);
     if (lostG > 0)

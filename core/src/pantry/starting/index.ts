@@ -37,6 +37,7 @@ export const startingKitchen: Kitchen = {
   fridgeW: 7,
   freezerW: 11,
   cupcakeG: 45,
+  processorG: 150,
   panMl: 3000,
   scoopMl: 60,
   spoonMl: 25,

@@ -6,7 +6,7 @@ import { Stryker } from '@stryker-mutator/core';
  */
 const tests: Record<string, string[]> = {
   units: ['units'],
-  fill: ['settle', 'coat-and-fill'],
+  fill: ['fill', 'settle', 'coat-and-fill'],
   support: ['statics', 'support'],
   document: ['files', 'fields', 'merge'],
 };

@@ -159,7 +159,7 @@ describe('what is said of it', () => {
     warnOfSqueeze(tier, loadGaps(tier, aboveG, spreadOf), spreadOf, cautions);
     return cautions;
   };
-  const valuesOf = ({ todo }: Caution) => todo!.values ?? {};
+  const valuesOf = ({ todo }: Caution) => todo.values ?? {};
   it('is nothing where it holds', () => {
     expect(said(tierWith({}), [1000])).toEqual([]);
   });
@@ -207,7 +207,7 @@ describe('what is said of it', () => {
     const todoOf = (tier: Tier, aboveG: number): string => {
       const cautions: Caution[] = [];
       warnOfSqueeze(tier, loadGaps(tier, [aboveG], of), of, cautions);
-      return cautions[0]!.todo!.text;
+      return cautions[0]!.todo.text;
     };
     expect(todoOf(tierWith({}), 9000)).toContain('Chill');
     // cold already, or too heavy even for the cold: a stiffer filling

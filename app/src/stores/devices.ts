@@ -15,6 +15,8 @@ const keptScale = 24;
 const keptProbe = 600;
 /** A device that has said nothing for so long is away, ms. */
 const silentMs = 3000;
+/** When what was never heard spoke last. */
+const neverMs = -Infinity;
 const retryMs = [500, 1000, 2000, 5000, 10_000] as const;
 
 /** This browser's bench among the stand-ins, the same over a reload. */
@@ -101,10 +103,12 @@ export const useDevices = defineStore('devices', () => {
   }
 
   const scaleIsThere = computed(
-    () => connected.value && nowMs.value - (scale.value.at(-1)?.atMs ?? 0) < silentMs,
+    () => connected.value && nowMs.value - (scale.value.at(-1)?.atMs ?? neverMs) < silentMs,
   );
   const probeIsThere = computed(
-    () => connected.value && nowMs.value - (probe.value.at(-1)?.atMin ?? 0) * 60_000 < 2 * silentMs,
+    () =>
+      connected.value &&
+      nowMs.value - (probe.value.at(-1)?.atMin ?? neverMs) * 60_000 < 2 * silentMs,
   );
   const grams = computed(() => (scaleIsThere.value ? (scale.value.at(-1)?.value ?? null) : null));
   /** What it has settled on; null while it moves. */

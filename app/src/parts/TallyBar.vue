@@ -161,4 +161,19 @@ span {
     border-top: 1px solid var(--foot-line);
   }
 }
+/* on a phone the words go into two lines rather than over their neighbours */
+@media (max-width: 560px) {
+  button {
+    padding: 7px 4px 7px 10px;
+  }
+  b {
+    font-size: var(--size-lead);
+    white-space: normal;
+  }
+  span {
+    display: block;
+    line-height: 1.15;
+    white-space: normal;
+  }
+}
 </style>

@@ -142,6 +142,7 @@ export * from './workflow/forecast.ts';
 export * from './workflow/too-early.ts';
 export * from './workflow/batch-cards.ts';
 export * from './day/ready.ts';
+export * from './day/task-hands.ts';
 export type * from './day/proof.ts';
 export * from './workflow/operation.ts';
 export * from './pantry/prepared.ts';

@@ -5,6 +5,8 @@ import {
   breaksAt,
   dayTasks,
   findRow,
+  handsOf,
+  handsOfTasks,
   inDayOrder,
   newBuild,
   ownPart,
@@ -20,6 +22,9 @@ import {
   type DayTask,
   type Window,
 } from '../src/index.ts';
+import { handsOnOf } from '../src/labour/hands-on.ts';
+import { pantry } from './arbitrary.ts';
+import { demo, stepsOf, tasksOf } from './work-kit.ts';
 
 const capacity: Capacity = { hands: 1, oven: 1, mixer: 1, fridge: 1000, freezer: 0 };
 const task = (id: string, handsMin: number, waitMin = 0, more: Partial<DayTask> = {}): DayTask => ({
@@ -104,6 +109,33 @@ describe('a task that is put at its time', () => {
       ),
       { numRuns: 120 },
     );
+  });
+});
+
+describe('hands-on time', () => {
+  it.each(['meridian', 'jubilee', 'comet-crepes', 'star-party'])(
+    'of all tasks of %s is that of all its steps but what is done at the table',
+    (name) => {
+      const build = demo(name);
+      const plan = planBuild(build, pantry);
+      const steps = stepsOf(plan);
+      const tasks = tasksOf(build, plan);
+      const atTable = steps
+        .filter(({ key }) => !tasks.some(({ stepKeys }) => stepKeys.includes(key)))
+        .reduce((sum, { handsOnMin }) => sum + handsOnMin, 0);
+      expect(handsOfTasks(tasks, steps)).toBeCloseTo(handsOnOf(steps) - atTable, 6);
+    },
+  );
+  it('counts minutes of one’s own as they were given, and tasks without steps', () => {
+    const build = demo('meridian');
+    const steps = stepsOf(planBuild(build, pantry));
+    const [first, ...rest] = tasksOf(build, planBuild(build, pantry));
+    const before = handsOfTasks([first!], steps);
+    const longer = { ...first!, handsMin: first!.handsMin + 40 };
+    expect(handsOfTasks([longer], steps)).toBeCloseTo(handsOf(longer), 9);
+    expect(handsOfTasks([longer], steps)).toBeGreaterThan(before + 38);
+    const errand = task('flowers', 25);
+    expect(handsOfTasks([...rest, errand], steps)).toBeCloseTo(handsOfTasks(rest, steps) + 25, 9);
   });
 });
 

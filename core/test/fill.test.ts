@@ -348,16 +348,29 @@ describe('where the figures come from', () => {
   });
   tier!.soak = 'light';
   tier!.centre = { outline: { kind: 'round', diameterMm: 60 }, fromLayer: 1, toLayer: 2, spreadId: 'caramel', pieces: null }; // prettier-ignore
-  const plan = planBuild(build, pantry);
-  const gaps = plan.tiers[0]!.gaps;
-  if (!gaps.ok) throw new Error('no gaps');
-  const of = (id: string) => plan.figures.of(`tier-1/${id}`)!;
-  const inputs = (id: string) =>
-    Object.fromEntries(of(id).inputs.map(({ label, value }) => [label, value]));
+  /** Planned anew for each question, so that each is answered by what was just worked out. */
+  const planned = () => {
+    const plan = planBuild(structuredClone(build), pantry);
+    const [planOfTier] = plan.tiers;
+    if (!planOfTier!.gaps.ok) throw new Error('no gaps');
+    const of = (id: string) => plan.figures.of(`tier-1/${id}`);
+    const inputs = (id: string) =>
+      Object.fromEntries(of(id)!.inputs.map(({ label, value }) => [label, value]));
+    return { tier: planOfTier!, gaps: planOfTier!.gaps.value, of, inputs };
+  };
   it('a filling: area, thickness, what displaces it, density; they give its grams', () => {
-    const [gap] = gaps.value;
+    const { gaps, of, inputs } = planned();
+    const [gap, , last] = gaps;
     const given = inputs('gap/0/filling');
-    expect(of('gap/0/filling').value).toBe(gap!.fillingG);
+    expect(of('gap/0/filling')!.value).toBe(gap!.fillingG);
+    expect(of('gap/0/filling')!.label).toBe('Filling on layer 1');
+    // of a gap with nothing in it but cream: area, thickness, density
+    expect(Object.keys(inputs('gap/2/filling'))).toEqual([
+      'area',
+      'thickness as spread',
+      'density',
+    ]);
+    expect(last!.piecesMl + last!.drizzleMl + last!.domeMl).toBe(0);
     const ml =
       (given.area! * given['thickness as spread']!) / 1000 -
       given['displaced by pieces']! -
@@ -366,20 +379,26 @@ describe('where the figures come from', () => {
     expect(given['round the domes']).toBeUndefined();
   });
   it('a dam: its ring, its height, the coat’s density', () => {
+    const { gaps, of, inputs } = planned();
     const given = inputs('gap/0/dam');
-    expect(given['volume of the ring']! * given.density!).toBeCloseTo(gaps.value[0]!.damG, 6);
-    expect(plan.figures.of('tier-1/gap/1/dam')).toBeFalsy();
+    expect(given['volume of the ring']! * given.density!).toBeCloseTo(gaps[0]!.damG, 6);
+    expect([given.height, of('gap/0/dam')!.label]).toEqual([7, 'Dam on layer 1']);
+    expect(of('gap/1/dam')).toBeFalsy();
   });
   it('pieces: packed by their share, scattered by grams to the square centimetre', () => {
+    const { gaps, of, inputs } = planned();
     expect(inputs('gap/0/pieces')['share of the gap']).toBe(0.3);
+    expect(of('gap/0/pieces')!.label).toBe('raspberries on layer 1');
     const scattered = inputs('gap/1/pieces');
     expect(scattered['grams to the cm²']).toBe(0.25);
-    expect((scattered.area! / 100) * 0.25).toBeCloseTo(gaps.value[1]!.piecesG, 6);
-    expect(plan.figures.of('tier-1/gap/2/pieces')).toBeFalsy();
+    expect((scattered.area! / 100) * 0.25).toBeCloseTo(gaps[1]!.piecesG, 6);
+    expect(scattered['their density']).toBe(0.6);
+    expect(of('gap/2/pieces')).toBeFalsy();
   });
   it('how it settles: thickness, weight, load, what it holds, stiffness warm or cold', () => {
+    const { inputs, tier: made } = planned();
     const given = inputs('gap/0/settled');
-    const load = plan.tiers[0]!.loads![0]!;
+    const load = made.loads![0]!;
     expect(given).toMatchObject({
       'weight above': load.aboveG,
       'load, N': load.loadN,
@@ -391,14 +410,51 @@ describe('where the figures come from', () => {
     const labels = planBuild(cold, pantry).figures.of('tier-1/gap/0/settled')!.inputs.map((one) => one.label); // prettier-ignore
     expect(labels).toContain('stiffness at 4 °C');
   });
-  it('a core and the syrup', () => {
+  it('a core of filling, and one of loose sweets', () => {
+    const { of, inputs } = planned();
     const given = inputs('centre');
     expect((given['area of the core']! * given.height! * given.density!) / 1000).toBeCloseTo(
-      of('centre').value,
+      of('centre')!.value,
       3,
     );
-    const ml = plan.tiers[0]!.soak.reduce((sum, each) => sum + each.ml, 0);
-    expect(of('soak').value).toBeCloseTo(ml, 9);
-    expect(of('soak').inputs).toHaveLength(4);
+    expect(of('centre')!.label).toBe('Filling for the hidden centre');
+    const sweets = structuredClone(build);
+    sweets.tiers[0]!.centre!.pieces = { name: 'sweets', foodId: null, densityGPerMl: 1.4, share: 0.6, allergens: [] }; // prettier-ignore
+    const loose = planBuild(sweets, pantry).figures.of('tier-1/centre')!;
+    expect(loose.label).toBe('sweets in the hidden centre');
+    const values = Object.fromEntries(loose.inputs.map(({ label, value }) => [label, value]));
+    expect(values['share that is pieces']! * values['density of a piece']!).toBeCloseTo(0.84, 9);
+  });
+  it('the syrup of each layer, and none where nothing is soaked', () => {
+    const { of, tier: made } = planned();
+    const soak = of('soak')!;
+    expect(soak.value).toBeCloseTo(
+      made.soak.reduce((sum, each) => sum + each.ml, 0),
+      9,
+    );
+    expect(soak.inputs.map(({ value }) => value)).toEqual(made.soak.map(({ ml }) => ml));
+    expect(soak.inputs.map(({ label }) => label)[1]).toBe('layer 2, light');
+    const dry = structuredClone(build);
+    dry.tiers[0]!.soak = 'none';
+    dry.tiers[0]!.centre = null;
+    const figures = planBuild(dry, pantry).figures;
+    expect([figures.of('tier-1/soak'), figures.of('tier-1/centre')].map(Boolean)).toEqual([
+      false,
+      false,
+    ]);
+  });
+  it('cautions of a core: too little cake round it, no lid, or neither', () => {
+    const said = (diameterMm: number, toLayer: number): Caution[] => {
+      const cored = structuredClone(build);
+      Object.assign(cored.tiers[0]!.centre!, { outline: { kind: 'round', diameterMm }, toLayer });
+      return planBuild(cored, pantry).cautions.filter(({ id }) => id.includes('/core '));
+    };
+    expect(said(60, 2)).toEqual([]);
+    expect(said(60, 3).map(({ id, severity }) => [id, severity])).toEqual([
+      ['tier-1/core lid', 'mind'],
+    ]);
+    const [wall] = said(160, 2);
+    expect([wall!.id, wall!.severity]).toEqual(['tier-1/core wall', 'stop']);
+    expect(wall!.title.values!.wall!.value).toBe(30);
   });
 });

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { handsOf, limits, type Build, type DaySettings, type CakePlan } from '@pyrgotect/core';
+import { handsOfTasks, limits, type Build, type DaySettings, type CakePlan } from '@pyrgotect/core';
 import { format } from 'date-fns';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -45,7 +45,9 @@ const colds = [
 ];
 const kitchen = useKitchen();
 const at = (minutes: number): string => format(day.dateOf(minutes), 'EEE d MMM, HH:mm');
-const ownMin = computed(() => day.tasks.reduce((sum, task) => sum + handsOf(task), 0));
+const ownMin = computed(() =>
+  handsOfTasks(day.tasks, store.plan?.steps.ok ? store.plan.steps.value : []),
+);
 const share = (id: string): void =>
   set({
     together: props.build.day.together.includes(id)

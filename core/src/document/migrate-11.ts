@@ -1,6 +1,7 @@
 import { startingFoods } from '../pantry/starting/foods.ts';
 import { startingSponges } from '../pantry/starting/sponges.ts';
 import { asList, asObject, type Loose } from './loose.ts';
+import { withStepsRenamed } from './rename-steps.ts';
 
 /* From version 10 to 11: layers get ids, and what was ticked, noted and timed goes by them. */
 
@@ -53,15 +54,6 @@ const startsWithKey = (tiers: readonly Loose[], text: string): string => {
 export function buildFrom10(value: unknown): Loose {
   const build = asObject(value);
   const tiers = asList(build.tiers).map(asObject);
-  const renamed = (text: unknown): unknown =>
-    typeof text === 'string' ? startsWithKey(tiers, text) : text;
-  const keyed = (list: unknown, field: string): unknown[] =>
-    asList(list).map((each) => {
-      const one = asObject(each);
-      return field in one ? { ...one, [field]: renamed(one[field]) } : one;
-    });
-  const bench = asObject(build.bench);
-  const day = asObject(build.day);
   return {
     ...build,
     tiers: tiers.map((tier) => ({
@@ -71,19 +63,6 @@ export function buildFrom10(value: unknown): Loose {
         id: asObject(layer).id ?? layerId(i),
       })),
     })),
-    day: {
-      ...day,
-      minutes: keyed(day.minutes, 'taskId'),
-      pinned: keyed(day.pinned, 'taskId'),
-      own: keyed(keyed(day.own, 'after'), 'before'),
-    },
-    bench: {
-      ...bench,
-      stepKey: renamed(bench.stepKey),
-      done: keyed(bench.done, 'stepKey'),
-      checks: asList(bench.checks).map(renamed),
-      notes: keyed(bench.notes, 'stepKey'),
-      timers: keyed(bench.timers, 'stepKey'),
-    },
+    ...withStepsRenamed(build, (text) => startsWithKey(tiers, text)),
   };
 }

@@ -1,4 +1,5 @@
 import { asList, asObject, type Loose } from './loose.ts';
+import { withStepsRenamed } from './rename-steps.ts';
 
 /*
  * From version 11 to 12: boards half-way up go by the layer they lie over, a tier and its bowls can come
@@ -32,37 +33,16 @@ export function buildFrom11(value: unknown): Loose {
   const tiers = asList(build.tiers).map(asObject);
   const moved = new Map(tiers.flatMap(deckKeys));
   // "in/tier-1/deck/0/dowels|check" and the like: only the board's own part of it changes
-  const renamed = (text: unknown): unknown => {
-    if (typeof text !== 'string') return text;
+  const rename = (text: string): string => {
     const [, before = '', key = '', after = ''] =
       /^((?:in|out)\/)?([^/]+\/deck\/\d+)([/|~].*)?$/.exec(text) ?? [];
     const now = moved.get(key);
     return now === undefined ? text : before + now + after;
   };
-  const keyed = (list: unknown, field: string): unknown[] =>
-    asList(list).map((each) => {
-      const one = asObject(each);
-      return field in one ? { ...one, [field]: renamed(one[field]) } : one;
-    });
-  const bench = asObject(build.bench);
-  const day = asObject(build.day);
   return {
     ...build,
     fromStock: build.fromStock ?? [],
     tiers: tiers.map((tier) => ({ surfaces: [], stockId: null, ...tier })),
-    day: {
-      ...day,
-      minutes: keyed(day.minutes, 'taskId'),
-      pinned: keyed(day.pinned, 'taskId'),
-      own: keyed(keyed(day.own, 'after'), 'before'),
-    },
-    bench: {
-      ...bench,
-      stepKey: renamed(bench.stepKey),
-      done: keyed(bench.done, 'stepKey'),
-      checks: asList(bench.checks).map(renamed),
-      notes: keyed(bench.notes, 'stepKey'),
-      timers: keyed(bench.timers, 'stepKey'),
-    },
+    ...withStepsRenamed(build, rename),
   };
 }

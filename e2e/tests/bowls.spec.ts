@@ -112,6 +112,8 @@ test('the list takes what is in stock, says when, and is saved as a table', asyn
   await expect(row).toContainText('in stock');
   const title = page.getByTestId('shopping-title');
   await expect(title).toContainText('for 7 cakes');
+  // a bowl that two cakes take within the days that it keeps
+  await expect(page.getByTestId('together')).toContainText('for Jubilee', { timeout: 60_000 });
   await page.getByRole('checkbox', { name: /Jubilee/ }).uncheck();
   await expect(title).toContainText('for 6 cakes');
   // the day it is stirred in, and as long before as it keeps

@@ -13,7 +13,6 @@ import {
   type ShoppingPlan,
   type ShoppingRow,
   type CakeDays,
-  type Together,
 } from '@pyrgotect/core';
 import { format, parseISO } from 'date-fns';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
@@ -22,6 +21,7 @@ import QuantityField from '../figures/QuantityField.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
 import { download } from '../parts/download.ts';
 import TopBar from '../parts/TopBar.vue';
+import MadeAtOnce from '../shopping/MadeAtOnce.vue';
 import { database } from '../storage/database.ts';
 import { useCarvings } from '../stores/carvings.ts';
 import { useHand } from '../stores/hand.ts';
@@ -158,12 +158,6 @@ const pairedText = (row: ShoppingRow): string =>
   row.paired
     .map(({ pieces, name, from, to }) => `${pieces} ${name} left from ${from} go into ${to}`)
     .join('; ');
-const dayMin = 1440;
-/** "26 h", "3 days" */
-const longText = (min: number): string =>
-  min < 2 * dayMin ? units.text(min, 'minutes') : `${Math.round(min / dayMin)} days`;
-const gainText = ({ savesMin, olderMin, keepsMin, mixes }: Together): string =>
-  `${mixes === 1 ? 'One mixing' : `${mixes} mixings`}: saves ${units.text(savesMin, 'minutes')} of hands${olderMin < 1 ? '' : `; the last of it is ${longText(olderMin)} older, and keeps ${longText(keepsMin)} in the cold`}.`;
 const headers = [
   { title: 'ingredient', key: 'name' },
   { title: 'needed', key: 'needG', align: 'end' as const },
@@ -291,17 +285,7 @@ function save(): void {
               </tr>
             </template>
           </v-data-table>
-          <template v-if="answer.together.length > 0">
-            <h2>Made at once</h2>
-            <ul class="together" data-test="together">
-              <li v-for="one in answer.together" :key="one.id">
-                <b>{{ one.name }}, {{ mass(one.massG) }}</b> on
-                {{ format(one.madeAt, 'EEE d MMM') }}:
-                {{ one.parts.map(({ cake, massG }) => `${mass(massG)} for ${cake}`).join(', ') }}.
-                {{ gainText(one) }}
-              </li>
-            </ul>
-          </template>
+          <MadeAtOnce :together="answer.together" />
           <h2>On the labels</h2>
           <table class="labels">
             <tbody>
@@ -344,10 +328,6 @@ aside {
 section {
   padding: 18px 28px;
   overflow: auto;
-}
-.together {
-  margin: 4px 0 14px;
-  padding-left: 18px;
 }
 .cake {
   display: flex;

@@ -154,7 +154,8 @@ test('a photo is shrunk and kept, and what is no picture is said', async ({ page
   await page.getByTestId('note').click();
   const image = page.getByTestId('notes').getByRole('img');
   await expect(image).toBeVisible();
-  expect(await image.evaluate((e: HTMLImageElement) => e.naturalWidth)).toBe(1280);
+  // it is there before it is read
+  await expect.poll(() => image.evaluate((e: HTMLImageElement) => e.naturalWidth)).toBe(1280);
 });
 
 test('devices that send nonsense are not believed', async ({ page }) => {

@@ -200,7 +200,7 @@ describe('how near a plan is to the best there can be', () => {
       taking(30, ['cream', 60], ['sauce', 60]),
     ]);
     // the cream is made last, and the sauce waits those 20 min
-    expect(proof.fresh).toEqual({ value: 20, bound: 20, isProved: true });
+    expect(proof.fresh).toEqual({ value: 20, bound: 20, over: 0, isProved: true });
     expect(levels.freshMin).toBe(20);
     expect([proof.late.isProved, proof.begin.isProved, proof.sessions.bound]).toEqual([
       true,
@@ -212,7 +212,7 @@ describe('how near a plan is to the best there can be', () => {
     const tasks = [task('mousse', 20), taking(10, ['mousse', 30])];
     tasks[1]!.after[0]!.leastMin = 45;
     const { proof } = proofFor(tasks);
-    expect(proof.late).toEqual({ value: 15, bound: 15, isProved: true });
+    expect(proof.late).toEqual({ value: 15, bound: 15, over: 0, isProved: true });
   });
   it('more work than one evening holds is two stretches', () => {
     const { proof } = proofFor(
@@ -222,7 +222,7 @@ describe('how near a plan is to the best there can be', () => {
         { fromMin: -2000, toMin: -1700 },
       ],
     );
-    expect(proof.sessions).toEqual({ value: 2, bound: 2, isProved: true });
+    expect(proof.sessions).toEqual({ value: 2, bound: 2, over: 0, isProved: true });
     expect(proofFor([]).proof.sessions.bound).toBe(0);
   });
   it('the three-tier cake: nothing too late and nothing fresher, both proved', () => {

@@ -14,6 +14,7 @@ import {
   startingPantry,
   stockToCount,
   takeLayers,
+  takenOf,
   withTaken,
   writeBuildFile,
   type Build,
@@ -71,6 +72,7 @@ describe('what is left of what was put away', () => {
   it('is what other cakes did not take; a cake that asks twice counts once', () => {
     const once = withTaken(layers, 'a', 4);
     expect([leftOf(once), leftFor(once, 'a'), leftFor(once, 'b')]).toEqual([2, 6, 2]);
+    expect([takenOf(layers), takenOf(withTaken(once, 'b', 1))]).toEqual([0, 5]);
     expect(withTaken(once, 'a', 4)).toEqual(once);
     expect(withTaken(once, 'a', 0)).toEqual(layers);
     expect(leftOf(withTaken(once, 'b', 9))).toBe(0);

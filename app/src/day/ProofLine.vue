@@ -9,7 +9,7 @@ const { text } = useUnits();
 const minutes = (min: number): string => text(min, 'minutes');
 const runs = (n: number): string => (n === 1 ? 'one stretch of work' : `${n} stretches of work`);
 const better = ({ value, bound, isProved }: LevelProof, no: string): string =>
-  isProved ? no : `at best ${minutes(Math.max(0, bound))} of ${minutes(value)}`;
+  isProved ? no : `at best ${minutes(bound)} of ${minutes(value)}`;
 const lines = computed(() => {
   const { late, fresh, begin, sessions } = props.plan.proof;
   return [
@@ -33,7 +33,7 @@ const lines = computed(() => {
       id: 'begin',
       isProved: begin.isProved,
       words: begin.isProved
-        ? `No plan begins more than ${minutes(Math.max(1, begin.value - begin.bound))} later.`
+        ? `No plan begins more than ${minutes(Math.max(1, begin.over))} later.`
         : `It could begin at ${props.at(-begin.bound)} at the latest: this one is at most ${text(props.plan.gapShare, 'share')} longer than the best there is.`,
     },
     {

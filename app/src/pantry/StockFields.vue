@@ -4,6 +4,7 @@ import {
   goodUntil,
   pantryLimits,
   stockPlaces,
+  takenOf,
   type Outline,
   type Stock,
   type StockPlace,
@@ -46,10 +47,7 @@ function setWhat(what: string): void {
 }
 const setLayer = (change: Partial<NonNullable<Stock['layer']>>): void =>
   emit('change', { layer: { ...props.row.layer!, ...change } });
-const takenText = computed(() => {
-  const sum = props.row.taken.reduce((all, one) => all + one.amount, 0);
-  return leftText(props.row, sum, units.text);
-});
+const takenText = computed(() => leftText(props.row, takenOf(props.row), units.text));
 </script>
 
 <template>

@@ -43,8 +43,8 @@ export function warnOfSurfaces(tier: Tier, cautions: Caution[]): void {
         'Nothing wet with alcohol and no spray can near a flame; colour and glaze burn. Torch first, or keep the torched part bare.',
       ),
     });
-  const wetOnDust = tier.surfaces.findIndex(({ way }) => way === 'dust');
-  if (wetOnDust >= 0 && tier.surfaces.slice(wetOnDust + 1).some(({ way }) => way !== 'dust'))
+  const firstDust = tier.surfaces.findIndex(({ way }) => way === 'dust');
+  if (firstDust >= 0 && tier.surfaces.slice(firstDust + 1).some(({ way }) => way !== 'dust'))
     cautions.push({
       id: `${tier.id}/wet on dust`,
       severity: 'note',

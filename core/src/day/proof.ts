@@ -10,6 +10,8 @@ import { handsOf } from './usage.ts';
 export interface LevelProof {
   value: number;
   bound: number;
+  /** How much better a plan could be at most. */
+  over: number;
   /** Nothing better can be found: they are equal, or as near as plans are told apart. */
   isProved: boolean;
 }
@@ -23,6 +25,7 @@ export interface Proof {
 const proved = (value: number, bound: number, bandMin: number): LevelProof => ({
   value,
   bound,
+  over: Math.max(0, value - bound),
   isProved: value <= bound + bandMin + 1e-6,
 });
 

@@ -13,6 +13,10 @@ export const leftFor = ({ amount, taken }: Stock, buildId: string): number =>
 /** What is left when every cake has taken its own. Layers or g. */
 export const leftOf = (row: Stock): number => leftFor(row, '');
 
+/** What cakes took of it so far. Layers or g. */
+export const takenOf = ({ taken }: Stock): number =>
+  taken.reduce((sum, one) => sum + one.amount, 0);
+
 /** The row once a cake has taken so much; nothing for what it gives back. A second time counts once. */
 export const withTaken = (row: Stock, buildId: string, amount: number): Stock => ({
   ...row,

@@ -43,7 +43,7 @@ select {
   border-radius: 3px 3px 0 0;
   padding: 1px 4px;
   line-height: 1.35;
-  max-width: min(22em, 100%);
+  max-width: min(22em, calc(100vw - 52px));
   field-sizing: content;
   cursor: pointer;
 }

@@ -11,7 +11,10 @@ import {
 } from '../src/index.ts';
 import { build as buildField } from '../src/document/build-fields.ts';
 import { rowFields } from '../src/pantry/fields.ts';
+import { fieldProblem, fieldWords } from '../src/document/field-words.ts';
+import { contents } from '../src/document/schema.ts';
 import { checksOf } from '../src/fields/checks.ts';
+import { describedFigure, partOf } from '../src/fields/described.ts';
 import {
   byKind,
   byName,
@@ -30,6 +33,7 @@ import {
   type Field,
 } from '../src/fields/field.ts';
 import { jsonOf, type JsonSchema } from '../src/fields/json-schema.ts';
+import { usualOf } from '../src/fields/usual.ts';
 import { anyBuild } from './arbitrary.ts';
 
 /** Whether the JSON Schema of a field takes a value. */
@@ -130,6 +134,91 @@ describe('a field', () => {
     const named = flag().knownAs('done');
     expect(jsonOf(list(named, 3), known)).toMatchObject({ items: { $ref: '#/$defs/done' } });
     expect(known.get('done')).toEqual({ type: 'boolean' });
+  });
+});
+
+describe('what is said of a field', () => {
+  const said = record<Slice>({
+    wide: figure({ min: 1, max: 9, kind: 'thickness' }).usually(3).called('width', 'at the rim'),
+    name: words(5, 1).usually('a').since(4),
+    note: words(9).orMissing(),
+  });
+  it('goes into the JSON Schema beside its shape', () => {
+    expect(jsonOf(said, new Map())).toMatchObject({
+      properties: {
+        wide: { type: 'number', title: 'width', description: 'at the rim', default: 3 },
+        name: { type: 'string', default: 'a', $comment: 'since version 4' },
+      },
+    });
+  });
+  it('makes what is new, all of it its own', () => {
+    expect(usualOf(said)).toEqual({ wide: 3, name: 'a' });
+    expect(usualOf(said, { wide: 5, note: 'n' })).toEqual({ wide: 5, name: 'a', note: 'n' });
+    const lists = record<{ a: number[]; b: string; c: Slice | null; d: boolean }>({
+      a: list(figure({ min: 0, max: 9 }), 3).usually([1, 2]),
+      b: words(4),
+      c: orNull(said),
+      d: flag(),
+    });
+    const [one, other] = [usualOf(lists), usualOf(lists)];
+    expect(one).toEqual({ a: [1, 2], b: '', c: null, d: false });
+    one.a.push(3);
+    expect(other.a).toEqual([1, 2]);
+    expect(usualOf(lists).a).toEqual([1, 2]);
+  });
+  it('names the field for which nothing is usual', () => {
+    const deep = record<{ of: Slice }>({ of: slice });
+    expect(() => usualOf(deep)).toThrow('of.wide');
+    expect(() => usualOf(id())).toThrow('must be given');
+    expect(() => usualOf(list(flag(), 3, 1))).toThrow();
+  });
+  it('tells a form what to write, how to show it and what to take', () => {
+    expect(describedFigure(said, 'wide')).toEqual({
+      key: 'wide',
+      label: 'width',
+      hint: 'at the rim',
+      kind: 'thickness',
+      range: { min: 1, max: 9 },
+      nullable: false,
+    });
+    expect(() => describedFigure(said, 'name')).toThrow('name');
+    expect(() => describedFigure(slice, 'wide')).toThrow('wide');
+    const water = describedFigure(rowFields.tins, 'waterG');
+    expect([water.label, water.nullable, water.kind]).toEqual(['water it holds', true, 'bowl']);
+    expect(describedFigure(rowFields.tins, 'depthMm').label).toBe('depth');
+  });
+  it('puts a path into the words of the form', () => {
+    expect(fieldWords('ingredients[4].massG', rowFields.recipes)).toBe('ingredient 5, weight');
+    expect(fieldWords('build.tiers[0].layers[2].between.spreadId', contents)).toBe(
+      'build, tier 1, layer 3, between, filling or frosting',
+    );
+    expect(fieldWords('pantry.sponges[1].minSliceMm', contents)).toBe(
+      'pantry, sponge 2, thinnest slice',
+    );
+    expect(
+      fieldProblem('ingredients[4].massG', 'must be at least 0.1', 'it', rowFields.recipes),
+    ).toBe('Ingredient 5, weight must be at least 0.1');
+    expect(partOf(rowFields.tins, 'nothing')).toBeNull();
+    expect(partOf(flag(), 'anything')).toBeNull();
+    // a part of one kind among several is found, whichever kind it is
+    expect(partOf(cut, 'radiusMm')?.shape.kind).toBe('figure');
+  });
+  it('is a value that the field itself takes, in all of what is stored', () => {
+    const tried: string[] = [];
+    const walk = (field: Field<unknown>, path: string): void => {
+      const { usual } = field.about;
+      if (usual !== undefined) {
+        tried.push(path);
+        expect(saysOf(field, usual), path).toEqual([]);
+      }
+      const { shape } = field;
+      if (shape.kind === 'record')
+        for (const [key, of] of Object.entries(shape.fields)) walk(of, `${path}.${key}`);
+      else if (shape.kind === 'by kind') Object.values(shape.of).forEach((of) => walk(of, path));
+      else if (shape.kind === 'list' || shape.kind === 'null or') walk(shape.of, path);
+    };
+    walk(contents, '');
+    expect(tried.length).toBeGreaterThan(60);
   });
 });
 

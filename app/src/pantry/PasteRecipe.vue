@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   fieldProblem,
+  rowFields,
   maxTableLength,
   outOfProportion,
   readMethod,
@@ -221,7 +222,7 @@ async function save(): Promise<void> {
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     problems.value = (error.inner.length > 0 ? error.inner : [error]).map((each) =>
-      fieldProblem(each.path, each.errors[0], 'the recipe'),
+      fieldProblem(each.path, each.errors[0], 'the recipe', rowFields.recipes),
     );
     return;
   }

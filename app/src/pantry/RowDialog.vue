@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   fieldProblem,
+  rowFields,
   circleOf,
   otherForms,
   keepingClasses,
@@ -100,7 +101,7 @@ async function save(): Promise<void> {
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     problems.value = (error.inner.length > 0 ? error.inner : [error]).map((each) =>
-      fieldProblem(each.path, each.errors[0], 'this row'),
+      fieldProblem(each.path, each.errors[0], 'this row', rowFields[props.table]),
     );
   }
 }

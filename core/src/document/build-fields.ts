@@ -1,13 +1,13 @@
 import { diets } from '../pantry/diets.ts';
 import { coatStyles } from '../pantry/styles.ts';
-import { carving } from './carve-fields.ts';
 import { handKinds } from '../hand/kinds.ts';
 import { kinds } from '../units/kinds.ts';
 import { daySettings } from './day-fields.ts';
-import { journey, rod, standing } from './support-fields.ts';
-import { drip, piped, pour, topping } from './finish-fields.ts';
+import { journey, rod } from './support-fields.ts';
+import { piped } from './finish-fields.ts';
 import { limits } from './limits.ts';
-import { allergenList, name, outline, tint } from './common-fields.ts';
+import { tier } from './tier-fields.ts';
+import { allergenList, name, tint } from './common-fields.ts';
 import {
   figure,
   flag,
@@ -23,273 +23,33 @@ import {
 import {
   batchWays,
   cuttings,
-  levellings,
   noteKinds,
   portions,
-  soakStyles,
-  surfaceWays,
-  type AsBaked,
-  type Band,
   type Bench,
   type Brief,
   type Build,
-  type Centre,
-  type Coat,
-  type Comb,
-  type Fondant,
   type Finished,
-  type Gap,
-  type Inclusion,
-  type Layer,
-  type PartTemp,
-  type LoosePieces,
-  type Pieces,
   type Planned,
   type PipingJob,
-  type Pressed,
-  type Surface,
-  type Tier,
-  type WeighedBowl,
 } from './types.ts';
 
-const brief = record<Brief>({
+export const brief = record<Brief>({
   occasion: words(limits.nameLength.max),
-  place: words(limits.nameLength.max),
-  servings: wholeFigure(limits.servings),
-  portion: oneOf(portions),
-  cutting: oneOf(cuttings),
-  halves: flag(),
-  look: oneOf(coatStyles),
+  place: words(limits.nameLength.max).since(2),
+  servings: wholeFigure(limits.servings).usually(40),
+  portion: oneOf(portions).usually('dessert').since(2),
+  cutting: oneOf(cuttings).usually('grid').since(2),
+  halves: flag().since(2),
+  look: oneOf(coatStyles).usually('smooth').since(2),
   serveAt: orNull(isoTime()),
-  keepOut: allergenList(),
-  diets: list(oneOf(diets), diets.length),
-  kitchenC: orNull(figure(limits.roomC)),
-  venueC: orNull(figure(limits.roomC)),
-  notes: words(limits.noteLength.max),
+  keepOut: allergenList().since(2),
+  diets: list(oneOf(diets), diets.length).since(4),
+  kitchenC: orNull(figure(limits.roomC)).called('temperature of the kitchen').since(4),
+  venueC: orNull(figure(limits.roomC)).called('temperature where it is served').since(4),
+  notes: words(limits.noteLength.max).since(2),
 });
 
-/** The tests of a whole tier run beside those of its fields, which tell what is missing. */
-const whole = (tier: Partial<Tier> | undefined): boolean =>
-  [tier?.layers, tier?.gaps].every(
-    (list) =>
-      Array.isArray(list) &&
-      list.every((part: unknown) => typeof part === 'object' && part !== null),
-  );
-
-const tier = record<Tier>({
-  id: id(),
-  name: name(),
-  outline: outline,
-  spongeId: id(),
-  tinId: id(),
-  slicesPerCake: wholeFigure(limits.slicesPerCake),
-  levelling: oneOf(levellings),
-  layers: list(
-    record<Layer>({
-      id: id(),
-      heightMm: figure(limits.layerMm),
-      otherId: orNull(id()),
-      inset: orNull(
-        record<NonNullable<Layer['inset']>>({
-          heightMm: figure(limits.insetMm),
-          marginMm: figure(limits.marginMm),
-        }),
-      ),
-      between: orNull(
-        record<NonNullable<Layer['between']>>({
-          spreadId: id(),
-          heightMm: figure(limits.betweenMm),
-        }),
-      ),
-      soak: orNull(oneOf(soakStyles)),
-      rimMm: list(orNull(figure(limits.rimMm)), 8).rule(
-        'four or eight',
-        'needs 4 or 8 readings, or none',
-        (rim) => [0, 4, 8].includes(rim.length),
-      ),
-      turnSteps: orNull(wholeFigure(limits.turnSteps)),
-      flipped: flag(),
-    }),
-    limits.layers.max,
-    1,
-    'has no layers',
-  ).rule(
-    'layer ids',
-    'has two layers of one id',
-    (layers) => new Set(layers.map((layer) => layer?.id)).size === layers.length,
-  ),
-  gaps: list(
-    record<Gap>({
-      heightMm: figure(limits.gapMm),
-      spreadId: id(),
-      damMm: figure(limits.damMm),
-      setbackMm: figure(limits.setbackMm),
-      pieces: orNull(
-        record<Pieces>({
-          name: name(),
-          foodId: orNull(id()),
-          how: oneOf(['packed', 'scattered']),
-          densityGPerMl: figure(limits.inclusionDensity),
-          share: figure(limits.packing),
-          gPerCm2: figure(limits.gPerCm2),
-          allergens: allergenList(),
-        }),
-      ),
-      drizzle: orNull(
-        record<NonNullable<Gap['drizzle']>>({
-          spreadId: id(),
-          gPerCm2: figure(limits.gPerCm2),
-        }),
-      ),
-    }),
-    limits.layers.max - 1,
-  ),
-  inclusion: orNull(
-    record<Inclusion>({
-      name: name(),
-      foodId: orNull(id()),
-      gPerKg: figure(limits.inclusionGPerKg),
-      densityGPerMl: figure(limits.inclusionDensity),
-      allergens: allergenList(),
-      waterShare: figure(limits.waterShare),
-      tempC: figure(limits.partC),
-    }),
-  ),
-  coat: record<Coat>({
-    style: oneOf(coatStyles),
-    spreadId: id(),
-    innerSpreadId: orNull(id()),
-    topSpreadId: orNull(id()),
-    tint: tint(),
-    bands: list(record<Band>({ tint: tint(), share: figure(limits.bandShare) }), limits.bands.max),
-    blended: flag(),
-    cover: orNull(figure(limits.cover)),
-    comb: orNull(
-      record<Comb>({
-        peakMm: figure(limits.combPeakMm),
-        depthMm: figure(limits.combDepthMm),
-      }).rule(
-        'depth',
-        'is combed deeper than it is thick',
-        (comb) => !(Number(comb.depthMm) > Number(comb.peakMm)),
-      ),
-    ),
-    rimMm: figure(limits.rimRadiusMm),
-    crumbMm: orNull(figure(limits.coatMm)),
-    sideMm: orNull(figure(limits.coatMm)),
-    topMm: orNull(figure(limits.coatMm)),
-  }),
-  fondant: orNull(
-    record<Fondant>({
-      mm: figure(limits.fondantMm),
-      allowanceMm: figure(limits.allowanceMm),
-      tint: tint(),
-    }),
-  ),
-  pressed: orNull(
-    record<Pressed>({
-      name: name(),
-      foodId: orNull(id()),
-      gPerCm2: figure(limits.pressedGPerCm2),
-      cover: figure(limits.cover),
-      bandMm: orNull(figure(limits.bandMm)),
-      onTop: flag(),
-      allergens: allergenList(),
-    }),
-  ),
-  surfaces: list(
-    record<Surface>({
-      id: id(),
-      way: oneOf(surfaceWays),
-      name: name(),
-      foodId: orNull(id()),
-      tint: tint(),
-      gPerCm2: figure(limits.surfaceGPerCm2),
-      coats: wholeFigure(limits.surfaceCoats),
-      dryMin: figure(limits.surfaceDryMin),
-      where: oneOf(['all over', 'side', 'top']),
-      allergens: allergenList(),
-    }),
-    limits.surfaces.max,
-  ),
-  stockId: orNull(id()),
-  bowl: orNull(
-    record<WeighedBowl>({
-      fullG: figure(limits.bowlG),
-      emptyG: figure(limits.bowlG),
-      pouredG: list(orNull(figure(limits.bowlG)), limits.layers.max),
-    }),
-  ),
-  soak: oneOf(soakStyles),
-  trim: record<Tier['trim']>({
-    bottomMm: figure(limits.trimMm),
-    sideMm: figure(limits.trimMm),
-    topMm: figure(limits.trimMm),
-  }),
-  centre: orNull(
-    record<Centre>({
-      outline: outline,
-      fromLayer: wholeFigure({ min: 0, max: limits.layers.max - 1 }),
-      toLayer: wholeFigure({ min: 0, max: limits.layers.max - 1 }),
-      spreadId: id(),
-      pieces: orNull(
-        record<LoosePieces>({
-          name: name(),
-          foodId: orNull(id()),
-          densityGPerMl: figure(limits.inclusionDensity),
-          share: figure(limits.packing),
-          allergens: allergenList(),
-        }),
-      ),
-    }),
-  ),
-  ovenC: orNull(figure(limits.ovenC)),
-  temps: list(record<PartTemp>({ name: name(), tempC: figure(limits.partC) }), 60),
-  stackedAt: oneOf(['room', 'cold']),
-  restG: figure(limits.restG),
-  asBaked: list(
-    record<AsBaked>({
-      edgeMm: figure(limits.layerMm),
-      acrossMm: orNull(figure(limits.sideMm)),
-    }),
-    limits.layers.max,
-  ),
-  drip: orNull(drip),
-  pour: orNull(pour),
-  toppings: list(topping, limits.toppings.max),
-  carving: orNull(carving),
-  stand: standing,
-  torched: flag(),
-})
-  .rule(
-    'core inside',
-    'has a hidden centre that is not inside its layers',
-    ({ centre, layers }) =>
-      !centre ||
-      !Array.isArray(layers) ||
-      (centre.fromLayer <= centre.toLayer && centre.toLayer < layers.length),
-  )
-  .rule(
-    'decks inside',
-    'has a board between layers that are not there, or two in one place',
-    ({ stand, layers }) => {
-      if (!Array.isArray(stand?.decks) || !Array.isArray(layers)) return true;
-      const after = stand.decks.map((deck) => Number(deck?.afterLayer));
-      return after.every((at, i) => at < layers.length - 1 && (i === 0 || at > after[i - 1]!));
-    },
-  )
-  .rule(
-    'gaps',
-    'needs one gap fewer than layers',
-    (tier) => !whole(tier) || tier.gaps.length === tier.layers.length - 1,
-  )
-  .rule('gap below cake', 'has a filling thicker than the whole cake', (tier) => {
-    if (!whole(tier)) return true;
-    const cakeMm = tier.layers.reduce((sum, layer) => sum + layer.heightMm, 0);
-    return tier.gaps.every((gap) => gap.heightMm <= cakeMm);
-  });
-
-const bench = record<Bench>({
+export const bench = record<Bench>({
   stepKey: orNull(words(200)),
   done: list(record<Bench['done'][number]>({ stepKey: words(200), at: isoTime() }), 2000),
   checks: list(words(200), 5000),
@@ -312,7 +72,7 @@ const bench = record<Bench>({
           hand: orNull(oneOf(handKinds)),
           show: oneOf(kinds),
         }),
-      ),
+      ).since(7),
     }),
     2000,
   ),
@@ -340,7 +100,18 @@ const bench = record<Bench>({
         handKinds.length,
       ),
     }),
-  ),
+  ).since(7),
+});
+
+export const pipingJob = record<PipingJob>({
+  id: id(),
+  name: name().usually('piping'),
+  spreadId: orNull(id()).called('frosting'),
+  tint: tint().called('colour'),
+  massG: figure(limits.pipingG).called('weight'),
+  pieces: wholeFigure(limits.pipedPieces).usually(0),
+  lineMm: figure(limits.pipedMm).usually(0),
+  piped: orNull(piped).since(5),
 });
 
 /** A whole build. */
@@ -349,32 +120,26 @@ export const build = record<Build>({
   name: name(),
   createdAt: isoTime(),
   brief: brief,
-  tiers: list(tier, limits.tiers.max, 1, 'has no tiers'),
-  boardId: id(),
-  boardCoverMm: figure(limits.boardCoverMm),
-  rod: orNull(rod),
-  journey: journey,
-  day: daySettings,
-  piping: list(
-    record<PipingJob>({
-      id: id(),
-      name: name(),
-      spreadId: orNull(id()),
-      tint: tint(),
-      massG: figure(limits.pipingG),
-      pieces: wholeFigure(limits.pipedPieces),
-      lineMm: figure(limits.pipedMm),
-      piped: orNull(piped),
+  tiers: list(tier, limits.tiers.max, 1, 'has no tiers').since(2),
+  boardId: id().called('board').usually('drum-round-28'),
+  boardCoverMm: figure(limits.boardCoverMm).usually(0).since(4),
+  rod: orNull(rod).since(7),
+  journey: journey.since(7),
+  day: daySettings.since(7),
+  piping: list(pipingJob, limits.pipingJobs.max).since(4),
+  reserveShare: figure(limits.reserveShare).called('reserve').usually(0.03),
+  shortShare: figure(limits.shortShare).called('chance of falling short').usually(0.05).since(4),
+  batchBy: oneOf(batchWays).usually('grams').since(4),
+  apart: list(words(200), 60).since(4),
+  mixedApart: list(id(), 60).since(4),
+  fromStock: list(
+    record<Build['fromStock'][number]>({
+      spreadId: id().called('filling or frosting'),
+      stockId: id().called('bowl put away'),
     }),
-    limits.pipingJobs.max,
-  ),
-  reserveShare: figure(limits.reserveShare),
-  shortShare: figure(limits.shortShare),
-  batchBy: oneOf(batchWays),
-  apart: list(words(200), 60),
-  mixedApart: list(id(), 60),
-  fromStock: list(record<Build['fromStock'][number]>({ spreadId: id(), stockId: id() }), 60),
-  bench: bench,
+    60,
+  ).since(12),
+  bench: bench.since(2),
 }).rule('tier ids', 'has two tiers with the same id', (build) => {
   if (!Array.isArray(build.tiers)) return true;
   const ids = build.tiers.map((tier) => tier?.id);

@@ -4,9 +4,12 @@ import { limits } from './limits.ts';
 import { name } from './common-fields.ts';
 import { figure, id, list, oneOf, orNull, record, wholeFigure, words } from '../fields/field.ts';
 
-/** When and by whom a cake is made. */
+const evening: Hours = { from: 18 * 60, to: 22 * 60 };
+const wholeDay: Hours = { from: 9 * 60, to: 20 * 60 };
+
+/** When and by whom a cake is made: one person, evenings in the week and the days of the weekend. */
 export const daySettings = record<DaySettings>({
-  people: wholeFigure(limits.people),
+  people: wholeFigure(limits.people).usually(1),
   hours: list(
     orNull(
       record<NonNullable<Hours>>({
@@ -17,15 +20,15 @@ export const daySettings = record<DaySettings>({
     7,
     7,
     'needs seven days',
-  ),
-  fridgeMm: figure(limits.fridgeMm),
-  freezerMm: figure(limits.freezerMm),
-  chillIn: oneOf(['fridge', 'freezer']),
+  ).usually([...Array<Hours>(5).fill(evening), ...Array<Hours>(2).fill(wholeDay)]),
+  fridgeMm: figure(limits.fridgeMm).called('width in the fridge').usually(900),
+  freezerMm: figure(limits.freezerMm).called('width in the freezer').usually(0),
+  chillIn: oneOf(['fridge', 'freezer']).usually('fridge'),
   cooling: list(
     record<DaySettings['cooling'][number]>({ spreadId: id(), where: oneOf(coolPlaces) }),
     limits.coolings.max,
-  ),
-  spareMin: figure(limits.spareMin),
+  ).since(10),
+  spareMin: figure(limits.spareMin).usually(30),
   own: list(
     record<OwnTask>({
       id: id(),

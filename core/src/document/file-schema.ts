@@ -11,7 +11,7 @@ const file = record({
   version: wholeFigure({ min: buildVersion, max: buildVersion }),
   build,
   pantry: carriedRows,
-  carvings,
+  carvings: carvings.since(9),
 });
 
 /**

@@ -1,3 +1,4 @@
+import { usualDrip } from '../drip/flow.ts';
 import { dripPatterns } from '../drip/pattern.ts';
 import { tones } from '../pantry/types.ts';
 import { nozzleForms } from '../piping/nozzles.ts';
@@ -31,29 +32,29 @@ import {
 
 /* What the finish of a build is said to be. */
 
-const poured = () => ({
-  ganacheId: id(),
+const poured = (usualC: number) => ({
+  ganacheId: id().called('ganache'),
   ratio: orNull(figure(limits.ganacheRatio)),
-  fluidC: figure(limits.fluidC),
-  coatC: figure(limits.coatC),
+  fluidC: figure(limits.fluidC).called('temperature of what is poured').usually(usualC),
+  coatC: figure(limits.coatC).called('temperature of the coat').usually(5),
 });
 
 export const drip = record<Drip>({
-  ...poured(),
-  widthMm: figure(limits.dripWidthMm),
-  feedS: figure(limits.feedS),
-  pattern: oneOf(dripPatterns),
-  spacingMm: figure(limits.spacingMm),
-  lengthMm: figure(limits.dripMm),
-  spreadMm: figure(limits.dripSpreadMm),
-  seed: wholeFigure(limits.seed),
+  ...poured(32),
+  widthMm: figure(limits.dripWidthMm).usually(usualDrip.widthMm),
+  feedS: figure(limits.feedS).called('squeeze').usually(usualDrip.feedS),
+  pattern: oneOf(dripPatterns).usually('random'),
+  spacingMm: figure(limits.spacingMm).usually(20),
+  lengthMm: figure(limits.dripMm).usually(40),
+  spreadMm: figure(limits.dripSpreadMm).usually(14),
+  seed: wholeFigure(limits.seed).usually(1),
   curveMm: list(figure(limits.dripMm), limits.curvePoints.max),
-  floodMm: figure(limits.floodMm),
-  tool: oneOf(dripTools),
+  floodMm: figure(limits.floodMm).usually(2.5),
+  tool: oneOf(dripTools).usually('bottle'),
   squeezeG: orNull(figure(limits.squeezeG)),
 });
 export const pour = record<Pour>({
-  ...poured(),
+  ...poured(31),
   studded: orNull(
     record<NonNullable<Pour['studded']>>({
       cover: figure(limits.cover),
@@ -64,44 +65,44 @@ export const pour = record<Pour>({
 });
 export const piped = record<Piped>({
   tierId: id(),
-  form: oneOf(pipedForms),
-  nozzle: oneOf(nozzleForms),
-  wideMm: figure(limits.nozzleWideMm),
-  where: oneOf(pipedPlaces),
-  upMm: figure(limits.upMm),
-  insetMm: figure(limits.insetFromRimMm),
+  form: oneOf(pipedForms).usually('shell'),
+  nozzle: oneOf(nozzleForms).usually('open star'),
+  wideMm: figure(limits.nozzleWideMm).called('width of the nozzle').usually(8),
+  where: oneOf(pipedPlaces).usually('foot'),
+  upMm: figure(limits.upMm).called('height on the side').usually(30),
+  insetMm: figure(limits.insetFromRimMm).usually(0),
   odd: flag(),
   count: orNull(wholeFigure(limits.pipedPieces)),
-  radiusMm: figure(limits.rosetteMm),
+  radiusMm: figure(limits.rosetteMm).usually(15),
   text: words(limits.nameLength.max),
-  letterMm: figure(limits.letterMm),
-  lengthMm: figure(limits.apartMm),
+  letterMm: figure(limits.letterMm).called('height of the letters').usually(25),
+  lengthMm: figure(limits.apartMm).usually(500),
   weighedG: orNull(figure(limits.weighedG)),
 });
 export const topping = record<Topping>({
   id: id(),
-  name: name(),
-  kind: oneOf(toppingKinds),
-  tone: oneOf(tones),
-  foodId: orNull(id()),
-  eaten: flag(),
-  ganacheId: orNull(id()),
-  pieceG: figure(limits.pieceG),
-  acrossMm: figure(limits.pieceMm),
-  highMm: figure(limits.pieceMm),
-  arrangement: oneOf(arrangements),
-  count: wholeFigure(limits.toppingCount),
-  odd: flag(),
+  name: name().usually('raspberries'),
+  kind: oneOf(toppingKinds).usually('pieces'),
+  tone: oneOf(tones).usually('berry'),
+  foodId: orNull(id()).called('ingredient').usually('raspberries'),
+  eaten: flag().usually(true).since(8),
+  ganacheId: orNull(id()).called('ganache'),
+  pieceG: figure(limits.pieceG).called('weight of one piece').usually(4),
+  acrossMm: figure(limits.pieceMm).usually(20),
+  highMm: figure(limits.pieceMm).called('height').usually(20),
+  arrangement: oneOf(arrangements).usually('round'),
+  count: wholeFigure(limits.toppingCount).usually(13),
+  odd: flag().usually(true),
   linkedTo: orNull(id()),
-  every: wholeFigure(limits.every),
-  clusterOf: wholeFigure(limits.clusterOf),
-  share: figure(limits.crescent),
-  insetMm: figure(limits.insetFromRimMm),
-  seed: wholeFigure(limits.seed),
-  shift: figure(limits.shift),
+  every: wholeFigure(limits.every).usually(1),
+  clusterOf: wholeFigure(limits.clusterOf).usually(3),
+  share: figure(limits.crescent).usually(0.4),
+  insetMm: figure(limits.insetFromRimMm).usually(10),
+  seed: wholeFigure(limits.seed).usually(1),
+  shift: figure(limits.shift).usually(0),
   spots: list(figures<[number, number]>({ min: -1000, max: 1000 }, 2), limits.toppingCount.max),
-  pick: oneOf(picks),
-  last: flag(),
+  pick: oneOf(picks).usually('none'),
+  last: flag().usually(true),
   crisp: orNull(
     record<NonNullable<Topping['crisp']>>({
       thickMm: figure(limits.crispMm),
@@ -115,8 +116,8 @@ export const topping = record<Topping>({
       spreads: figure(limits.slabSpreads),
     }),
   ),
-  packing: figure(limits.packing),
-  densityGPerMl: figure(limits.inclusionDensity),
-  lengthMm: figure(limits.apartMm),
+  packing: figure(limits.packing).usually(0.6),
+  densityGPerMl: figure(limits.inclusionDensity).usually(1),
+  lengthMm: figure(limits.apartMm).usually(600),
   allergens: allergenList(),
 });

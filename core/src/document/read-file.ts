@@ -4,8 +4,8 @@ import { ValidationError } from 'yup';
 import type { CarveResult } from '../carve/result.ts';
 import type { CarriedRows } from '../pantry/fields.ts';
 import { maxFileLength } from './limits.ts';
-import { migrate } from './migrate.ts';
-import { buildSchema, carriedRowsSchema, carvingsSchema } from './schema.ts';
+import { migrate } from './migrations/migrate.ts';
+import { buildSchema, carriedRowsSchema, carvingsSchema, contents } from './schema.ts';
 import { buildVersion, type Build } from './types.ts';
 
 export const fileFormat = 'pyrgotect-build';
@@ -176,7 +176,7 @@ function check(schema: Checks, value: unknown, root: string, text: string): File
         line,
         path,
         value: found === undefined ? null : shorten(found),
-        message: `${line === null ? '' : `Line ${line}: `}${fieldProblem(path, problem.errors[0], root)}.`,
+        message: `${line === null ? '' : `Line ${line}: `}${fieldProblem(path, problem.errors[0], root, contents)}.`,
       };
     });
   }

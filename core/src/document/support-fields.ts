@@ -25,26 +25,27 @@ import {
 /** To the right and to the back. */
 const pair = (range: Range) => figures<[number, number]>(range, 2);
 
-const card = record<Card>({
-  material: oneOf(boardMaterials),
-  thicknessMm: figure(limits.cardMm),
+/** The solid card most tiers stand on. */
+export const card = record<Card>({
+  material: oneOf(boardMaterials).usually('card'),
+  thicknessMm: figure(limits.cardMm).usually(3),
 });
-const dowels = record<Dowels>({
-  dowelId: id(),
+export const dowels = record<Dowels>({
+  dowelId: id().called('dowel').usually('rod-6'),
   count: orNull(wholeFigure(limits.dowels)),
   spots: list(pair(limits.dowelPlace), limits.dowels.max),
-  cut: oneOf(dowelCuts),
+  cut: oneOf(dowelCuts).usually('longest'),
 });
 
 /** How a tier stands. */
 export const standing = record<Standing>({
   card: orNull(card),
-  offsetMm: pair(limits.offsetMm),
-  postMm: figure(limits.postMm),
+  offsetMm: pair(limits.offsetMm).usually([0, 0]),
+  postMm: figure(limits.postMm).usually(0),
   dowels: orNull(dowels),
   decks: list(
     record<Deck>({
-      afterLayer: wholeFigure({ min: 0, max: limits.layers.max - 2 }),
+      afterLayer: wholeFigure({ min: 0, max: limits.layers.max - 2 }).called('layer below'),
       card,
       dowels,
     }),
@@ -56,12 +57,12 @@ export const rod = record<Rod>({
   at: orNull(pair(limits.dowelPlace)),
 });
 export const journey = record<Journey>({
-  byRoad: flag(),
-  minutes: figure(limits.roadMin),
-  carC: figure(limits.carC),
-  stackAt: oneOf(['home', 'venue']),
-  chilled: flag(),
-  boxed: flag(),
-  mat: flag(),
-  days: figure(limits.days),
+  byRoad: flag().usually(true),
+  minutes: figure(limits.roadMin).usually(30),
+  carC: figure(limits.carC).called('temperature of the car').usually(18),
+  stackAt: oneOf(['home', 'venue']).usually('home'),
+  chilled: flag().usually(true),
+  boxed: flag().usually(true),
+  mat: flag().usually(true),
+  days: figure(limits.days).usually(2),
 });

@@ -28,7 +28,7 @@ function schemaOf(field: Field<unknown>): AnySchema {
   return schema;
 }
 
-function made({ shape, rules, mayMiss }: Field<unknown>): AnySchema {
+function made({ shape, about: { rules, mayMiss } }: Field<unknown>): AnySchema {
   if (shape.kind === 'null or') {
     const other = schemaOf(shape.of);
     return lazy((value: unknown) => (value === null ? mixed().nullable() : other)) as never;

@@ -1,4 +1,4 @@
-import type { Range } from '../units/field.ts';
+import type { Quantity, Range } from '../units/field.ts';
 
 /* What is stored is described once, as fields: from them come the checks of a file and its JSON Schema. */
 
@@ -9,9 +9,12 @@ export interface Rule {
   holds: (value: never) => boolean;
 }
 
+/** Least and greatest of a figure and, where it says so, how it is shown. */
+type ShownRange = Range & Partial<Quantity>;
+
 /** What a value may be, as plain data. */
 export type Shape =
-  | { kind: 'figure'; range: Range; whole: boolean }
+  | { kind: 'figure'; range: ShownRange; whole: boolean }
   | { kind: 'words'; least: number; most: number; pattern: { of: RegExp; message: string } | null }
   | { kind: 'time' }
   | { kind: 'flag' }
@@ -26,41 +29,74 @@ export type Shape =
   /** Tried by one function, where a check of each part would take seconds. */
   | { kind: 'swift'; like: Field<unknown>; message: string; isSo: (value: unknown) => boolean };
 
-/** One stored thing: its shape, its rules, and whether it may be missing. `T` is its type in the program. */
+/** What is said of a stored thing besides its shape. */
+interface About {
+  rules: readonly Rule[];
+  /** It may be left out. */
+  mayMiss: boolean;
+  /** The name under which a JSON Schema refers to it; null where it is written out in its place. */
+  known: string | null;
+  /** What people call it, where the name in the program does not say it. */
+  label: string | null;
+  /** What it means, where its label leaves that open. */
+  hint: string | null;
+  /** What it is until somebody decides; undefined where somebody must. */
+  usual: unknown;
+  /** The version of the build file that brought it. */
+  since: number;
+}
+const plain: About = {
+  rules: [],
+  mayMiss: false,
+  known: null,
+  label: null,
+  hint: null,
+  usual: undefined,
+  since: 1,
+};
+
+/** One stored thing: its shape and what is said of it. `T` is its type in the program. */
 export class Field<T> {
   /** Only for the compiler. */
   declare readonly type: T;
 
   constructor(
     readonly shape: Shape,
-    readonly rules: readonly Rule[] = [],
-    readonly mayMiss = false,
-    /** The name under which a JSON Schema refers to it; null where it is written out in its place. */
-    readonly known: string | null = null,
+    readonly about: About = plain,
   ) {}
 
+  private with(about: Partial<About>): Field<T> {
+    return new Field(this.shape, { ...this.about, ...about });
+  }
   /** The same with one rule more. */
   rule(name: string, message: string, holds: (value: T) => boolean): Field<T> {
-    return new Field(
-      this.shape,
-      [...this.rules, { name, message, holds }],
-      this.mayMiss,
-      this.known,
-    );
+    return this.with({ rules: [...this.about.rules, { name, message, holds }] });
   }
   /** The same, but it may be left out. */
   orMissing(): Field<T> {
-    return new Field(this.shape, this.rules, true, this.known);
+    return this.with({ mayMiss: true });
   }
   /** The same, written once in a JSON Schema and referred to by name. */
   knownAs(name: string): Field<T> {
-    return new Field(this.shape, this.rules, this.mayMiss, name);
+    return this.with({ known: name });
+  }
+  /** The same, with what people call it and, where that leaves it open, what it means. */
+  called(label: string, hint: string | null = null): Field<T> {
+    return this.with({ label, hint });
+  }
+  /** The same, with what it is until somebody decides. */
+  usually(usual: T): Field<T> {
+    return this.with({ usual });
+  }
+  /** The same, as a later version of the build file brought it. */
+  since(version: number): Field<T> {
+    return this.with({ since: version });
   }
 }
 
-export const figure = (range: Range): Field<number> =>
+export const figure = (range: ShownRange): Field<number> =>
   new Field({ kind: 'figure', range, whole: false });
-export const wholeFigure = (range: Range): Field<number> =>
+export const wholeFigure = (range: ShownRange): Field<number> =>
   new Field({ kind: 'figure', range, whole: true });
 export const words = (most: number, least = 0): Field<string> =>
   new Field({ kind: 'words', least, most, pattern: null });

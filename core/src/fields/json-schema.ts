@@ -9,14 +9,23 @@ export type JsonSchema = Record<string, unknown>;
  * @param known gets what is written once and referred to, by its name
  */
 export function jsonOf(field: Field<unknown>, known: Map<string, JsonSchema>): JsonSchema {
-  if (field.known === null) return written(field.shape, known);
+  const name = field.about.known;
+  if (name === null) return written(field.shape, known);
   // held before it is written, so that what holds itself ends
-  if (!known.has(field.known)) {
-    known.set(field.known, {});
-    known.set(field.known, written(field.shape, known));
+  if (!known.has(name)) {
+    known.set(name, {});
+    known.set(name, written(field.shape, known));
   }
-  return { $ref: `#/$defs/${field.known}` };
+  return { $ref: `#/$defs/${name}` };
 }
+
+/** What people call it, what it is until somebody decides, and which version brought it. */
+const remarks = ({ about: { label, hint, usual, since } }: Field<unknown>): JsonSchema => ({
+  ...(label === null ? {} : { title: label }),
+  ...(hint === null ? {} : { description: hint }),
+  ...(usual === undefined ? {} : { default: usual }),
+  ...(since === 1 ? {} : { $comment: `since version ${since}` }),
+});
 
 function written(shape: Shape, known: Map<string, JsonSchema>): JsonSchema {
   switch (shape.kind) {
@@ -48,9 +57,12 @@ function written(shape: Shape, known: Map<string, JsonSchema>): JsonSchema {
       return {
         type: 'object',
         properties: Object.fromEntries(
-          Object.entries(shape.fields).map(([key, of]) => [key, jsonOf(of, known)]),
+          Object.entries(shape.fields).map(([key, of]) => [
+            key,
+            { ...jsonOf(of, known), ...remarks(of) },
+          ]),
         ),
-        required: Object.keys(shape.fields).filter((key) => !shape.fields[key]!.mayMiss),
+        required: Object.keys(shape.fields).filter((key) => !shape.fields[key]!.about.mayMiss),
       };
     case 'null or':
       return { anyOf: [jsonOf(shape.of, known), { type: 'null' }] };

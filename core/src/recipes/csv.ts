@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { fieldProblem } from '../document/field-words.ts';
+import { rowFields } from '../pantry/fields.ts';
 import { rowSchemas } from '../document/schema.ts';
 import { allergens, type Allergen, type Food } from '../pantry/types.ts';
 import { ValidationError } from 'yup';
@@ -232,7 +233,7 @@ export function readFoods(
           line,
           column: each.path || null,
           value: name,
-          message: `Line ${line}: ${name || 'a row without a name'}: ${fieldProblem(each.path, each.errors[0], 'the row')}.`,
+          message: `Line ${line}: ${name || 'a row without a name'}: ${fieldProblem(each.path, each.errors[0], 'the row', rowFields.foods)}.`,
         });
     }
     return food;

@@ -8,7 +8,9 @@ export interface Shown {
 
 const trim = (n: number, decimals: number): string => {
   const text = n.toFixed(decimals);
-  return decimals > 0 ? text.replace(/\.?0+$/, '') : text;
+  const short = decimals > 0 ? text.replace(/\.?0+$/, '') : text;
+  // what is rounded to nothing has no sign
+  return short === '-0' ? '0' : short;
 };
 const roundTo = (n: number, step: number): number => Math.round(n / step) * step;
 

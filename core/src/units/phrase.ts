@@ -44,7 +44,7 @@ export const inOwnUnits = (text: string, system: UnitSystem): string =>
         ) => {
           const factor = unit === 'cm' ? 10 : 1;
           const each = [first, second].flatMap((n) => (n ? [inches(Number(n) * factor)] : []));
-          return `${each.join(sign === '/' ? '/' : ` ${sign ?? ''} `)} in`;
+          return `${each.join(` ${sign ?? ''} `)} in`;
         },
       );
 

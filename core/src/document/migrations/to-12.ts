@@ -1,4 +1,4 @@
-import { asList, asObject, type Loose } from './loose.ts';
+import { asList, asObject, type Loose } from '../loose.ts';
 import { withStepsRenamed } from './rename-steps.ts';
 
 /*

@@ -1,4 +1,4 @@
-import { asList, asObject, type Loose } from './loose.ts';
+import { asList, asObject, type Loose } from '../loose.ts';
 
 const day = 24 * 60;
 /** What recipes of the house wait for, as version 10 said it: steps before, from, to, place, least, most. */

@@ -1,4 +1,4 @@
-import { asList, asObject, type Loose } from './loose.ts';
+import { asList, asObject, type Loose } from '../loose.ts';
 
 /**
  * The days and the bench of a build of an older version, with the keys of steps and tasks renamed: what

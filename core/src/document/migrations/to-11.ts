@@ -1,6 +1,6 @@
-import { startingFoods } from '../pantry/starting/foods.ts';
-import { startingSponges } from '../pantry/starting/sponges.ts';
-import { asList, asObject, type Loose } from './loose.ts';
+import { startingFoods } from '../../pantry/starting/foods.ts';
+import { startingSponges } from '../../pantry/starting/sponges.ts';
+import { asList, asObject, type Loose } from '../loose.ts';
 import { withStepsRenamed } from './rename-steps.ts';
 
 /* From version 10 to 11: layers get ids, and what was ticked, noted and timed goes by them. */

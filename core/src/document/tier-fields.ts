@@ -1,0 +1,255 @@
+import { coatStyles } from '../pantry/styles.ts';
+import { carving } from './carve-fields.ts';
+import { standing } from './support-fields.ts';
+import { drip, pour, topping } from './finish-fields.ts';
+import { limits } from './limits.ts';
+import { allergenList, name, outline, tint } from './common-fields.ts';
+import { figure, flag, id, list, oneOf, orNull, record, wholeFigure } from '../fields/field.ts';
+import {
+  levellings,
+  soakStyles,
+  surfaceWays,
+  type AsBaked,
+  type Band,
+  type Centre,
+  type Coat,
+  type Comb,
+  type Fondant,
+  type Gap,
+  type Inclusion,
+  type Layer,
+  type PartTemp,
+  type LoosePieces,
+  type Pieces,
+  type Pressed,
+  type Surface,
+  type Tier,
+  type WeighedBowl,
+} from './types.ts';
+
+/** The tests of a whole tier run beside those of its fields, which tell what is missing. */
+const whole = (tier: Partial<Tier> | undefined): boolean =>
+  [tier?.layers, tier?.gaps].every(
+    (list) =>
+      Array.isArray(list) &&
+      list.every((part: unknown) => typeof part === 'object' && part !== null),
+  );
+
+export const layer = record<Layer>({
+  id: id().since(11),
+  heightMm: figure(limits.layerMm),
+  otherId: orNull(id()).called('kind of layer').since(3),
+  inset: orNull(
+    record<NonNullable<Layer['inset']>>({
+      heightMm: figure(limits.insetMm),
+      marginMm: figure(limits.marginMm),
+    }),
+  ).since(3),
+  between: orNull(
+    record<NonNullable<Layer['between']>>({
+      spreadId: id().called('filling or frosting'),
+      heightMm: figure(limits.betweenMm),
+    }),
+  ).since(3),
+  soak: orNull(oneOf(soakStyles)).since(3),
+  rimMm: list(orNull(figure(limits.rimMm)), 8)
+    .rule('four or eight', 'needs 4 or 8 readings, or none', (rim) =>
+      [0, 4, 8].includes(rim.length),
+    )
+    .called('heights of the rim')
+    .since(3),
+  turnSteps: orNull(wholeFigure(limits.turnSteps)).called('turn').since(3),
+  flipped: flag().since(3),
+});
+
+export const gap = record<Gap>({
+  heightMm: figure(limits.gapMm),
+  spreadId: id().called('filling or frosting'),
+  damMm: figure(limits.damMm).usually(0),
+  setbackMm: figure(limits.setbackMm).usually(0).since(3),
+  pieces: orNull(
+    record<Pieces>({
+      name: name(),
+      foodId: orNull(id()).called('ingredient'),
+      how: oneOf(['packed', 'scattered']),
+      densityGPerMl: figure(limits.inclusionDensity),
+      share: figure(limits.packing),
+      gPerCm2: figure(limits.gPerCm2).called('grams to the square centimetre'),
+      allergens: allergenList(),
+    }),
+  ).since(3),
+  drizzle: orNull(
+    record<NonNullable<Gap['drizzle']>>({
+      spreadId: id().called('filling or frosting'),
+      gPerCm2: figure(limits.gPerCm2).called('grams to the square centimetre'),
+    }),
+  ).since(3),
+});
+
+export const coat = record<Coat>({
+  style: oneOf(coatStyles).usually('smooth'),
+  spreadId: id().called('filling or frosting'),
+  innerSpreadId: orNull(id()).called('frosting of the crumb coat').since(4),
+  topSpreadId: orNull(id()).called('frosting on top').since(4),
+  tint: tint().called('colour').since(4),
+  bands: list(
+    record<Band>({ tint: tint().called('colour'), share: figure(limits.bandShare) }),
+    limits.bands.max,
+  ).since(4),
+  blended: flag().since(4),
+  cover: orNull(figure(limits.cover)).called('share covered').since(4),
+  comb: orNull(
+    record<Comb>({
+      peakMm: figure(limits.combPeakMm),
+      depthMm: figure(limits.combDepthMm),
+    }).rule(
+      'depth',
+      'is combed deeper than it is thick',
+      (comb) => !(Number(comb.depthMm) > Number(comb.peakMm)),
+    ),
+  ).since(4),
+  rimMm: figure(limits.rimRadiusMm).called('radius of the rim').usually(0).since(4),
+  crumbMm: orNull(figure(limits.coatMm)).called('crumb coat'),
+  sideMm: orNull(figure(limits.coatMm)).called('coat on the side'),
+  topMm: orNull(figure(limits.coatMm)).called('coat on top'),
+});
+
+export const surface = record<Surface>({
+  id: id(),
+  way: oneOf(surfaceWays),
+  name: name(),
+  foodId: orNull(id()).called('ingredient'),
+  tint: tint().called('colour'),
+  gPerCm2: figure(limits.surfaceGPerCm2).called('grams to the square centimetre'),
+  coats: wholeFigure(limits.surfaceCoats),
+  dryMin: figure(limits.surfaceDryMin).called('time to dry'),
+  where: oneOf(['all over', 'side', 'top']).usually('all over'),
+  allergens: allergenList(),
+});
+
+export const tier = record<Tier>({
+  id: id(),
+  name: name().usually('Cake'),
+  outline: outline,
+  spongeId: id().called('sponge').usually('butter'),
+  tinId: id().called('tin'),
+  slicesPerCake: wholeFigure(limits.slicesPerCake).usually(2),
+  levelling: oneOf(levellings).usually('cut all, top inverted'),
+  layers: list(layer, limits.layers.max, 1, 'has no layers').rule(
+    'layer ids',
+    'has two layers of one id',
+    (layers) => new Set(layers.map((layer) => layer?.id)).size === layers.length,
+  ),
+  gaps: list(gap, limits.layers.max - 1),
+  inclusion: orNull(
+    record<Inclusion>({
+      name: name(),
+      foodId: orNull(id()),
+      gPerKg: figure(limits.inclusionGPerKg),
+      densityGPerMl: figure(limits.inclusionDensity),
+      allergens: allergenList(),
+      waterShare: figure(limits.waterShare),
+      tempC: figure(limits.partC),
+    }),
+  ),
+  coat,
+  fondant: orNull(
+    record<Fondant>({
+      mm: figure(limits.fondantMm).called('thickness'),
+      allowanceMm: figure(limits.allowanceMm),
+      tint: tint().called('colour'),
+    }),
+  ).since(4),
+  pressed: orNull(
+    record<Pressed>({
+      name: name(),
+      foodId: orNull(id()),
+      gPerCm2: figure(limits.pressedGPerCm2),
+      cover: figure(limits.cover),
+      bandMm: orNull(figure(limits.bandMm)).called('height of the band'),
+      onTop: flag(),
+      allergens: allergenList(),
+    }),
+  ).since(4),
+  surfaces: list(surface, limits.surfaces.max).since(12),
+  stockId: orNull(id()).called('layers put away').since(12),
+  bowl: orNull(
+    record<WeighedBowl>({
+      fullG: figure(limits.bowlG),
+      emptyG: figure(limits.bowlG),
+      pouredG: list(orNull(figure(limits.bowlG)), limits.layers.max),
+    }),
+  ),
+  soak: oneOf(soakStyles).usually('none').since(3),
+  trim: record<Tier['trim']>({
+    bottomMm: figure(limits.trimMm).usually(0),
+    sideMm: figure(limits.trimMm).usually(0),
+    topMm: figure(limits.trimMm).usually(0),
+  }).since(3),
+  centre: orNull(
+    record<Centre>({
+      outline: outline,
+      fromLayer: wholeFigure({ min: 0, max: limits.layers.max - 1 }),
+      toLayer: wholeFigure({ min: 0, max: limits.layers.max - 1 }),
+      spreadId: id().called('filling or frosting'),
+      pieces: orNull(
+        record<LoosePieces>({
+          name: name(),
+          foodId: orNull(id()).called('ingredient'),
+          densityGPerMl: figure(limits.inclusionDensity),
+          share: figure(limits.packing),
+          allergens: allergenList(),
+        }),
+      ).since(9),
+    }),
+  ).since(3),
+  ovenC: orNull(figure(limits.ovenC)).called('oven').since(3),
+  temps: list(
+    record<PartTemp>({ name: name(), tempC: figure(limits.partC).called('temperature') }),
+    60,
+  )
+    .called('temperatures')
+    .since(3),
+  stackedAt: oneOf(['room', 'cold']).usually('room').since(3),
+  restG: figure(limits.restG).usually(0).since(3),
+  asBaked: list(
+    record<AsBaked>({
+      edgeMm: figure(limits.layerMm),
+      acrossMm: orNull(figure(limits.sideMm)),
+    }),
+    limits.layers.max,
+  ).since(3),
+  drip: orNull(drip).since(5),
+  pour: orNull(pour).since(5),
+  toppings: list(topping, limits.toppings.max).since(5),
+  carving: orNull(carving).since(6),
+  stand: standing.since(7),
+  torched: flag().since(5),
+})
+  .rule(
+    'core inside',
+    'has a hidden centre that is not inside its layers',
+    ({ centre, layers }) =>
+      !centre ||
+      !Array.isArray(layers) ||
+      (centre.fromLayer <= centre.toLayer && centre.toLayer < layers.length),
+  )
+  .rule(
+    'decks inside',
+    'has a board between layers that are not there, or two in one place',
+    ({ stand, layers }) => {
+      if (!Array.isArray(stand?.decks) || !Array.isArray(layers)) return true;
+      const after = stand.decks.map((deck) => Number(deck?.afterLayer));
+      return after.every((at, i) => at < layers.length - 1 && (i === 0 || at > after[i - 1]!));
+    },
+  )
+  .rule(
+    'gaps',
+    'needs one gap fewer than layers',
+    (tier) => !whole(tier) || tier.gaps.length === tier.layers.length - 1,
+  )
+  .rule('gap below cake', 'has a filling thicker than the whole cake', (tier) => {
+    if (!whole(tier)) return true;
+    const cakeMm = tier.layers.reduce((sum, layer) => sum + layer.heightMm, 0);
+    return tier.gaps.every((gap) => gap.heightMm <= cakeMm);
+  });

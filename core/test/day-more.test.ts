@@ -226,6 +226,8 @@ describe('the freezer', () => {
   const spreadOf = (id: string) => findRow(pantry, 'spreads', id);
   it('takes less than half the time, and its own room', () => {
     const cold = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+    // what is chilled for the road stands in the fridge whatever its coats were set in
+    cold.journey.chilled = false;
     const fridge = dayTasks(cold, planBuild(cold, pantry), spreadOf);
     const own = {
       ...cold,

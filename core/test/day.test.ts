@@ -505,13 +505,15 @@ describe('the tasks of a build', () => {
       expect(saver.gainMin).toBeLessThanOrEqual(late.shortMin + 1e-6);
       expect(saver.isEnough).toBe(Math.abs(saver.gainMin - late.shortMin) < 1e-6);
     }
-    // all but box and road ticked off: there is time
+    // all but box and road ticked off
     b.bench.done = tasks
       .flatMap((one) => one.stepKeys)
       .filter((key) => !['box', 'road', 'serve'].includes(key))
       .map((stepKey) => ({ stepKey, at: '2027-06-19T12:00:00Z' }));
     const left = tasksLeft(tasks, doneOf(b, []));
-    expect(left.map((one) => one.stepKeys.at(-1))).toEqual(['road', 'serve']);
-    expect(replanFrom({ ...question, tasks: left }, -240).shortMin).toBe(0);
+    expect(left.map((one) => one.stepKeys.at(-1))).toEqual(['box', 'road', 'serve']);
+    // two hours before it is too late to chill it for the road; days before it is not
+    expect(replanFrom({ ...question, tasks: left }, -120).shortMin).toBeGreaterThan(60);
+    expect(replanFrom({ ...question, tasks: left }, -span - 600).shortMin).toBe(0);
   });
 });

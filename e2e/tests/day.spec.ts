@@ -110,3 +110,22 @@ test('the days say how near they are to the best, and what becomes of everything
     'on layer 3',
   );
 });
+
+test('how warm the cake is at every step, and what a thermometer changes', async ({ page }) => {
+  await openDemo(page, 'Jubilee', 'Day');
+  await page.getByTestId('tab-warmth').click();
+  const panel = page.getByTestId('warmth');
+  const tier = panel.getByRole('tab', { name: 'Gallery' });
+  await tier.click();
+  const drip = panel.getByRole('row').filter({ hasText: 'test one drip' });
+  await expect(drip).toContainText(/8\s°C its coat, as reckoned/);
+  await expect(panel.getByRole('row').filter({ hasText: 'On the road' })).toContainText(
+    /8\s°C cold for the road/,
+  );
+  // by the plan nothing is warmer than the work asks
+  await expect(panel.getByText('more in the cold')).toHaveCount(0);
+  await expect(panel.getByRole('img', { name: /Gallery: how warm/ })).toHaveAttribute(
+    'data-ready',
+    'true',
+  );
+});

@@ -12,6 +12,7 @@ import ListsPanel from './day/ListsPanel.vue';
 import LogPanel from './day/LogPanel.vue';
 import NowPanel from './day/NowPanel.vue';
 import TasksPanel from './day/TasksPanel.vue';
+import WarmthPanel from './day/WarmthPanel.vue';
 
 defineProps<{ build: Build; plan: CakePlan }>();
 defineEmits<{ goTo: [caution: Caution] }>();
@@ -22,6 +23,7 @@ const tabs = [
   { id: 'tasks', text: 'Tasks' },
   { id: 'lists', text: 'Lists' },
   { id: 'keeping', text: 'Keeping' },
+  { id: 'warmth', text: 'How warm' },
   { id: 'now', text: 'From now' },
   { id: 'log', text: 'Log' },
 ] as const;
@@ -32,6 +34,7 @@ const panels = {
   tasks: TasksPanel,
   lists: ListsPanel,
   keeping: KeepingPanel,
+  warmth: WarmthPanel,
   now: NowPanel,
   log: LogPanel,
 };

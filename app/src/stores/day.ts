@@ -11,6 +11,7 @@ import {
   shifted,
   tasksLeft,
   tasksTogether,
+  tierCourses,
   windowsBefore,
   type Break,
   type Clock,
@@ -19,6 +20,7 @@ import {
   type DayQuestion,
   type DayTask,
   type Placed,
+  type TierCourse,
 } from '@pyrgotect/core';
 import { parseISO } from 'date-fns';
 import { useNow } from '@vueuse/core';
@@ -153,6 +155,19 @@ export const useDay = defineStore('day', () => {
   const clocks = computed<Clock[]>(() =>
     store.plan && plan.value ? keepingClocks(store.plan.outOfCold, plan.value.placed) : [],
   );
+  /** How warm each tier is through its days; reckoned when somebody looks. */
+  const courses = computed<TierCourse[]>(() =>
+    store.build && store.plan && plan.value
+      ? tierCourses({
+          build: store.build,
+          plan: store.plan,
+          steps: steps.value,
+          tasks: tasks.value,
+          placed: plan.value.placed,
+          kitchen: pantry.pantry.kitchen,
+        })
+      : [],
+  );
   /** Placed tasks with what they are. */
   const rows = computed<DayRow[]>(() =>
     (plan.value?.placed ?? []).flatMap((at) => {
@@ -207,6 +222,7 @@ export const useDay = defineStore('day', () => {
     rows,
     otherRows,
     clocks,
+    courses,
     left,
     nowMin,
     asked,

@@ -1,10 +1,17 @@
 import type { BoardCover } from '../covers/fondant.ts';
+import { shellTargets } from '../heat/cooling.ts';
 import { handsOn } from '../labour/minutes.ts';
 import { phrase } from '../units/phrase.ts';
 import { serveKey } from '../workflow/step-keys.ts';
 import { fondantOf } from './cover-steps.ts';
 import { takenOf } from './recipe-steps.ts';
 import { knifeCaution, step, type Step } from './steps.ts';
+
+/** How long it chills before it travels, and how high it stands in the fridge. */
+export interface ForRoad {
+  minutes: number;
+  highMm: number;
+}
 
 /** The board, everything that is finished on the cake, clearing up, and handing it over. */
 export function closingSteps(
@@ -15,6 +22,7 @@ export function closingSteps(
   totalG: number | null,
   servings: number | null,
   boardCover: BoardCover | null,
+  forRoad: ForRoad | null,
 ): Step[] {
   const heavy = totalG !== null && totalG > 10000;
   return [
@@ -43,7 +51,21 @@ export function closingSteps(
     step('box', 'box', 'Serve', 'Clear up, box it and keep it cold', handsOn.box + handsOn.washUp, {
       beside: !heavy,
       hazards: heavy ? ['heavy lift'] : [],
-      lead: phrase('On its board, in a box that leaves room on top, on a flat shelf.'),
+      lead: forRoad
+        ? phrase(
+            'On its board, in a box that leaves room on top, on a flat shelf of the fridge: about {min} until its outside is at {cold}. What goes on the road cold stands it; the chill of the coat alone does not reach that far.',
+            {
+              min: [forRoad.minutes, 'minutes'],
+              cold: [shellTargets['cold for the road'], 'temperature'],
+            },
+          )
+        : phrase('On its board, in a box that leaves room on top, on a flat shelf.'),
+      ...(forRoad
+        ? {
+            timer: { label: 'cold for the road', minutes: forRoad.minutes, lookMin: null },
+            hold: { place: 'fridge' as const, highMm: forRoad.highMm, spoils: false },
+          }
+        : {}),
       checks: [
         ...(countingOut.length > 0
           ? ['The count of anything that is not food is written on the box']

@@ -1,12 +1,13 @@
 import type { Tier } from '../document/types.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { Spread } from '../pantry/types.ts';
+import { shellTargets } from '../heat/cooling.ts';
 import { coatMin, handsOn, sideScale } from '../labour/minutes.ts';
 import { styleRows } from '../pantry/styles.ts';
 import { phrase } from '../units/phrase.ts';
 import { pressedSteps } from './cover-steps.ts';
 import type { StackContext } from './stack-context.ts';
-import { leftLabel, step, type Step } from './steps.ts';
+import { leftLabel, probeOf, step, type Step } from './steps.ts';
 
 const inked = (spread: Spread, tint: string): string =>
   `${spread.name.toLowerCase()}${tint.trim() ? `, ${tint.trim()}` : ''}`;
@@ -97,6 +98,7 @@ export function coatSteps(context: StackContext): Step[] {
         beside: true,
         checks: ['Dry and firm: a finger leaves no mark'],
         timer: { label: 'crumb coat', minutes: times.firmMin, lookMin: null },
+        probe: probeOf(shellTargets['crumb coat firm']),
       }),
     );
   if (coat.coatG > 0)
@@ -141,7 +143,12 @@ export function coatSteps(context: StackContext): Step[] {
         part: `${tier.id}/coat`,
         beside: true,
         checks: ['Firm enough to lift by the board'],
-        timer: { label: 'coat sets', minutes: times.nextCoatMin, lookMin: null },
+        timer: {
+          label: 'coat sets',
+          minutes: Math.max(times.nextCoatMin, times.flowMin.coated),
+          lookMin: null,
+        },
+        probe: probeOf(shellTargets['ready for the next coat or for drips']),
         record: {
           kind: 'height',
           label: 'finished height',

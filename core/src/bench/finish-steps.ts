@@ -11,7 +11,7 @@ import type { Food, Ganache, Kitchen, Spread } from '../pantry/types.ts';
 import type { TierPlan } from '../plan/tier-plan.ts';
 import { phrase } from '../units/phrase.ts';
 import { valueOf } from '../working/staged.ts';
-import { step, type ListItem, type Step } from './steps.ts';
+import { probeOf, step, type ListItem, type Step } from './steps.ts';
 import { temperNote } from './temper-note.ts';
 
 /** What the finish of a tier is done with. */
@@ -29,6 +29,36 @@ const hotSugarCaution = phrase(
 );
 /** Boiled sugar by itself is told from what is only warm above this, C. */
 const sugarBurnsC = hotFor.children;
+
+/**
+ * The stacked cake goes back into the cold before anything runs over it: hands and the room have warmed its
+ * coat since that was set. None where nothing runs, or where it is cold enough.
+ *
+ * @param minutes until the slowest of the coats is as cold as its drips or pour reckon with
+ */
+export const flowChillStep = (minutes: number, coatC: number, highMm: number): Step[] =>
+  minutes < 1
+    ? []
+    : [
+        step(
+          'flow-chill',
+          'put in',
+          'Finish',
+          'Chill it once more before anything runs over it',
+          2,
+          {
+            lead: phrase(
+              'Hands and the room have warmed the coat while it was stacked: about {min} in the fridge until the coat is at {cold}. On a warm coat drips run further than planned.',
+              { min: [minutes, 'minutes'], cold: [coatC, 'temperature'] },
+            ),
+            beside: true,
+            checks: ['Read just under the coat, at the rim'],
+            timer: { label: 'coat cold again', minutes, lookMin: null },
+            probe: probeOf(coatC),
+            hold: { place: 'fridge', highMm, spoils: false },
+          },
+        ),
+      ];
 
 /** Pour, drip, flood and torch: what is done to a tier before its toppings. */
 export function flowSteps({ tier, plan, foods }: FinishContext): Step[] {

@@ -1,9 +1,11 @@
 import { factorOf, type Corrections } from '../hand/corrections.ts';
+import { cakeLine } from '../workflow/operation.ts';
 import type { Recordable, Step } from './steps.ts';
 
 /** Waits for something to get firm or to set; what was made and cools goes by its heat. */
-const isChill = ({ kind, hold }: Step): boolean =>
-  hold === null && (kind === 'put in' || kind === 'weigh down' || kind === 'flood');
+const isChill = ({ kind, hold, line }: Step): boolean =>
+  (hold === null || line.id === cakeLine.id) &&
+  (kind === 'put in' || kind === 'weigh down' || kind === 'flood');
 /** Steps shorter than this are not worth a clock, min. */
 const clockedMin = 3;
 

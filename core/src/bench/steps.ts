@@ -193,3 +193,12 @@ export const knifeCaution = phrase(
 export const ovenCaution = phrase(
   'Hot tins and oven: dry cloths or gloves, and a rack cleared before the door opens.',
 );
+
+/** What has got a little colder than it must is as good, K. */
+const colderK = 6;
+/** A thermometer put where it reads the coat and not the cake, which chills to some C. */
+export const probeOf = (toC: number): NonNullable<Step['probe']> => ({
+  label: 'just under the coat',
+  fromC: toC - colderK,
+  toC,
+});

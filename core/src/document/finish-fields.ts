@@ -36,7 +36,7 @@ const poured = (usualC: number) => ({
   ganacheId: id().called('ganache'),
   ratio: orNull(figure(limits.ganacheRatio)),
   fluidC: figure(limits.fluidC).called('temperature of what is poured').usually(usualC),
-  coatC: figure(limits.coatC).called('temperature of the coat').usually(5),
+  coatC: figure(limits.coatC).called('temperature of the coat').usually(8),
 });
 
 export const drip = record<Drip>({

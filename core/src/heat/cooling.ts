@@ -16,17 +16,24 @@ export const shellTargets = {
   'crumb coat firm': 14,
   'ready for the next coat or for drips': 12,
   'firm to carve': 8,
+  'cold for the road': 8,
 } as const;
-/** How deep each target reaches, mm: a crumb coat is firm when it and a hair of cake are cold. */
+/** A coat and a hair of the cake under it: what is firm or not, and what something runs over, mm. */
+export const coatDepthMm = 4;
+/** How deep each target reaches, mm. */
 const targetDepthMm: Record<keyof typeof shellTargets, number> = {
-  'crumb coat firm': 4,
+  'crumb coat firm': coatDepthMm,
   'ready for the next coat or for drips': shellMm,
   'firm to carve': shellMm,
+  'cold for the road': shellMm,
 };
 export type ShellTarget = keyof typeof shellTargets;
 /** The hottest point of food that is kept cold, and the outer part of a tier ready to eat, C. */
 export const safeColdC = 5;
 export const servedC = 15;
+
+/** As warm as a cake is on its outside once it is finished and boxed, C (by simulation 12 to 16). */
+export const finishedC = 15;
 
 /** A cake or a tier: its outline, its height in mm and its density in g/mL. */
 export interface Mass {
@@ -84,6 +91,19 @@ export function chillShellMin(
   const body = inFridge(mass, kitchen);
   const wanted = (shellTargets[target] - kitchen.fridgeC) / (fromC - kitchen.fridgeC);
   return secondsUntil(shellReader(body, targetDepthMm[target]), wanted) / 60;
+}
+
+/** Nearer than this to the air of the fridge a coat does not come in a time worth waiting for, K. */
+const nearestK = 1;
+/** As cold as a coat can be wanted in this fridge, C. */
+export const coldestCoatC = (wantedC: number, { fridgeC }: Kitchen): number =>
+  Math.max(wantedC, fridgeC + nearestK);
+
+/** Minutes in the fridge until the coat itself is as cold as something is to run over it. */
+export function chillCoatMin(mass: Mass, fromC: number, wantedC: number, kitchen: Kitchen): number {
+  const toC = coldestCoatC(wantedC, kitchen);
+  const wanted = (toC - kitchen.fridgeC) / (fromC - kitchen.fridgeC);
+  return secondsUntil(shellReader(inFridge(mass, kitchen), coatDepthMm), wanted) / 60;
 }
 
 /** Minutes in the fridge until the hottest point is at 5 C; Infinity in too warm a fridge. */

@@ -7,10 +7,16 @@ import { runBowls } from '../bench/bowl-run.ts';
 import { washBetween } from '../bench/wash.ts';
 import { inOwnTime } from '../bench/own-time.ts';
 import { carveSteps, reliefSteps } from '../bench/carve-steps.ts';
-import { closingSteps } from '../bench/closing-steps.ts';
+import { closingSteps, type ForRoad } from '../bench/closing-steps.ts';
 import { coatSteps } from '../bench/coat-steps.ts';
 import { coverSteps } from '../bench/cover-steps.ts';
-import { flowSteps, pipingSteps, torchSteps, type FinishContext } from '../bench/finish-steps.ts';
+import {
+  flowChillStep,
+  flowSteps,
+  pipingSteps,
+  torchSteps,
+  type FinishContext,
+} from '../bench/finish-steps.ts';
 import { prepareSteps } from '../bench/prepare-steps.ts';
 import { toppingSteps, traySteps } from '../bench/topping-steps.ts';
 import type { StackContext } from '../bench/stack-context.ts';
@@ -29,7 +35,9 @@ import {
 import { factorOf } from '../hand/corrections.ts';
 import { glueSpreadId } from '../carve/needs.ts';
 import { syrupRecipeId } from '../soak/soak.ts';
+import { coldestCoatC } from '../heat/cooling.ts';
 import { findRow } from '../pantry/find.ts';
+import type { Kitchen } from '../pantry/types.ts';
 import type { Work } from './work.ts';
 import type { CakePlan } from './plan-types.ts';
 import type { TierTimes } from '../times/tier-times.ts';
@@ -41,6 +49,34 @@ const lowered = (title: string): string => title.charAt(0).toLowerCase() + title
 
 /** What tiers of one load do together: mixed and filled, baked, turned out. */
 const phaseOf = ({ kind }: Step): number => (kind === 'bake' ? 1 : kind === 'turn out' ? 2 : 0);
+
+/** Chilled until its slowest tier is cold, where it goes on the road cold. */
+const forRoad = (
+  { journey }: Work['build'],
+  times: readonly TierTimes[],
+  highMm: number,
+): ForRoad | null =>
+  journey.byRoad && journey.chilled
+    ? { minutes: Math.max(...times.map(({ roadMin }) => roadMin)), highMm }
+    : null;
+/** Room that a box takes over its cake, mm. */
+const overBoxMm = 30;
+
+/** Tiers that are stacked at home are warmed by that: what runs over them waits for another chill, not for their own. */
+const isChilledAgain = ({ tiers, journey }: Work['build']): boolean =>
+  tiers.length > 1 && journey.stackAt === 'home';
+/** What was stacked at home goes back into the cold before anything runs over it. */
+function chilledAgain(
+  build: Work['build'],
+  times: readonly TierTimes[],
+  highMm: number,
+  kitchen: Kitchen,
+): Step[] {
+  if (!isChilledAgain(build)) return [];
+  const flows = build.tiers.flatMap(({ pour, drip }) => pour ?? drip ?? []);
+  const coldC = Math.min(...flows.map(({ coatC }) => coldestCoatC(coatC, kitchen)));
+  return flowChillStep(Math.max(...times.map(({ flowMin }) => flowMin.stacked)), coldC, highMm);
+}
 
 /** The run sheet, tier by tier in working order. */
 export function planSteps(
@@ -69,13 +105,17 @@ export function planSteps(
       carved: plan.carve?.result ?? null,
       decks: deckSteps(build, i, support, nonFood),
       strips,
-      times: times[i]!,
+      times: isChilledAgain(build)
+        ? { ...times[i]!, flowMin: { ...times[i]!.flowMin, coated: 0 } }
+        : times[i]!,
       chillIn: build.day.chillIn,
       foods: pantry.foods,
       recipes: pantry.recipes,
       kitchen: pantry.kitchen,
       spreadOf,
     }));
+    // shelves are taken out for what is taller than one of them
+    const shelfMm = Math.min(tally.heightMm + overBoxMm, build.day.fridgeMm);
     const several = tiers.length > 1;
     /** Steps about one tier, which say so where there are several. */
     const named = (steps: Step[], i: number, on: Line | null = null): Step[] =>
@@ -168,6 +208,7 @@ export function planSteps(
       ...assembly.filter((step) => step.chapter === 'Support'),
       ...closingSteps(
         [
+          ...chilledAgain(build, times, shelfMm, pantry.kitchen),
           ...onTiers(flowSteps),
           ...pipingSteps(piping, build, pantry.kitchen, spreadOf, corrections),
           ...onTiers((context) => toppingSteps(context, 'torched')),
@@ -180,6 +221,7 @@ export function planSteps(
         tally.massG,
         tally.servings,
         boardCover,
+        forRoad(build, times, shelfMm),
       ),
     ];
     // what goes in at no step of its own is counted before the box is closed

@@ -1,7 +1,7 @@
 import { holdsOnSideMm, roomsOf } from '../coat/warm.ts';
 import { thicknessOf } from '../coat/thickness.ts';
 import { shellReader, slowestShare } from '../heat/body.ts';
-import { inRoom, shellMm, type Mass } from '../heat/cooling.ts';
+import { inRoom, shellMm, shellTargets, type Mass } from '../heat/cooling.ts';
 import type { Kitchen } from '../pantry/types.ts';
 import type { Work } from '../plan/work.ts';
 import type { TierPlan } from '../plan/tier-plan.ts';
@@ -30,13 +30,15 @@ const shareOf = (kind: 'skin' | 'middle', mass: Mass, minutes: number, kitchen: 
 const known = new Remembered<number>();
 
 /**
- * Temperatures on arrival by the heat model: from the fridge, or from the kitchen's room, into the
+ * Temperatures on arrival by the heat model: as cold as it was chilled for the road, or from the kitchen's room, into the
  * air of the car for the time of the journey.
  */
 export function arrivalOf(tiers: readonly TierPlan[], { build, pantry, spreadOf }: Work): Arrival {
   const { chilled, carC, minutes } = build.journey;
   const { kitchen } = pantry;
-  const startC = chilled ? kitchen.fridgeC : (build.brief.kitchenC ?? kitchen.roomC);
+  const startC = chilled
+    ? Math.max(shellTargets['cold for the road'], kitchen.fridgeC)
+    : (build.brief.kitchenC ?? kitchen.roomC);
   const reached = tiers.map((tier, i) => {
     const mass: Mass = {
       outline: build.tiers[i]!.outline,

@@ -4,13 +4,21 @@ import type { Kitchen, Tin } from '../pantry/types.ts';
 import type { TierPlan } from '../plan/tier-plan.ts';
 import { valueOf } from '../working/staged.ts';
 import { doneC } from '../heat/bake-time.ts';
-import { chillShellMin, coolMin, type Mass, type ShellTarget } from '../heat/cooling.ts';
+import {
+  chillCoatMin,
+  chillShellMin,
+  coldestCoatC,
+  coolMin,
+  finishedC,
+  type Mass,
+  type ShellTarget,
+} from '../heat/cooling.ts';
 import { Remembered } from '../working/remembered.ts';
 
 /** Density of a tier whose weight is not known, g/mL: sponge and filling together. */
 const usualDensity = 0.6;
 /** Where the model gives no time, for instance in a fridge that is too warm, min (trade custom). */
-const customMin = { cool: 120, firm: 20, nextCoat: 60, carve: 120 } as const;
+const customMin = { cool: 120, firm: 20, nextCoat: 60, carve: 120, road: 240 } as const;
 
 const roundTo = (value: number, step: number): number =>
   Math.max(step, Math.round(value / step) * step);
@@ -49,10 +57,24 @@ export interface TierTimes {
   firmMin: number;
   nextCoatMin: number;
   carveMin: number;
+  /** In its box in the fridge, finished, until it is cold enough to travel. */
+  roadMin: number;
+  /**
+   * Until its coat is as cold as what runs over it reckons with: freshly coated, and once more after it was
+   * stacked. 0 where nothing runs.
+   */
+  flowMin: { coated: number; stacked: number };
 }
 
 /** Where nobody asks for times. */
-export const noTimes: TierTimes = { coolMin: 0, firmMin: 0, nextCoatMin: 0, carveMin: 0 };
+export const noTimes: TierTimes = {
+  coolMin: 0,
+  firmMin: 0,
+  nextCoatMin: 0,
+  carveMin: 0,
+  roadMin: 0,
+  flowMin: { coated: 0, stacked: 0 },
+};
 
 /** The kitchen whose cold is the one that this build is chilled in. */
 export const chilledIn = (kitchen: Kitchen, chillIn: Build['day']['chillIn']): Kitchen =>
@@ -61,14 +83,35 @@ export const chilledIn = (kitchen: Kitchen, chillIn: Build['day']['chillIn']): K
     : kitchen;
 
 const chilled = new Remembered<number>();
-const chillMin = (mass: Mass, target: ShellTarget, kitchen: Kitchen): number =>
-  chilled.of(JSON.stringify([mass, target, kitchen.roomC, kitchen.fridgeC, kitchen.fridgeW]), () =>
-    chillShellMin(mass, kitchen.roomC, target, kitchen),
+const chillMin = (
+  mass: Mass,
+  target: ShellTarget,
+  kitchen: Kitchen,
+  fromC = kitchen.roomC,
+): number =>
+  chilled.of(JSON.stringify([mass, target, fromC, kitchen.fridgeC, kitchen.fridgeW]), () =>
+    chillShellMin(mass, fromC, target, kitchen),
   );
 /** However cold it is, nothing is firm sooner than this, min (trade custom). */
 const soonestMin = 10;
 const or = (minutes: number, custom: number): number =>
   Number.isFinite(minutes) ? Math.max(soonestMin, Math.round(minutes)) : custom;
+
+function flowMin(tier: Tier, mass: Mass, kitchen: Kitchen): TierTimes['flowMin'] {
+  const flow = tier.pour ?? tier.drip;
+  if (!flow) return { coated: 0, stacked: 0 };
+  const from = (fromC: number): number =>
+    fromC <= coldestCoatC(flow.coatC, kitchen)
+      ? 0
+      : or(
+          chilled.of(
+            JSON.stringify([mass, 'flow', flow.coatC, fromC, kitchen.fridgeC, kitchen.fridgeW]),
+            () => chillCoatMin(mass, fromC, flow.coatC, kitchen),
+          ),
+          customMin.nextCoat,
+        );
+  return { coated: from(kitchen.roomC), stacked: from(Math.min(finishedC, kitchen.roomC)) };
+}
 
 /** The waits of one tier: the figures of the bench, the day, and heat and cold alike. */
 export function tierTimes(
@@ -93,5 +136,10 @@ export function tierTimes(
     carveMin: plan.carve
       ? or(chillMin(mass, 'firm to carve', kitchen), customMin.carve)
       : customMin.carve,
+    roadMin: or(
+      chillMin(mass, 'cold for the road', own, Math.min(finishedC, own.roomC)),
+      customMin.road,
+    ),
+    flowMin: flowMin(tier, mass, kitchen),
   };
 }

@@ -56,7 +56,7 @@ export function temperatureLog(build: Build, steps: readonly Step[]): Temperatur
       if (due.some(({ toC }) => tempC > toC + nearK)) return false;
       if (!wanted) return null;
       // what is on its way down is neither in nor out until it is there
-      if (hold !== null) return tempC <= wanted.toC + nearK ? true : null;
+      if (hold !== null || step.kind === 'put in') return tempC <= wanted.toC + nearK ? true : null;
       return tempC >= wanted.fromC - nearK && tempC <= wanted.toC + nearK;
     };
     return [

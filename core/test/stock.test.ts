@@ -268,6 +268,35 @@ describe('a bowl put away', () => {
   });
 });
 
+describe('what was put away', () => {
+  const priceOf = (build: Build, pantry: Pantry) => planBuild(build, pantry).price!;
+  it('costs what it was made of, and no hands', () => {
+    const pantry = pantryWith(layers);
+    const [baked, thawed] = [priceOf(built(), pantry), priceOf(frozen, pantry)];
+    expect(baked.putAway).toBe(0);
+    expect(thawed.putAway).toBeGreaterThan(0);
+    expect(thawed.ingredients).toBeLessThan(baked.ingredients);
+    // the layers cost nearly what they cost baked today; scraps, domes and whole eggs make the rest
+    const whole = thawed.ingredients + thawed.putAway;
+    expect(whole).toBeGreaterThan(0.75 * baked.ingredients);
+    expect(whole).toBeLessThan(1.02 * baked.ingredients);
+    expect(thawed.total).toBeCloseTo(whole + thawed.board + thawed.labour, 6);
+    expect(thawed.labour).toBeLessThan(baked.labour);
+  });
+  it('as a bowl is paid by the gram, with what is made beside it', () => {
+    const own = built((build) => {
+      build.fromStock = [{ spreadId: 'buttercream', stockId: bowl.id }];
+    });
+    const pantry = pantryWith(bowl);
+    const [made, taken] = [priceOf(built(), pantry), priceOf(own, pantry)];
+    expect(taken.putAway).toBeGreaterThan(0);
+    expect(taken.ingredients + taken.putAway).toBeCloseTo(made.ingredients, 0);
+    // twice as much put away costs twice as much
+    const half = priceOf(own, pantryWith({ ...bowl, amount: bowl.amount / 2 }));
+    expect(half.putAway).toBeCloseTo(taken.putAway / 2, 1);
+  });
+});
+
 describe('counting off', () => {
   const pantry = pantryWith(layers);
   const steps = stepsOf(planBuild(frozen, pantry));

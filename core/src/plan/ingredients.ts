@@ -14,7 +14,9 @@ import {
   weighedUp,
   type ScaledIngredient,
 } from '../recipes/scale.ts';
+import { areaMm2 } from '../outline/outline.ts';
 import { syrupRecipeId } from '../soak/soak.ts';
+import { spongeLayers } from '../tins/sponge-layers.ts';
 import { attempt, valueOf, type Staged } from '../working/staged.ts';
 
 /** Grams of each recipe that layers of other kinds are mixed from: one mixing for all of a tier. */
@@ -24,6 +26,67 @@ function mixedG(others: readonly OtherPlan[]): Map<string, number> {
     if (row.form !== 'foam' && row.recipeId !== null)
       grams.set(row.recipeId, (grams.get(row.recipeId) ?? 0) + batterG);
   return grams;
+}
+
+/** As it is bought: with the stalks and stones that come off it, and the sugar that draws it. */
+function bought(
+  used: readonly ScaledIngredient[],
+  inRecipe: boolean,
+  foods: readonly Food[],
+): ScaledIngredient[] {
+  return used.flatMap((line): ScaledIngredient[] => {
+    const prep = prepFor(foodOf(foods, line.foodId)?.prep, inRecipe);
+    if (!prep) return [line];
+    const { boughtG, inG } = preparedFrom(line.massG, prep);
+    return [
+      { ...line, massG: boughtG },
+      ...(prep.ways.includes('sugar')
+        ? [looseIngredient('sugar', inG, [], foodOf(foods, 'caster-sugar') ?? null)]
+        : []),
+    ];
+  });
+}
+
+/** What a recipe takes for so many grams in equal mixings, as it is bought; eggs are whole in every mixing. */
+function madeOf(
+  { recipes, foods }: Work['pantry'],
+  recipeId: string | null,
+  makesG: number,
+  mixes: number,
+): ScaledIngredient[] {
+  const recipe = recipes.find((row) => row.id === recipeId);
+  if (!recipe || makesG <= 0) return [];
+  const eachG = makesG / mixes;
+  const flat = { ...recipe, yieldG: eachG, ingredients: dissolve(recipe, eachG, recipes) };
+  const lines = scaleRecipe(flat, eachG).ingredients.map((line) => ({
+    ...line,
+    massG: line.massG * mixes,
+    pieces: line.pieces === null ? null : line.pieces * mixes,
+  }));
+  return bought(lines, true, foods);
+}
+
+/** What layers and bowls that were put away before are made of: bought then, and paid for by this cake. */
+export function putAwayIngredients(
+  { tiers, batches }: ShapePlan,
+  { build, pantry }: Work,
+): ScaledIngredient[] {
+  const layers = build.tiers.flatMap((tier, i) => {
+    const bake = valueOf(tiers[i]!.bake);
+    const sponge = pantry.sponges.find(({ id }) => id === tier.spongeId);
+    if (!bake?.stock || !sponge) return [];
+    const ml = spongeLayers(tier).reduce(
+      (sum, k) => sum + (areaMm2(tier.outline) * tier.layers[k]!.heightMm) / 1000,
+      0,
+    );
+    // as much batter as gave these layers: the oven took its share
+    const batterG = (ml * bake.bakedDensity) / (1 - sponge.ovenLoss);
+    return madeOf(pantry, sponge.recipeId, batterG, 1);
+  });
+  const bowls = batches.flatMap((batch) =>
+    batch.stock ? madeOf(pantry, batch.recipe.recipeId, batch.stock.massG, 1) : [],
+  );
+  return mergeIngredients([...layers, ...bowls]);
 }
 
 /**
@@ -41,19 +104,8 @@ export function planIngredients(
   if (failed && !failed.ok) return failed;
   const { recipes, foods } = pantry;
   const rowOf = (id: string | null): Food | null => foodOf(foods, id) ?? null;
-  const made = (recipeId: string | null, makesG: number, mixes = 1): ScaledIngredient[] => {
-    const recipe = recipes.find((row) => row.id === recipeId);
-    if (!recipe || makesG <= 0) return [];
-    // as it is weighed out: eggs are whole in every mixing
-    const eachG = makesG / mixes;
-    const flat = { ...recipe, yieldG: eachG, ingredients: dissolve(recipe, eachG, recipes) };
-    const lines = scaleRecipe(flat, eachG).ingredients.map((line) => ({
-      ...line,
-      massG: line.massG * mixes,
-      pieces: line.pieces === null ? null : line.pieces * mixes,
-    }));
-    return bought(lines, true);
-  };
+  const made = (recipeId: string | null, makesG: number, mixes = 1): ScaledIngredient[] =>
+    madeOf(pantry, recipeId, makesG, mixes);
   /** Batter as it is mixed: for its loads, and no fuller than the mixer holds. */
   const mixingsOf = (tier: Tier, i: number): Mixing[] => {
     const bake = valueOf(tiers[i]!.bake);
@@ -71,7 +123,7 @@ export function planIngredients(
     allergens: ScaledIngredient['allergens'],
     foodId: string | null = null,
   ): ScaledIngredient[] =>
-    massG > 0 ? bought([looseIngredient(name, massG, allergens, rowOf(foodId))], false) : [];
+    massG > 0 ? bought([looseIngredient(name, massG, allergens, rowOf(foodId))], false, foods) : [];
   return attempt('coat', null, cautions, () =>
     mergeIngredients([
       ...batches.flatMap((batch) =>
@@ -142,19 +194,4 @@ export function planIngredients(
       ...loose('rolled fondant', boardCover?.massG ?? 0, [], fondantId),
     ]),
   );
-
-  /** As it is bought: with the stalks and stones that come off it, and the sugar that draws it. */
-  function bought(used: readonly ScaledIngredient[], inRecipe: boolean): ScaledIngredient[] {
-    return used.flatMap((line): ScaledIngredient[] => {
-      const prep = prepFor(rowOf(line.foodId)?.prep, inRecipe);
-      if (!prep) return [line];
-      const { boughtG, inG } = preparedFrom(line.massG, prep);
-      return [
-        { ...line, massG: boughtG },
-        ...(prep.ways.includes('sugar')
-          ? [looseIngredient('sugar', inG, [], rowOf('caster-sugar'))]
-          : []),
-      ];
-    });
-  }
 }

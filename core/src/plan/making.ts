@@ -9,7 +9,7 @@ import { tierTimes } from '../times/tier-times.ts';
 import { Known } from '../working/known.ts';
 import { planCake } from './cake.ts';
 import { planCold } from './cold.ts';
-import { planIngredients } from './ingredients.ts';
+import { planIngredients, putAwayIngredients } from './ingredients.ts';
 import type { CakePlan, MakingPlan } from './plan-types.ts';
 import { beginWork, nothingCarved } from './shape.ts';
 import { planSteps } from './steps.ts';
@@ -53,6 +53,7 @@ function makingAnew(
     ingredients.ok && handsOnMin !== null
       ? priceOf(
           ingredients.value,
+          putAwayIngredients(cake, work),
           pantry.foods,
           cake.board,
           cake.cutLists,

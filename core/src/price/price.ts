@@ -7,6 +7,8 @@ import { FigureBook, given } from '../working/figures.ts';
 /** What a build costs to make, in the user's currency. */
 export interface Price {
   ingredients: number;
+  /** What layers and bowls were made of that were put away before. */
+  putAway: number;
   /** With what stands in the cake. */
   board: number;
   labour: number;
@@ -45,9 +47,26 @@ export function boughtFor(
   };
 }
 
-/** Ingredients used, the board, and the hands' minutes at the kitchen's hourly rate. */
+/** What ingredients cost, by their packs; those without a price are added to `unpriced`. */
+function costOfAll(
+  ingredients: readonly ScaledIngredient[],
+  foods: readonly Food[],
+  unpriced: Set<string>,
+): number {
+  let sum = 0;
+  for (const line of ingredients) {
+    const bought = boughtFor(line, foods);
+    const cost = bought ? costOf(bought.food, bought.massG) : null;
+    if (cost === null) unpriced.add(line.name);
+    else sum += cost;
+  }
+  return sum;
+}
+
+/** Ingredients used, those of what was put away before, the board, and the hands' minutes at the kitchen's hourly rate. */
 export function priceOf(
   ingredients: readonly ScaledIngredient[],
+  putAway: readonly ScaledIngredient[],
   foods: readonly Food[],
   board: Board | null,
   sticks: readonly CutFrom[],
@@ -56,45 +75,42 @@ export function priceOf(
   kitchen: Kitchen,
   book: FigureBook,
 ): Price {
-  const unpriced: string[] = [];
-  let used = 0;
-  for (const line of ingredients) {
-    const bought = boughtFor(line, foods);
-    const cost = bought ? costOf(bought.food, bought.massG) : null;
-    if (cost === null) unpriced.push(line.name);
-    else used += cost;
-  }
-  if (board && board.price === null) unpriced.push(board.name);
+  const unpriced = new Set<string>();
+  const used = costOfAll(ingredients, foods, unpriced);
+  const before = costOfAll(putAway, foods, unpriced);
+  if (board && board.price === null) unpriced.add(board.name);
   // of a pack the share that is cut up, as of an ingredient
   let wood = 0;
   for (const { row, needed } of sticks)
-    if (row.price === null) unpriced.push(row.name);
+    if (row.price === null) unpriced.add(row.name);
     else wood += (needed * row.price) / row.packCount;
   const boardCost = (board?.price ?? 0) + wood;
   const labour = (handsOnMin / 60) * kitchen.hourlyRate;
-  const total = used + boardCost + labour;
+  const total = used + before + boardCost + labour;
   book.later((page) =>
     page.add(
       'price',
       'Cost',
       total,
       'money',
-      'Each ingredient by its pack’s price, the board with dowels and rod, and the hands-on time at your hourly rate. What has no price is left out and named.',
+      'Each ingredient by its pack’s price, those of layers and bowls put away before, the board with dowels and rod, and the hands-on time at your hourly rate. What has no price is left out and named.',
       [
         given('ingredients', used, 'money'),
+        given('ingredients of what was put away', before, 'money'),
         given('board, dowels, rod', boardCost, 'money'),
         given('hands-on time', handsOnMin, 'minutes'),
         given('an hour', kitchen.hourlyRate, 'money'),
-        given('without a price', unpriced.length, 'count'),
+        given('without a price', unpriced.size, 'count'),
       ],
     ),
   );
   return {
     ingredients: used,
+    putAway: before,
     board: boardCost,
     labour,
     total,
     perServing: servings > 0 ? total / servings : null,
-    unpriced,
+    unpriced: [...unpriced],
   };
 }

@@ -39,8 +39,11 @@ const setRate = (value: number | null): void => {
         >
       </h2>
       <p class="sentence">
-        {{ money(price.ingredients) }} of ingredients, {{ money(price.board) }} for board and
-        dowels, and
+        {{ money(price.ingredients) }} of ingredients,
+        <template v-if="price.putAway > 0"
+          >{{ money(price.putAway) }} for what was put away before,
+        </template>
+        {{ money(price.board) }} for board and dowels, and
         <template v-if="store.plan && store.plan.tally.handsOnMin !== null">
           {{ units.text(store.plan.tally.handsOnMin, 'minutes') }} of hands at
         </template>

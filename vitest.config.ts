@@ -11,6 +11,8 @@ export default defineConfig({
           root: 'core',
           environment: 'node',
           setupFiles: ['./test/setup.ts'],
+          // files share what they load, and are told apart by fixed seeds
+          isolate: false,
           testTimeout: 120_000,
         },
       },

@@ -8,7 +8,7 @@ const turns = {
   carve: ['carved', 'offcuts', 'guides', 'stackfor'],
   finish: ['ganache', 'pour', 'piping', 'toppings', 'right'],
   support: ['dowels', 'cut', 'road', 'count'],
-  day: ['tasks', 'keeping', 'now', 'log'],
+  day: ['tasks', 'lists', 'keeping', 'warmth', 'now', 'log'],
 } as const;
 
 for (const [stage, tabs] of Object.entries(turns))
@@ -19,7 +19,7 @@ for (const [stage, tabs] of Object.entries(turns))
     for (const [i, tab] of tabs.entries()) {
       await page.getByTestId(`tab-${tab}`).click();
       await expect(page.getByTestId(`tab-${tab}`)).toHaveAttribute('aria-selected', 'true');
-      if (tab === 'height' || tab === 'heat' || tab === 'chance')
+      if (['height', 'heat', 'chance', 'warmth'].includes(tab))
         await expect(page.locator('.chart')).toHaveAttribute('data-ready', 'true');
       // drawing, rail and tally are the same beside every turn
       await expectReadable(page, tab, i === 0 ? undefined : '.sheet');

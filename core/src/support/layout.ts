@@ -22,6 +22,7 @@ function reachMm(
   const stepMm = farMm / 24;
   for (let r = farMm; r > 0; r -= stepMm) {
     if (hinders(at(r)) !== null) continue;
+    if (r === farMm) return r;
     let [low, high] = [r, r + stepMm];
     for (let k = 0; k < 6; k++) {
       const middleMm = (low + high) / 2;

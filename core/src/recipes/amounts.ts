@@ -234,7 +234,8 @@ function inBrackets(now: ReadAmount, system: UnitSystem): ReadAmount {
     now.rest,
   );
   if (!bracket) return now;
-  const inside = bracket[1]!.split(/\s*[/;]\s*/);
+  // a stroke between two measures parts them, in a fraction it does not
+  const inside = bracket[1]!.split(/\s*;\s*|(?<!\d\s*)\/\s*/);
   const read = inside.map((part) => readTerm(part, system));
   const weight = read.find((one) => one?.low.by === 'mass');
   const rest = now.rest.slice(bracket[0].length);

@@ -118,6 +118,7 @@ export * from './covers/pressed.ts';
 export * from './covers/surfaces.ts';
 export * from './stock/stock.ts';
 export * from './stock/taken.ts';
+export * from './stock/planned.ts';
 export * from './stock/layers.ts';
 export * from './bowls/uses.ts';
 export * from './bowls/chance.ts';

@@ -7,9 +7,11 @@ import {
   leftOf,
   mergeRows,
   misfitOf,
+  missingLayers,
   newBench,
   newBuild,
   planBuild,
+  plannedByOthers,
   readBuildFile,
   startingPantry,
   stockToCount,
@@ -294,6 +296,46 @@ describe('what was put away', () => {
     // twice as much put away costs twice as much
     const half = priceOf(own, pantryWith({ ...bowl, amount: bowl.amount / 2 }));
     expect(half.putAway).toBeCloseTo(taken.putAway / 2, 1);
+  });
+});
+
+describe('what other cakes count on', () => {
+  const other = (id: string, change: (build: Build) => void): Build =>
+    built((build) => {
+      Object.assign(build, { id, name: id });
+      change(build);
+    });
+  it('is named with its layers until it is taken or the cake is finished', () => {
+    const theirs = other('theirs', (build) => void (build.tiers[0]!.stockId = layers.id));
+    const finished = other('finished', (build) => {
+      build.tiers[0]!.stockId = layers.id;
+      build.bench.finished = { at: '2027-06-01T10:00:00Z', moves: [] };
+    });
+    const all = [frozen, theirs, finished, other('none', () => undefined)];
+    expect(plannedByOthers(layers, all, frozen.id)).toEqual([
+      { buildId: 'theirs', name: 'theirs', layers: 4 },
+    ]);
+    const part = withTaken(layers, 'theirs', 3);
+    expect(plannedByOthers(part, all, frozen.id)).toMatchObject([{ layers: 1 }]);
+    expect(plannedByOthers(withTaken(layers, 'theirs', 4), all, frozen.id)).toEqual([]);
+  });
+  it('is missing by what all want together over what is left', () => {
+    const others = [{ buildId: 'b', name: 'b', layers: 4 }];
+    expect(missingLayers(layers, frozen, others)).toBe(2);
+    expect(missingLayers({ ...layers, amount: 8 }, frozen, others)).toBe(0);
+    expect(missingLayers(layers, frozen, [])).toBe(0);
+    // what the other has taken already is gone from the row, and no longer counted on
+    expect(missingLayers(withTaken(layers, 'b', 4), frozen, [])).toBe(2);
+  });
+  it('of a bowl is said without grams: it takes what it needs', () => {
+    const theirs = other('theirs', (build) => {
+      build.fromStock = [{ spreadId: 'buttercream', stockId: bowl.id }];
+    });
+    expect(plannedByOthers(bowl, [theirs], 'own')).toEqual([
+      { buildId: 'theirs', name: 'theirs', layers: null },
+    ]);
+    expect(plannedByOthers(withTaken(bowl, 'theirs', 80), [theirs], 'own')).toEqual([]);
+    expect(missingLayers(bowl, frozen, [{ buildId: 'b', name: 'b', layers: null }])).toBe(0);
   });
 });
 

@@ -130,6 +130,18 @@ test('layers put away are taken out at the bench, and counted off', async ({ pag
   await expect(page.getByTestId('sheet-title')).toHaveText('4 layers out of the freezer');
   await expect(page.getByRole('combobox', { name: 'Tin' })).toHaveCount(0);
   await saved(page);
+  // they cost what they were made of
+  await page.goto('/build/meridian/coat');
+  await page.getByTestId('tab-cost').click();
+  await expect(page.getByTestId('cost')).toContainText('for what was put away before');
+  // another cake that counts on them is told before anything is taken
+  await openDemo(page, 'Fig and walnut', 'Bake');
+  await page
+    .getByRole('combobox', { name: 'Where the layers come from' })
+    .selectOption({ label: 'Rounds of May, 6 layers left' });
+  await expect(page.getByTestId('planned-elsewhere')).toContainText('Meridian (4)');
+  await expect(page.getByTestId('planned-elsewhere')).toContainText('would be missing');
+  await saved(page);
   await page.goto('/build/meridian/bench');
   await page.getByTestId('all-steps').click();
   await page.getByRole('dialog').getByText('Take 4 layers out of the freezer').click();

@@ -3,6 +3,7 @@ import { leftFor, type Build, type Stock, type Tier } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import { useUnits } from '../../figures/units.ts';
+import PlannedElsewhere from '../../pantry/PlannedElsewhere.vue';
 import { stockChoice } from '../../pantry/stock-words.ts';
 import { usePantry } from '../../stores/pantry.ts';
 
@@ -19,6 +20,7 @@ const options = computed(() => [
     text: stockChoice(row, leftFor(row, props.build.id), units.text),
   })),
 ]);
+const taken = computed(() => rows.value.find(({ id }) => id === props.tier.stockId));
 const take = (id: string): void => emit('take', rows.value.find((row) => row.id === id) ?? null);
 </script>
 
@@ -32,4 +34,5 @@ const take = (id: string): void => emit('take', rows.value.find((row) => row.id 
       @update:model-value="take"
     />.
   </p>
+  <PlannedElsewhere v-if="taken" :build="build" :row="taken" />
 </template>

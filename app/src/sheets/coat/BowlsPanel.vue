@@ -19,6 +19,7 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { placeWords } from '../../pantry/place-words.ts';
+import PlannedElsewhere from '../../pantry/PlannedElsewhere.vue';
 import { stockChoice } from '../../pantry/stock-words.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
@@ -79,6 +80,7 @@ const putAway = computed(() => [
 const fromStock = computed(
   () => props.build.fromStock.find((one) => one.spreadId === bowl.value?.spreadId)?.stockId ?? '',
 );
+const usedUp = computed(() => pantry.pantry.stock.find(({ id }) => id === fromStock.value));
 function useUp(stockId: string): void {
   const { spreadId } = bowl.value!;
   store.edit('Used up first', (draft) => {
@@ -252,6 +254,7 @@ function setTogether(to: boolean): void {
         @update:model-value="useUp"
       />.
     </p>
+    <PlannedElsewhere v-if="usedUp" :build="build" :row="usedUp" />
     <p v-for="hold in cooled" :key="hold.after" class="sentence" data-test="cooling">
       It cools
       <ChoiceField

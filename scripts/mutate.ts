@@ -7,8 +7,8 @@ import { Stryker } from '@stryker-mutator/core';
 const tests: Record<string, string[]> = {
   units: ['units', 'units-edges'],
   fill: ['fill', 'settle', 'coat-and-fill'],
-  support: ['statics', 'support'],
-  document: ['files', 'fields', 'merge'],
+  support: ['statics', 'support', 'support-parts'],
+  document: ['files', 'fields', 'merge', 'migrations', 'edit', 'since'],
 };
 const [folder = '', only] = process.argv.slice(2);
 if (!tests[folder]) {

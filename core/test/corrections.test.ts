@@ -226,6 +226,10 @@ describe('a plan that follows the hand', () => {
     const timer = (of: Plan, key: string): number => stepAt(of, key).timer!.minutes;
     expect(timer(plan, 'tier-1/bake') / timer(plain, 'tier-1/bake')).toBeCloseTo(1.2, 1);
     expect(timer(plan, 'tier-1/coat-chill')).toBe(timer(plain, 'tier-1/coat-chill') / 2);
+    // words and timer say one figure
+    const chilled = stepAt(plan, 'tier-1/crumb-chill');
+    const said = Object.values(chilled.lead!.values!).find(({ kind }) => kind === 'minutes')!;
+    expect(said.value).toBe(chilled.timer!.minutes);
     expect(plan.tally.handsOnMin! / plain.tally.handsOnMin!).toBeCloseTo(1.5, 6);
     const bake = stepAt(plan, 'tier-1/bake');
     expect(bake.record!.movedBy).toBe(1.2);

@@ -81,6 +81,22 @@ describe('the chance that all is ready', () => {
     );
     expect(chance(chain, { handsCv: 0.4 }).readyShare).toBeLessThan(chance(chain).readyShare);
   });
+  it('is greater where a wait can be cut short, as the chill before the road', () => {
+    const boxed = (more: Partial<DayTask> = {}): DayTask[] => [
+      task('finish', 60),
+      task('box', 10, {
+        waitMin: 180,
+        after: [{ id: 'finish', leastMin: 0, mostMin: null }],
+        ...more,
+      }),
+      task('road', 10, { after: [{ id: 'box', leastMin: 0, mostMin: null }] }),
+    ];
+    const stiff = chance(boxed(), { spareMin: 0 });
+    const cut = chance(boxed({ shortestMin: 90 }), { spareMin: 0 });
+    expect(stiff.readyShare).toBeLessThan(0.8);
+    expect(cut.readyShare).toBeGreaterThan(stiff.readyShare + 0.2);
+    expect(cut.threat?.id).not.toBe('box');
+  });
   it('names the task that threatens most', () => {
     const long = [
       task('short', 10),

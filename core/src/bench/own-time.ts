@@ -1,5 +1,6 @@
 import { factorOf, type Corrections } from '../hand/corrections.ts';
 import { cakeLine } from '../workflow/operation.ts';
+import type { Phrase } from '../units/phrase.ts';
 import type { Recordable, Step } from './steps.ts';
 
 /** Waits for something to get firm or to set; what was made and cools goes by its heat. */
@@ -26,6 +27,7 @@ export function inOwnTime(step: Step, corrections: Corrections): Step {
           lookMin: step.timer.lookMin === null ? null : step.timer.lookMin * chill,
         }
       : step.timer;
+  const lead = step.lead && timer && timer !== step.timer ? inMinutes(step, timer.minutes) : step.lead; // prettier-ignore
   const also: Recordable[] = [...step.also];
   if (timer && isChill(step))
     also.push({
@@ -50,10 +52,27 @@ export function inOwnTime(step: Step, corrections: Corrections): Step {
     return step;
   return {
     ...step,
+    lead,
     handsOnMin,
     timer,
     also,
     record: record && moved(record, corrections),
+  };
+}
+
+/** The words of a step with its minutes as its timer has them: one fact is one figure. */
+function inMinutes({ lead, timer }: Step, minutes: number): Phrase {
+  const { text, values = {} } = lead!;
+  return {
+    text,
+    values: Object.fromEntries(
+      Object.entries(values).map(([name, figure]) => [
+        name,
+        figure.kind === 'minutes' && Math.round(figure.value) === Math.round(timer!.minutes)
+          ? { ...figure, value: minutes }
+          : figure,
+      ]),
+    ),
   };
 }
 

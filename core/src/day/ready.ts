@@ -127,12 +127,14 @@ export function readyChance(question: ReadyQuestion): ReadyAnswer {
   const walk = (factors: (typeof drawn)[number], still: number | null): Run =>
     runOf(
       order.map((task, i): DayTask => {
-        if (i === still) return task;
+        // what can be cut short is, before anything is late for it
+        const waitMin = task.shortestMin ?? task.waitMin;
+        if (i === still) return { ...task, waitMin };
         const { hands, wait } = factors[i]!;
         return {
           ...task,
           handsMin: task.handsMin * hands,
-          waitMin: task.waitMin * wait,
+          waitMin: waitMin * wait,
           again: task.again && {
             handsMin: task.again.handsMin * hands,
             waitMin: task.again.waitMin * wait,

@@ -165,6 +165,7 @@ function taskOf(
         : null,
     waitMin: Math.round(waitMin + (road ? build.journey.minutes : 0)),
     uses,
+    ...(last.kind === 'box' && waitMin > 0 ? { shortestMin: Math.round(waitMin / 2) } : {}),
     ...(cooled.length > 0 ? { bakes: tiers } : {}),
     after: [],
   };

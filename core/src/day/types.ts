@@ -57,6 +57,8 @@ export interface DayTask {
   waitMin: number;
   /** Hands once more at the very end of the wait, as to take a tin out of the oven, and a wait after that. */
   again: { handsMin: number; waitMin: number } | null;
+  /** Its wait does some good even where it is cut short to this, as the chill before the road, min. */
+  shortestMin?: number;
   /**
    * What else it needs: while hands are first on it, while it first waits, or both; and so long before
    * that wait, as an oven that has to get hot.

@@ -215,11 +215,11 @@ describe('placing backward', () => {
         const starts = placing(tasks);
         fc.pre(latest instanceof Map && starts instanceof Map);
         for (const one of tasks) {
-          const at = (starts).get(one.id)!;
-          expect(at).toBeLessThanOrEqual((latest).get(one.id)! + 1e-6);
+          const at = starts.get(one.id)!;
+          expect(at).toBeLessThanOrEqual(latest.get(one.id)! + 1e-6);
           for (const { id, leastMin } of one.after) {
             const before = tasks.find((other) => other.id === id)!;
-            const ended = (starts).get(id)! + lengthOf(before);
+            const ended = starts.get(id)! + lengthOf(before);
             expect(ended + leastMin).toBeLessThanOrEqual(at + 1e-6);
           }
         }

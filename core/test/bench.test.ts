@@ -55,6 +55,7 @@ describe('the run sheet', () => {
       'tier-1/crumb',
       'tier-1/crumb-chill',
       'tier-1/coat',
+      'tier-1/paper',
       'tier-1/coat-chill',
       'box',
       'serve',

@@ -41,6 +41,18 @@ const coatAmounts = (
   }));
 };
 
+/** Whoever has chilled the coat has drawn the paper: it does not come out of a set foot. */
+const paperStep = ({ id }: Tier, count: number): Step =>
+  step(`${id}/paper`, 'draw out paper', 'Coat', 'Draw out the paper strips', 2, {
+    part: `${id}/coat`,
+    wholeKey: `${id}/coat-chill`,
+    lead: phrase(
+      '{count} of them, one after the other, straight out and low over the board while the foot is soft; where it tears, one pass of the small palette knife.',
+      { count: [count, 'count'] },
+    ),
+    checks: ['No paper is left under the edge', 'The board is clean'],
+  });
+
 /** Spreading a top that is all there is of a coat, min (estimate). */
 const topMin = 5;
 
@@ -50,7 +62,6 @@ export function coatSteps(context: StackContext): Step[] {
   const onCoat = pressedSteps(context);
   /** The layers show: what is spread is the top alone. */
   const isBare = coat.sideMm === 0;
-  const paperOut = 'Paper strips drawn out while the foot is soft';
   const inner = spreadOf(coat.crumbSpreadId);
   const style = styleRows[tier.coat.style];
   const steps: Step[] = [];
@@ -133,12 +144,12 @@ export function coatSteps(context: StackContext): Step[] {
             ...(isBare
               ? ['Level as far as the edge', 'Nothing has run down the side']
               : ['The cake does not show through', 'The side is upright against a set square']),
-            ...(onCoat.length === 0 && !isBare ? [paperOut] : []),
           ],
           record: { kind: 'mass', label: leftLabel, planned: 0, show: 'bowl' },
         },
       ),
-      ...onCoat.map((each) => ({ ...each, checks: [...each.checks, paperOut] })),
+      ...onCoat,
+      ...(isBare ? [] : [paperStep(tier, strips.count)]),
       step(`${tier.id}/coat-chill`, 'put in', 'Coat', 'Chill until the coat is set', 1, {
         part: `${tier.id}/coat`,
         beside: true,

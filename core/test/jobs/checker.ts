@@ -138,6 +138,11 @@ export function faultsOf(job: WholeJob): string[] {
       if (chill) before(pressed.key, chill.key, 'pressed on before the coat is chilled hard');
       for (const coat of of('coat')) before(coat.key, pressed.key, 'a coat to press on');
     }
+    for (const paper of of('draw out paper')) {
+      if (chill) before(paper.key, chill.key, 'the paper is out before the foot sets');
+      for (const soft of [...of('coat'), ...of('press on')])
+        before(soft.key, paper.key, 'the paper stays until nothing more falls on the board');
+    }
     for (const relief of [...of('cut relief'), ...of('inlay')])
       for (const coat of of('coat')) before(coat.key, relief.key, 'a coat to cut into');
     for (const heap of of('heap'))

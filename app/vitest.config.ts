@@ -7,7 +7,6 @@ export default mergeConfig(
     test: {
       name: 'app',
       environment: 'happy-dom',
-      isolate: false,
       // a machine can be slow
       testTimeout: 120_000,
       setupFiles: ['./test/setup.ts'],

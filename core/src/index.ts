@@ -152,6 +152,7 @@ export * from './workflow/temperature-log.ts';
 export * from './workflow/forecast.ts';
 export * from './workflow/too-early.ts';
 export * from './workflow/tier-course.ts';
+export type { CourseOf, CourseStretch } from './workflow/course-events.ts';
 export * from './workflow/batch-cards.ts';
 export * from './day/ready.ts';
 export * from './day/task-hands.ts';

@@ -24,22 +24,9 @@ import {
 } from '../src/index.ts';
 import { handsOnOf } from '../src/labour/hands-on.ts';
 import { pantry } from './arbitrary.ts';
-import { demo, stepsOf, tasksOf } from './work-kit.ts';
+import { bareTask as task, demo, stepsOf, tasksOf } from './work-kit.ts';
 
 const capacity: Capacity = { hands: 1, oven: 1, mixer: 1, fridge: 1000, freezer: 0 };
-const task = (id: string, handsMin: number, waitMin = 0, more: Partial<DayTask> = {}): DayTask => ({
-  id,
-  stepKeys: [id],
-  title: id,
-  chapter: 'Bake',
-  tierId: null,
-  handsMin,
-  waitMin,
-  again: null,
-  uses: [],
-  after: [],
-  ...more,
-});
 const after = (...ids: string[]): Pick<DayTask, 'after'> => ({
   after: ids.map((id) => ({ id, leastMin: 0, mostMin: null })),
 });

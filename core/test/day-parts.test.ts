@@ -7,23 +7,11 @@ import { followersOf, inOrder } from '../src/day/order.ts';
 import { latestStarts, placeBackward } from '../src/day/place.ts';
 import type { DayQuestion } from '../src/day/plan-types.ts';
 import type { DayTask, Hours, Placed } from '../src/day/types.ts';
+import { bareTask as task } from './work-kit.ts';
 import { handsOf, inHours, latestWithin, lengthOf, spansOf, Usage } from '../src/day/usage.ts';
 
 /* The parts that a plan of the days is made of, each by itself. */
 
-const task = (id: string, handsMin: number, waitMin = 0, more: Partial<DayTask> = {}): DayTask => ({
-  id,
-  stepKeys: [],
-  title: id,
-  chapter: 'Bake',
-  tierId: null,
-  handsMin,
-  waitMin,
-  again: null,
-  uses: [],
-  after: [],
-  ...more,
-});
 const comes = (id: string, leastMin = 0, mostMin: number | null = null) => ({
   id,
   leastMin,

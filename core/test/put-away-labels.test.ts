@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { keepingRows, spongeKeepsMin } from '../src/day/keeping.ts';
 import { freeSteps, planBuild, storeLabels, type Build, type DayTask, type Placed } from '../src/index.ts'; // prettier-ignore
 import { pantry } from './arbitrary.ts';
-import { demo, placedOf, tasksOf } from './work-kit.ts';
+import { bareTask, demo, placedOf, tasksOf } from './work-kit.ts';
 
 /* What is written on what is put away, and what hands can do while something waits. */
 
@@ -49,18 +49,11 @@ describe('a label', () => {
 });
 
 describe('hands that are free', () => {
-  const task = (id: string, stepKeys: string[], after: string[] = []): DayTask => ({
-    id,
-    stepKeys,
-    title: id,
-    chapter: 'Bake',
-    tierId: null,
-    handsMin: 10,
-    waitMin: 0,
-    again: null,
-    uses: [],
-    after: after.map((one) => ({ id: one, leastMin: 0, mostMin: null })),
-  });
+  const task = (id: string, stepKeys: string[], after: string[] = []): DayTask =>
+    bareTask(id, 10, 0, {
+      stepKeys,
+      after: after.map((one) => ({ id: one, leastMin: 0, mostMin: null })),
+    });
   const tasks = [
     task('bake', ['mix', 'bake']),
     task('cream', ['weigh', 'whip']),

@@ -47,3 +47,23 @@ export function placedOf(build: Build, tasks: DayTask[]): Placed[] {
 }
 export const tasksOf = (build: Build, plan: Plan): DayTask[] =>
   dayTasks(build, plan, (id) => findRow(pantry, 'spreads', id));
+
+/** A task of the days with nothing but its minutes, to be filled in. */
+export const bareTask = (
+  id: string,
+  handsMin: number,
+  waitMin = 0,
+  more: Partial<DayTask> = {},
+): DayTask => ({
+  id,
+  stepKeys: [id],
+  title: id,
+  chapter: 'Bake',
+  tierId: null,
+  handsMin,
+  waitMin,
+  again: null,
+  uses: [],
+  after: [],
+  ...more,
+});

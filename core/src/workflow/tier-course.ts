@@ -1,21 +1,12 @@
 import type { Step } from '../bench/steps.ts';
-import type { DayTask, Placed } from '../day/types.ts';
 import type { Build, Tier } from '../document/types.ts';
 import { coatDepthMm, coldestCoatC, shellMm, shellTargets } from '../heat/cooling.ts';
 import { Warmth, type Around } from '../heat/warmth.ts';
 import type { Kitchen } from '../pantry/types.ts';
-import type { CakePlan } from '../plan/plan-types.ts';
 import type { TierPlan } from '../plan/tier-plan.ts';
 import { tierMass } from '../times/tier-times.ts';
 import { valueOf } from '../working/staged.ts';
-import { cakeLine, tierLine } from './operation.ts';
-
-/** Where a tier stands for a while, min before the deadline. */
-export interface CourseStretch {
-  fromMin: number;
-  toMin: number;
-  place: 'room' | 'fridge' | 'freezer' | 'car' | 'venue';
-}
+import { eventsOf, joined, type CourseOf, type CourseStretch } from './course-events.ts';
 
 /** What the work asks of a tier's warmth when a step begins, and what it is by the plan of the days. */
 export interface CourseGate {
@@ -32,6 +23,8 @@ export interface CourseGate {
   middleC: number;
   /** So much longer in the cold before it is as cold as that: 0 when it is, null when it never gets there. */
   moreMin: number | null;
+  /** What runs was reckoned over another coat than it meets. */
+  isOff: boolean;
 }
 
 /** How warm one tier is from its first layer on the board to the table. */
@@ -43,21 +36,12 @@ export interface TierCourse {
   gates: CourseGate[];
 }
 
-/** What a course is made from. */
-export interface CourseOf {
-  build: Build;
-  plan: Pick<CakePlan, 'tiers'>;
-  steps: readonly Step[];
-  tasks: readonly DayTask[];
-  placed: readonly Placed[];
-  kitchen: Kitchen;
-}
-
 /** A hair warmer than asked is as good, K. */
 const nearK = 1.5;
-/** One point of the course, and a shorter gap between tasks is no way to the fridge and back, min. */
+/** What runs stops where it should over a coat no further from what it was reckoned over, K. */
+const offK = 1.5;
+/** One point of the course, min. */
 const pointMin = 10;
-const shortGapMin = 10;
 
 /**
  * How warm each tier is through its days (docs/model.md#the-day): out of the cold while hands are on it,
@@ -69,13 +53,6 @@ export function tierCourses(of: CourseOf): TierCourse[] {
     const course = courseOf(of, tier, of.plan.tiers[i]!);
     return course ? [course] : [];
   });
-}
-
-/** One thing that happens to a tier: a while in a place, with the step that it is, if any. */
-interface Event extends CourseStretch {
-  step: Step | null;
-  /** A wait for something, with the hands off it. */
-  isWait: boolean;
 }
 
 function courseOf(of: CourseOf, tier: Tier, plan: TierPlan): TierCourse | null {
@@ -125,90 +102,11 @@ function courseOf(of: CourseOf, tier: Tier, plan: TierPlan): TierCourse | null {
         foundC: warmth.shellC(shellMm),
         middleC: warmth.middleC,
         moreMin: 0,
+        isOff: false,
       });
   }
   const stretches = events.map(({ fromMin, toMin, place }) => ({ fromMin, toMin, place }));
   return { tierId: tier.id, tierName: tier.name, points, stretches: joined(stretches), gates };
-}
-
-/** What happens to a tier in the order of time, from its first layer on the board; the gaps are in the cold. */
-function eventsOf({ build, steps, tasks, placed }: CourseOf, tier: Tier): Event[] {
-  const stepAt = new Map(steps.map((step) => [step.key, step]));
-  const own = tierLine(tier.id).id;
-  const events: Event[] = [];
-  let isOut = false;
-  let isAway = false;
-  for (const at of [...placed].sort((a, b) => a.startMin - b.startMin)) {
-    const task = tasks.find(({ id }) => id === at.id);
-    if (!task || (task.line?.id !== own && task.line?.id !== cakeLine.id)) continue;
-    const hands = task.stepKeys.flatMap((key) => stepAt.get(key) ?? []);
-    const usual = hands.reduce((sum, step) => sum + step.handsOnMin, 0);
-    const factor = usual > 0 ? (at.handsEndMin - at.startMin) / usual : 1;
-    let now = at.startMin;
-    for (const step of hands) {
-      const toMin = now + step.handsOnMin * factor;
-      isOut ||= step.key === `${tier.id}/first`;
-      if (isOut)
-        events.push({
-          fromMin: now,
-          toMin,
-          place: isAway ? 'venue' : 'room',
-          step,
-          isWait: false,
-        });
-      now = toMin;
-    }
-    const last = hands.at(-1) ?? null;
-    if (last?.kind === 'drive') isAway = true;
-    if (isOut && at.endMin > at.handsEndMin)
-      events.push({
-        fromMin: at.handsEndMin,
-        toMin: at.endMin,
-        place: waitPlace(task, last, build, isAway),
-        step: last,
-        isWait: true,
-      });
-  }
-  return withGaps(events, build);
-}
-
-const waitPlace = (
-  { uses }: DayTask,
-  last: Step | null,
-  build: Build,
-  isAway: boolean,
-): CourseStretch['place'] => {
-  if (uses.some(({ resource }) => resource === 'freezer')) return 'freezer';
-  if (uses.some(({ resource }) => resource === 'fridge')) return 'fridge';
-  if (last?.kind === 'drive') return 'car';
-  return isAway || last?.kind === 'cut and serve' ? 'venue' : 'room';
-};
-
-/** Between tasks it stands in the cold; a few minutes it is left where it is. */
-function withGaps(events: readonly Event[], build: Build): Event[] {
-  return events.flatMap((event, i): Event[] => {
-    const next = events[i + 1];
-    if (!next || next.fromMin - event.toMin < 1e-6) return [event];
-    const isShort = next.fromMin - event.toMin < shortGapMin;
-    const place = isShort ? event.place : event.place === 'freezer' ? 'freezer' : 'fridge';
-    const gap = { fromMin: event.toMin, toMin: next.fromMin, place, step: null, isWait: true };
-    return [
-      event,
-      build.journey.byRoad && event.place === 'car' ? { ...gap, place: 'venue' } : gap,
-    ];
-  });
-}
-
-/** Stretches in one place after each other are one. */
-function joined(stretches: readonly CourseStretch[]): CourseStretch[] {
-  const all: CourseStretch[] = [];
-  for (const stretch of stretches) {
-    const last = all.at(-1);
-    if (last?.place === stretch.place && stretch.fromMin - last.toMin < 1e-6)
-      last.toMin = stretch.toMin;
-    else all.push({ ...stretch });
-  }
-  return all;
 }
 
 /** The air of each place: on its board it lets half as much through below. */
@@ -245,7 +143,10 @@ function startC(tier: Tier, plan: TierPlan, { fridgeC }: Kitchen, roomC: number)
 
 const isFlow = ({ kind }: Step): boolean => kind === 'pour' || kind === 'drip' || kind === 'flood';
 
-type Asked = Pick<CourseGate, 'what' | 'depthMm' | 'wantedC'>;
+type Asked = Pick<CourseGate, 'what' | 'depthMm' | 'wantedC'> & {
+  /** The coat that drips or pour were reckoned over, C. */
+  reckonedC?: number;
+};
 
 /** What a step asks of the tier when it begins; null for nothing. */
 function gateOf(
@@ -260,7 +161,12 @@ function gateOf(
     return { what: 'coat', depthMm: coatDepthMm, wantedC: shellTargets['crumb coat firm'] };
   const poured = tier.pour ?? tier.drip;
   if (isOwn && isFlow(step) && !hasFlowed && poured)
-    return { what: 'flow', depthMm: coatDepthMm, wantedC: coldestCoatC(poured.coatC, kitchen) };
+    return {
+      what: 'flow',
+      depthMm: coatDepthMm,
+      wantedC: coldestCoatC(poured.coatC, kitchen),
+      reckonedC: poured.coatC,
+    };
   if (isOwn && step.kind === 'cut' && !isCarved)
     return { what: 'carve', depthMm: shellMm, wantedC: shellTargets['firm to carve'] };
   if (step.kind === 'drive')
@@ -274,7 +180,13 @@ function gateOf(
   return null;
 }
 
-const met = (asked: Asked, step: Step, atMin: number, warmth: Warmth, cold: Around): CourseGate => {
+const met = (
+  { reckonedC, ...asked }: Asked,
+  step: Step,
+  atMin: number,
+  warmth: Warmth,
+  cold: Around,
+): CourseGate => {
   const foundC = warmth.shellC(asked.depthMm);
   const isMet = asked.wantedC === null || foundC <= asked.wantedC + nearK;
   return {
@@ -285,6 +197,7 @@ const met = (asked: Asked, step: Step, atMin: number, warmth: Warmth, cold: Arou
     foundC,
     middleC: warmth.middleC,
     moreMin: isMet ? 0 : warmth.minutesUntil(asked.depthMm, asked.wantedC! + nearK, cold),
+    isOff: reckonedC !== undefined && Math.abs(foundC - reckonedC) > offK,
   };
 };
 

@@ -13,7 +13,7 @@ import { veiled } from '../../styles/palette.ts';
 import { useScheme } from '../../styles/scheme.ts';
 
 /** How warm each tier is from its first layer to the table, by the plan of the days. */
-const props = defineProps<{ build: Build; plan: CakePlan }>();
+defineProps<{ build: Build; plan: CakePlan }>();
 const store = useBuild();
 const day = useDay();
 const settings = useSettings();
@@ -46,16 +46,7 @@ const asks: Record<CourseGate['what'], string> = {
 const depth = (gate: CourseGate): string =>
   `outer ${units.text(gate.depthMm, 'thickness')}; the middle ${temperature(gate.middleC)}`;
 
-/** What runs is reckoned with another coat than it will meet. */
-const offK = 1.5;
-const flowOf = computed(() => {
-  const tier = props.build.tiers.find(({ id }) => id === course.value?.tierId);
-  return tier?.pour ?? tier?.drip ?? null;
-});
-const isOff = (gate: CourseGate): boolean =>
-  gate.what === 'flow' &&
-  flowOf.value !== null &&
-  Math.abs(gate.foundC - flowOf.value.coatC) > offK;
+/** Has what runs reckoned over the coat that it will meet. */
 const reckonWith = (gate: CourseGate): void => {
   const id = course.value?.tierId;
   store.edit('Temperature of the coat', (draft) => {
@@ -141,7 +132,7 @@ const layout = computed<Partial<Layout>>(() => ({
                 >{{ minutes(gate.moreMin) }} more in the cold</small
               >
               <button
-                v-if="isOff(gate)"
+                v-if="gate.isOff"
                 type="button"
                 class="key small"
                 data-test="reckon-with"

@@ -88,6 +88,16 @@ describe('how warm a cake is through its days', () => {
     expect(found[2]!.foundC).toBeGreaterThan(found[1]!.foundC + 1);
     expect(found[2]!.moreMin).toBeGreaterThan(found[1]!.moreMin!);
   });
+  it('is asked of every tier over which something runs, once', () => {
+    const twice = changed(demo('jubilee'), (b) => {
+      const [first, second] = b.tiers;
+      first!.drip = { ...second!.drip! };
+    });
+    const flows = coursesOf(twice)!.map(({ gates }) => gates.filter(({ what }) => what === 'flow'));
+    expect(flows.map(({ length }) => length)).toEqual([1, 1, 0]);
+    // the second stands out while the first is dripped
+    expect(flows[1]![0]!.foundC).toBeGreaterThan(flows[0]![0]!.foundC);
+  });
   it('that is left at home out of the fridge leaves as warm as the room', () => {
     const warm = changed(demo('harbour-light'), (b) => {
       b.journey.chilled = false;

@@ -76,8 +76,9 @@ function courseOf(of: CourseOf, tier: Tier, plan: TierPlan): TierCourse | null {
     if (step && !isWait) {
       const gate = gateOf(step, tier, build, kitchen, { hasFlowed, isCarved });
       if (gate) gates.push(met(gate, step, event.fromMin, warmth, around[build.day.chillIn]));
-      hasFlowed ||= isFlow(step);
-      isCarved ||= step.kind === 'cut';
+      const isOwn = step.tierId === tier.id;
+      hasFlowed ||= isOwn && isFlow(step);
+      isCarved ||= isOwn && step.kind === 'cut';
     }
     const reading = step && isWait ? readingOf(step, build) : null;
     const length = event.toMin - event.fromMin;

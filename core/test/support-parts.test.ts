@@ -36,6 +36,7 @@ describe('a dowel by its section', () => {
     expect(sectionMm2({ ...rod, outerMm: 10 })).toBeCloseTo(25 * Math.PI, 9);
     expect(sectionMm2({ ...tube, outerMm: 10, wallMm: 1 })).toBeCloseTo(9 * Math.PI, 9);
     expect(momentMm4({ ...rod, outerMm: 10 })).toBeCloseTo((Math.PI * 1e4) / 64, 9);
+    expect(momentMm4({ ...tube, outerMm: 10, wallMm: 1 })).toBeCloseTo((Math.PI * (1e4 - 8 ** 4)) / 64, 9); // prettier-ignore
     // a wall as thick as the radius leaves no hole
     expect(sectionMm2({ ...tube, outerMm: 10, wallMm: 5 })).toBeCloseTo(25 * Math.PI, 9);
     expect(sectionMm2({ ...tube, wallMm: null })).toBeCloseTo(36 * Math.PI, 9);
@@ -43,6 +44,7 @@ describe('a dowel by its section', () => {
   it('buckles at a quarter when it is twice as long, and never by being crushed sooner', () => {
     expect(eulerN(1, 1000, 100)).toBeCloseTo(Math.PI ** 2 * 100, 9);
     expect(eulerN(1, 1000, 200)).toBeCloseTo(eulerN(1, 1000, 100) / 4, 9);
+    expect(eulerN(9, 1000, 100)).toBeCloseTo(9 * eulerN(1, 1000, 100), 6);
     for (const length of [40, 120, 400, 1200]) {
       const { modes, allowedN, by } = strengthOf(rod, length, 30);
       const least = Math.min(...modes.map(({ givesN, safety }) => givesN / safety));
@@ -57,6 +59,13 @@ describe('a dowel by its section', () => {
     expect(names(tube)).toContain('wall folding');
     expect(names({ ...tube, wallMm: 1.5 })).not.toContain('wall folding');
     expect(names(rod)).not.toContain('wall folding');
+    // 0.6·E·(t/r)·0.3·A, E in MPa
+    const folds = strengthOf({ ...tube, dampShare: 1 }, 80, 30).modes.find(({ mode }) => mode === 'wall folding')!; // prettier-ignore
+    expect(folds.givesN).toBeCloseTo(
+      0.18 * tube.modulusGPa * 1000 * (0.4 / 6) * sectionMm2(tube),
+      6,
+    );
+    expect(strengthOf(rod, 80, 2).modes.find(({ mode }) => mode === 'board')!.givesN).toBeCloseTo((Math.PI / 4) * rod.outerMm ** 2 * 2, 6); // prettier-ignore
     // damp takes its share of what the material gives, and nothing of its stiffness
     const at = (dampShare: number) => strengthOf({ ...tube, dampShare }, 80, 30).modes;
     const [wet, dry] = [at(0.5), at(1)];
@@ -70,6 +79,11 @@ describe('a dowel by its section', () => {
     expect(tried.by).toBe('own test');
     expect(pressG(tried.allowedN)).toBeCloseTo(3000, 6);
     expect(tried.modes.map(({ mode }) => mode)).toEqual(['own test', 'board']);
+    // a longer piece may buckle where the one that was tried did not; damp takes its share of the press
+    const damp: Dowel = { ...rod, testsG: [6000], testedMm: 100, dampShare: 0.5 };
+    expect(strengthOf(damp, 101, 30).modes.map(({ mode }) => mode)).toContain('buckling');
+    expect(strengthOf(damp, 100, 30).modes.map(({ mode }) => mode)).not.toContain('buckling');
+    expect(pressG(strengthOf(damp, 90, 30).modes[0]!.givesN)).toBeCloseTo(3000, 6);
   });
   it('never fewer than three, and one for each four centimetres of what stands on them', () => {
     expect([50, 120, 121, 160, 200, 400].map(fewestDowels)).toEqual([3, 3, 4, 4, 5, 10]);
@@ -99,6 +113,7 @@ describe('a board that bends', () => {
     const stiffness = (1000 * 1000) / (12 * (1 - 0.09));
     expect(plateBendMm(1000, 100, 1, 10)).toBeCloseTo((5.3 / (64 * 1.3)) * ((0.001 * 1e8) / stiffness), 9); // prettier-ignore
     for (const bend of [stripBendMm, overhangBendMm, plateBendMm]) {
+      expect(bend(1000, 100, 3, 10)).toBeCloseTo(bend(1000, 100, 1, 10) / 3, 12);
       expect(bend(2000, 100, 1, 10)).toBeCloseTo(2 * bend(1000, 100, 1, 10), 12);
       expect(bend(1000, 100, 1, 20)).toBeCloseTo(bend(1000, 100, 1, 10) / 8, 12);
       expect(bend(1000, 200, 1, 10)).toBeCloseTo(16 * bend(1000, 100, 1, 10), 9);
@@ -119,6 +134,22 @@ describe('a board that bends', () => {
     expect(at(ring(6, 30)).where).toBe('at the rim');
     expect(at(ring(3, 95)).where).toBe('between two dowels');
     expect(at(ring(3, 95)).spanMm).toBeCloseTo(95 * Math.sqrt(3), 6);
+  });
+  it('the same wherever the board lies on the cake', () => {
+    const moved = (points: Point[]): Point[] =>
+      points.map(({ x, y }) => ({ x: x + 37, y: y - 21 }));
+    for (const places of [
+      ring(3, 95),
+      ring(12, 90),
+      [...ring(12, 90), { x: 0, y: 0 }],
+      ring(6, 30),
+    ]) {
+      const here = bendOf(places, ring(48, 100), 500, 0.3, 4);
+      const there = bendOf(moved(places), moved(ring(48, 100)), 500, 0.3, 4);
+      expect(there.mm).toBeCloseTo(here.mm, 6);
+      expect([there.where, there.spanMm.toFixed(3)]).toEqual([here.where, here.spanMm.toFixed(3)]);
+    }
+    expect(bendOf(ring(12, 90), ring(48, 100), 500, 0.3, 4).spanMm).toBeCloseTo(180, 6);
   });
   it('no more than a millimetre when it is as thick as it is said it must be', () => {
     const places = ring(4, 90);
@@ -257,6 +288,16 @@ describe('pieces sawn from sticks', () => {
     });
     expect(cutSticks(pieces(100, 100), 200, 1).sticks).toHaveLength(2);
     expect(cutSticks(pieces(200), 200, 3).sticks).toHaveLength(1);
+  });
+  it('say what is left of each stick, the fullest first, and how few sticks could do', () => {
+    const cut = cutSticks(pieces(120, 90, 80, 60), 200, 2);
+    // 120 and 60 with a cut, 90 and 80 with a cut
+    expect(cut.fewest).toBe(2);
+    expect(cut.sticks.map(({ leftMm }) => leftMm)).toEqual([18, 28]);
+    expect(cut.sticks.map((stick) => stick.pieces.map(({ label }) => label))).toEqual([['a', 'd'], ['b', 'c']]); // prettier-ignore
+    // three that are longer than half a stick each want one of their own
+    expect(cutSticks(pieces(110, 120, 130), 200, 2)).toMatchObject({ fewest: 3 });
+    expect(cutSticks(pieces(100, 100, 100), 200, 0)).toMatchObject({ fewest: 2 });
   });
   it('name what is longer than a stick, and do without a stick for nothing', () => {
     const cut = cutSticks(pieces(150, 350), 300, 1);

@@ -29,6 +29,7 @@ import {
   type Window,
 } from '../src/index.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
+import { bareTask } from './work-kit.ts';
 
 const capacity: Capacity = { hands: 1, oven: 1, mixer: 1, fridge: 1000, freezer: 0 };
 const task = (
@@ -37,18 +38,7 @@ const task = (
   waitMin: number,
   after: DayTask['after'] = [],
   uses: DayTask['uses'] = [],
-): DayTask => ({
-  id,
-  stepKeys: [id],
-  title: id,
-  chapter: 'Bake',
-  tierId: null,
-  handsMin,
-  waitMin,
-  again: null,
-  uses,
-  after,
-});
+): DayTask => bareTask(id, handsMin, waitMin, { after, uses });
 const comes = (id: string, leastMin = 0, mostMin: number | null = null) => ({
   id,
   leastMin,

@@ -108,6 +108,13 @@ describe('how warm a cake is through its days', () => {
     expect(cold).toBeLessThan(9);
     expect(room).toBeGreaterThan(cold! + 3);
     expect(gateOf(coursesOf(warm)!, 'leave').wantedC).toBeNull();
+    // it is in the car for as long as the road takes, whatever is put on when it is there
+    for (const name of ['harbour-light', 'jubilee'])
+      for (const { stretches } of coursesOf(demo(name))!) {
+        const drives = stretches.filter(({ place }) => place === 'car');
+        const minutes = drives.reduce((all, { fromMin, toMin }) => all + toMin - fromMin, 0);
+        expect(minutes).toBeCloseTo(demo(name).journey.minutes, 6);
+      }
   });
   it('goes by what a thermometer read, and says how much longer it needs', () => {
     const build = demo('leap-second');

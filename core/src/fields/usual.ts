@@ -14,7 +14,7 @@ export function usualOf<T>(field: Field<T>, given: Partial<T> = {}): T {
 function usual(field: Field<unknown>, given: object, path: string): unknown {
   const { shape, about } = field;
   if (about.usual !== undefined) {
-    const stated = copied(about.usual);
+    const stated = structuredClone(about.usual);
     return isRecord(stated) ? { ...stated, ...given } : stated;
   }
   switch (shape.kind) {
@@ -48,9 +48,3 @@ function usual(field: Field<unknown>, given: object, path: string): unknown {
 
 const isRecord = (value: unknown): value is object =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
-
-const copied = (value: unknown): unknown => {
-  if (Array.isArray(value)) return value.map(copied);
-  if (!isRecord(value)) return value;
-  return Object.fromEntries(Object.entries(value).map(([key, part]) => [key, copied(part)]));
-};

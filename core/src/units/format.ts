@@ -112,6 +112,10 @@ function minutes(min: number): Shown {
     : { number: `${Math.floor(hours / 24)} d ${hours % 24}`, unit: 'h' };
 }
 
+/** Degrees of a person's own thermometer, not rounded: for the axis of a chart. */
+export const inDegrees = (c: number, { temperature }: UnitSystem): number =>
+  temperature === 'C' ? c : (c * 9) / 5 + 32;
+
 /**
  * A value (mm, g, mL, C, min, or a plain number) as a person reads it: in their units, rounded as
  * its kind says.
@@ -133,7 +137,7 @@ export function show(value: number, kind: Kind, system: UnitSystem): Shown {
       return volume(value, system);
     case 'temperature': {
       if (system.temperature === 'C') return { number: trim(Math.round(value), 0), unit: '°C' };
-      const f = (value * 9) / 5 + 32;
+      const f = inDegrees(value, system);
       // an oven's dial has steps of five
       return { number: trim(f >= 200 ? roundTo(f, 5) : Math.round(f), 0), unit: '°F' };
     }

@@ -33,7 +33,7 @@ export interface CourseEvent extends CourseStretch {
 }
 
 /** What happens to a tier in the order of time, from its first layer on the board; the gaps are in the cold. */
-export function eventsOf({ build, steps, tasks, placed }: CourseOf, tier: Tier): CourseEvent[] {
+export function eventsOf({ steps, tasks, placed }: CourseOf, tier: Tier): CourseEvent[] {
   const stepAt = new Map(steps.map((step) => [step.key, step]));
   const own = tierLine(tier.id).id;
   const events: CourseEvent[] = [];
@@ -60,12 +60,14 @@ export function eventsOf({ build, steps, tasks, placed }: CourseOf, tier: Tier):
       now = toMin;
     }
     const last = hands.at(-1) ?? null;
-    if (last?.kind === 'drive') isAway = true;
+    // what is put on at the venue is of the same turn
+    const isDriven = hands.some(({ kind }) => kind === 'drive');
+    isAway ||= isDriven;
     if (isOut && at.endMin > at.handsEndMin)
       events.push({
         fromMin: at.handsEndMin,
         toMin: at.endMin,
-        place: waitPlace(task, last, build, isAway),
+        place: isDriven ? 'car' : waitPlace(task, last, isAway),
         step: last,
         isWait: true,
       });
@@ -76,12 +78,10 @@ export function eventsOf({ build, steps, tasks, placed }: CourseOf, tier: Tier):
 const waitPlace = (
   { uses }: DayTask,
   last: Step | null,
-  build: Build,
   isAway: boolean,
 ): CourseStretch['place'] => {
   if (uses.some(({ resource }) => resource === 'freezer')) return 'freezer';
   if (uses.some(({ resource }) => resource === 'fridge')) return 'fridge';
-  if (last?.kind === 'drive') return 'car';
   return isAway || last?.kind === 'cut and serve' ? 'venue' : 'room';
 };
 

@@ -2,6 +2,7 @@
 import {
   factorOf,
   heatQuestion,
+  inDegrees,
   type Build,
   type HeatPlan,
   type HeatQuestion,
@@ -59,7 +60,7 @@ const tabs: { id: Name; text: string }[] = [
   { id: 'room', text: 'Out for serving' },
 ];
 const stretch = computed(() => answer.value?.curve.find((s) => s.name === shown.value) ?? null);
-const degrees = (c: number): number => (settings.system.temperature === 'C' ? c : (c * 9) / 5 + 32);
+const degrees = (c: number): number => inDegrees(c, settings.system);
 const unit = computed(() => `°${settings.system.temperature}`);
 const minutes = (n: number): string => (Number.isFinite(n) ? units.text(n, 'minutes') : 'never');
 const rises = computed(() => shown.value === 'oven' || shown.value === 'room');

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import type { Build, CakePlan, CourseGate, CourseStretch } from '@pyrgotect/core';
+import {
+  inDegrees,
+  type Build,
+  type CakePlan,
+  type CourseGate,
+  type CourseStretch,
+} from '@pyrgotect/core';
 import { format } from 'date-fns';
 import type { Data, Layout } from 'plotly.js';
 import { computed, ref } from 'vue';
@@ -30,7 +36,7 @@ const shown = computed({
   get: () => course.value?.tierId ?? '',
   set: (id: string) => (chosen.value = id),
 });
-const degrees = (c: number): number => (settings.system.temperature === 'C' ? c : (c * 9) / 5 + 32);
+const degrees = (c: number): number => inDegrees(c, settings.system);
 const temperature = (c: number): string => units.text(c, 'temperature');
 const minutes = (n: number): string => units.text(n, 'minutes');
 const when = (at: number): string => format(day.dateOf(at), 'EEE HH:mm');

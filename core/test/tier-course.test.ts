@@ -26,7 +26,7 @@ function coursesOf(build: Build): TierCourse[] | null {
   });
   if (!answer.ok) return null;
   const { placed } = answer.plan;
-  return tierCourses({ build, plan, steps: stepsOf(plan), tasks, placed, kitchen: pantry.kitchen });
+  return tierCourses({ build, plan, steps: stepsOf(plan), tasks, placed, pantry });
 }
 const gateOf = (courses: readonly TierCourse[], what: CourseGate['what']): CourseGate =>
   courses.flatMap(({ gates }) => gates).find((gate) => gate.what === what)!;
@@ -149,5 +149,32 @@ describe('how warm a cake is through its days', () => {
     expect(foundC).toBeGreaterThan(middleC);
     expect(middleC).toBeGreaterThan(pantry.kitchen.fridgeC);
     expect(foundC).toBeLessThan(pantry.kitchen.roomC);
+  });
+  it('is stacked as warm as what it is stacked from: layers off the rack, bowls from where they stood', () => {
+    const [crepes] = coursesOf(demo('comet-crepes'))!;
+    const part = (name: string): number => crepes!.parts.find((one) => one.name === name)!.tempC;
+    const { fridgeC, roomC } = pantry.kitchen;
+    expect(part('crepe')).toBe(roomC);
+    expect(part('stabilised whipped cream')).toBeLessThan(fridgeC + 5);
+    // as grams and heats mix
+    const heat = crepes!.parts.map(({ massG, capacityKJ, tempC }) => [massG * capacityKJ, tempC] as const); // prettier-ignore
+    const all = heat.reduce((sum, [c]) => sum + c, 0);
+    expect(crepes!.stackedC * all).toBeCloseTo(
+      heat.reduce((sum, [c, t]) => sum + c * t, 0),
+      6,
+    );
+    expect(crepes!.points[0]!.outsideC).toBeCloseTo(crepes!.stackedC, 6);
+  });
+  it('stacked cold begins between fridge and rack, and colder the longer its layers stood', () => {
+    const meridian = demo('meridian');
+    const stacked = (build: Build): TierCourse => coursesOf(build)![0]!;
+    const atRoom = stacked(changed(meridian, (b) => (b.tiers[0]!.stackedAt = 'room')));
+    const cold = stacked(changed(meridian, (b) => (b.tiers[0]!.stackedAt = 'cold')));
+    expect(cold.stackedC).toBeLessThan(atRoom.stackedC - 1);
+    for (const { parts } of [atRoom, cold])
+      for (const { tempC } of parts) {
+        expect(tempC).toBeGreaterThanOrEqual(pantry.kitchen.fridgeC - 1e-6);
+        expect(tempC).toBeLessThan(30);
+      }
   });
 });

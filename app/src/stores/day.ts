@@ -164,7 +164,7 @@ export const useDay = defineStore('day', () => {
           steps: steps.value,
           tasks: tasks.value,
           placed: plan.value.placed,
-          kitchen: pantry.pantry.kitchen,
+          pantry: pantry.pantry,
         })
       : [],
   );

@@ -1,7 +1,7 @@
 import type { Step } from '../bench/steps.ts';
 import type { DayTask, Placed } from '../day/types.ts';
 import type { Build, Tier } from '../document/types.ts';
-import type { Kitchen } from '../pantry/types.ts';
+import type { Pantry } from '../pantry/types.ts';
 import type { CakePlan } from '../plan/plan-types.ts';
 import { cakeLine, tierLine } from './operation.ts';
 
@@ -15,15 +15,15 @@ export interface CourseStretch {
 /** What a course is made from. */
 export interface CourseOf {
   build: Build;
-  plan: Pick<CakePlan, 'tiers'>;
+  plan: Pick<CakePlan, 'tiers' | 'bowls' | 'batches'>;
   steps: readonly Step[];
   tasks: readonly DayTask[];
   placed: readonly Placed[];
-  kitchen: Kitchen;
+  pantry: Pantry;
 }
 
 /** A shorter gap between tasks is no way to the fridge and back, min. */
-const shortGapMin = 10;
+export const shortGapMin = 10;
 
 /** One thing that happens to a tier: a while in a place, with the step that it is, if any. */
 export interface CourseEvent extends CourseStretch {

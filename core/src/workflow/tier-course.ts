@@ -7,6 +7,7 @@ import type { TierPlan } from '../plan/tier-plan.ts';
 import { tierMass } from '../times/tier-times.ts';
 import { valueOf } from '../working/staged.ts';
 import { eventsOf, joined, type CourseOf, type CourseStretch } from './course-events.ts';
+import { partsAtStacking, togetherC, type PartWarmth } from './part-warmth.ts';
 
 /** What the work asks of a tier's warmth when a step begins, and what it is by the plan of the days. */
 export interface CourseGate {
@@ -31,6 +32,9 @@ export interface CourseGate {
 export interface TierCourse {
   tierId: string;
   tierName: string;
+  /** What it is stacked from, and how warm all of that is together, C. */
+  parts: PartWarmth[];
+  stackedC: number;
   points: { atMin: number; outsideC: number; middleC: number }[];
   stretches: CourseStretch[];
   gates: CourseGate[];
@@ -56,13 +60,16 @@ export function tierCourses(of: CourseOf): TierCourse[] {
 }
 
 function courseOf(of: CourseOf, tier: Tier, plan: TierPlan): TierCourse | null {
-  const { build, kitchen } = of;
+  const { build } = of;
+  const { kitchen } = of.pantry;
   const events = eventsOf(of, tier);
   const [first] = events;
   if (!first) return null;
   const roomC = build.brief.kitchenC ?? kitchen.roomC;
   const around = aroundOf(build, kitchen, roomC);
-  const warmth = new Warmth(tierMass(tier, plan), startC(tier, plan, kitchen, roomC));
+  const parts = partsAtStacking(tier, plan, { of, roomC, atMin: first.fromMin });
+  const stackedC = togetherC(parts) ?? roomC;
+  const warmth = new Warmth(tierMass(tier, plan), stackedC);
   const points: TierCourse['points'] = [];
   const gates: CourseGate[] = [];
   const point = (atMin: number): void => {
@@ -107,7 +114,15 @@ function courseOf(of: CourseOf, tier: Tier, plan: TierPlan): TierCourse | null {
       });
   }
   const stretches = events.map(({ fromMin, toMin, place }) => ({ fromMin, toMin, place }));
-  return { tierId: tier.id, tierName: tier.name, points, stretches: joined(stretches), gates };
+  return {
+    tierId: tier.id,
+    tierName: tier.name,
+    parts,
+    stackedC,
+    points,
+    stretches: joined(stretches),
+    gates,
+  };
 }
 
 /** The air of each place: on its board it lets half as much through below. */
@@ -128,18 +143,6 @@ function aroundOf(
     fridge: { tempC: kitchen.fridgeC, faceW: kitchen.fridgeW, bottomW: kitchen.fridgeW / 2 },
     freezer: { tempC: kitchen.freezerC, faceW: kitchen.freezerW, bottomW: kitchen.freezerW / 2 },
   };
-}
-
-/** Cold layers and fillings as warm as the room give a stack between the two. */
-function startC(tier: Tier, plan: TierPlan, { fridgeC }: Kitchen, roomC: number): number {
-  if (tier.stackedAt === 'room') return roomC;
-  const filledG = (valueOf(plan.gaps) ?? []).reduce(
-    (sum, gap) => sum + gap.damG + gap.fillingG + gap.piecesG + gap.drizzleG,
-    0,
-  );
-  const layersG = (plan.layersG ?? []).reduce((sum, g) => sum + g, 0);
-  const all = layersG + filledG;
-  return all > 0 ? (layersG * fridgeC + filledG * roomC) / all : fridgeC;
 }
 
 const isFlow = ({ kind }: Step): boolean => kind === 'pour' || kind === 'drip' || kind === 'flood';

@@ -40,6 +40,13 @@ const degrees = (c: number): number => inDegrees(c, settings.system);
 const temperature = (c: number): string => units.text(c, 'temperature');
 const minutes = (n: number): string => units.text(n, 'minutes');
 const when = (at: number): string => format(day.dateOf(at), 'EEE HH:mm');
+const stackedFrom = computed(() =>
+  (course.value?.parts ?? [])
+    .map(
+      ({ name, massG, tempC }) => `${name} ${units.text(massG, 'bowl')} at ${temperature(tempC)}`,
+    )
+    .join(', '),
+);
 const unit = computed(() => `°${settings.system.temperature}`);
 
 const asks: Record<CourseGate['what'], string> = {
@@ -116,6 +123,9 @@ const layout = computed<Partial<Layout>>(() => ({
     </p>
     <template v-else>
       <SheetTabs v-if="tabs.length > 1" v-model="shown" :tabs="tabs" label="Tier" />
+      <p v-if="course.parts.length > 0" data-test="stacked-from">
+        Stacked at <b>{{ temperature(course.stackedC) }}</b>: {{ stackedFrom }}.
+      </p>
       <table v-if="course.gates.length > 0" class="ledger">
         <thead>
           <tr>

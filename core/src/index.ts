@@ -283,3 +283,4 @@ export * from './devices/messages.ts';
 export * from './devices/settled.ts';
 export * from './devices/cooling-fit.ts';
 export * from './bench/who.ts';
+export { isHeavyLift } from './bench/heavy.ts';

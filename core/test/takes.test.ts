@@ -156,10 +156,16 @@ describe('fruit is made ready', () => {
       tray: null,
       last: true,
     });
-    const keys = stepsOf(planBuild(both, pantry)).map(({ key }) => key);
-    expect(keys).toContain('prepare/strawberries/tier-1');
-    expect(keys).toContain('prepare/strawberries/cake/last');
-    expect(keys.indexOf('prepare/strawberries/cake/last')).toBe(keys.indexOf('late/put') - 1);
+    // for the venue before it leaves, at home right before it is put on
+    for (const [byRoad, next] of [
+      [true, 'road'],
+      [false, 'late/put'],
+    ] as const) {
+      both.journey = { ...both.journey, byRoad };
+      const keys = stepsOf(planBuild(structuredClone(both), pantry)).map(({ key }) => key);
+      expect(keys).toContain('prepare/strawberries/tier-1');
+      expect(keys.indexOf('prepare/strawberries/cake/last')).toBe(keys.indexOf(next) - 1);
+    }
   });
   it('in grams that add up, whatever comes off', () => {
     fc.assert(

@@ -4,6 +4,7 @@ import { handsOn } from '../labour/minutes.ts';
 import { phrase } from '../units/phrase.ts';
 import { serveKey } from '../workflow/step-keys.ts';
 import { fondantOf } from './cover-steps.ts';
+import { heavyCaution, isHeavyLift } from './heavy.ts';
 import { takenOf } from './recipe-steps.ts';
 import { knifeCaution, step, type Step } from './steps.ts';
 
@@ -24,7 +25,7 @@ export function closingSteps(
   boardCover: BoardCover | null,
   forRoad: ForRoad | null,
 ): Step[] {
-  const heavy = totalG !== null && totalG > 10000;
+  const heavy = isHeavyLift(totalG);
   return [
     ...(boardCover
       ? [
@@ -72,9 +73,7 @@ export function closingSteps(
           : []),
         'Allergens are written on the box',
       ],
-      cautions: heavy
-        ? [phrase('It weighs {mass}: two people or a trolley.', { mass: [totalG, 'weight'] })]
-        : [],
+      cautions: heavyCaution(totalG),
     }),
     ...journey,
     ...lastMoment,

@@ -85,8 +85,12 @@ export function prepareSteps(
       if (known) known.massG += massG;
       else found.set(key, { food, prep, massG, before: one, line });
     }
+  const roadAt = sheet.findIndex(({ kind }) => kind === 'drive');
+  // what is put on when it is there is made ready before it leaves
+  const beforeRoad = (one: Step): Step =>
+    roadAt >= 0 && sheet.indexOf(one) > roadAt ? sheet[roadAt]! : one;
   return [...found.values()].map((wanted) => ({
-    before: wanted.before.key,
+    before: beforeRoad(wanted.before).key,
     steps: [...toastSteps(wanted, kitchen), prepareStep(wanted, foods, kitchen)],
   }));
 }

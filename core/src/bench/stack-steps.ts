@@ -1,4 +1,4 @@
-import { innerSpreadId } from '../document/edit.ts';
+import { dabSpreadId, innerSpreadId, isNaked } from '../document/edit.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { turnsTop } from '../tins/bake.ts';
 import type { GapPlan } from '../fill/gaps.ts';
@@ -56,7 +56,7 @@ function fillLead(gap: GapPlan, crownMm: number): Phrase {
 /** From the first layer on the board to a stack ready for its coat. */
 export function stackSteps(context: StackContext): Step[] {
   const { tier, stack, gaps, dabG, spreadOf } = context;
-  const coat = spreadOf(innerSpreadId(tier));
+  const dab = spreadOf(dabSpreadId(tier));
   const each =
     (handsOn.fillAndStack / Math.max(1, gaps.length)) * Math.max(1, topScale(tier.outline));
   const steps: Step[] = [
@@ -69,7 +69,7 @@ export function stackSteps(context: StackContext): Step[] {
         'A dab in the middle of the board holds it. Something non-slip goes under the board.',
       ),
       amounts: [
-        { label: `dab of ${coat.name.toLowerCase()}`, value: dabG, kind: 'small', figure: null },
+        { label: `dab of ${dab.name.toLowerCase()}`, value: dabG, kind: 'small', figure: null },
       ],
       checks: ['In the middle: the same rim of board all round'],
     }),
@@ -84,7 +84,7 @@ export function stackSteps(context: StackContext): Step[] {
     const amounts: Amount[] = [];
     if (gap.damG > 0)
       amounts.push({
-        label: `first the dam: ${coat.name.toLowerCase()}`,
+        label: `first the dam: ${spreadOf(innerSpreadId(tier)).name.toLowerCase()}`,
         value: gap.damG,
         kind: 'small',
         figure: `${tier.id}/gap/${gap.index}/dam`,
@@ -153,6 +153,9 @@ export function stackSteps(context: StackContext): Step[] {
   const isPiled = steps.some(({ key }) => key === pileKey(tier, 0));
   if (gaps.length === 0 && tier.restG === 0 && !(isPiled && context.times.firmMin >= 1))
     return steps;
+  const under = isNaked(tier)
+    ? '. {height} high.'
+    : ' under the coat. {height} high before its coat.';
   steps.push(
     step(
       `${tier.id}/settle`,
@@ -166,8 +169,8 @@ export function stackSteps(context: StackContext): Step[] {
         part: `${tier.id}/layer/${tier.layers.length - 1}`,
         lead: phrase(
           tier.restG > 0
-            ? 'A flat board and {rest} on it, so that it settles now, not later under the coat. {height} high before its coat.'
-            : 'It settles now, not later under the coat. {height} high before its coat.',
+            ? `A flat board and {rest} on it, so that it settles now, not later${under}`
+            : `It settles now, not later${under}`,
           { height: [stack.stackMm, 'span'], rest: [tier.restG, 'bowl'] },
         ),
         beside: true,

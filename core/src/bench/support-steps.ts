@@ -1,10 +1,12 @@
 import type { Build } from '../document/types.ts';
+import { handsOn } from '../labour/minutes.ts';
 import type { NonFood } from '../support/counts.ts';
 import type { Lift } from '../support/lifts.ts';
 import type { CutFrom } from '../support/shopping-list.ts';
 import type { SupportPlan } from '../support/support.ts';
 import { phrase } from '../units/phrase.ts';
 import { deckKey } from '../document/deck-key.ts';
+import { heavyCaution } from './heavy.ts';
 import { step, type Step } from './steps.ts';
 
 const sawCaution = phrase(
@@ -264,17 +266,18 @@ export function countOutSteps(nonFood: readonly NonFood[]): Step[] {
 }
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** The journey: what it stands, how cold, what goes along. */
-export function roadStep(
+/** The journey: what it stands, how cold, what goes along; and what is done first when it is there. */
+export function journeySteps(
   build: Build,
   support: SupportPlan | null,
   kit: readonly string[],
+  totalG: number | null,
 ): Step[] {
   const { journey } = build;
   if (!journey.byRoad) return [];
   const arrival = support?.arrival ?? null;
   return [
-    step('road', 'drive', 'Serve', 'On the road', 10, {
+    step('road', 'drive', 'Serve', 'On the road', handsOn.load, {
       hazards: ['heavy lift'],
       lead: arrival
         ? phrase(
@@ -295,6 +298,28 @@ export function roadStep(
           'What it stands is an estimate for food on a table. How food travels and how long it may be warm is your local code’s to say; the house where it stands has rules of its own.',
         ),
       ],
+      timer: { label: 'on the road', minutes: journey.minutes, lookMin: null },
     }),
+    step(
+      'set-down',
+      'place at the venue',
+      'Serve',
+      'Carry it in and set it down',
+      handsOn.setDown,
+      {
+        hazards: ['heavy lift'],
+        lead: phrase(
+          build.tiers.length > 1 && journey.stackAt === 'venue'
+            ? 'Doors and the way first, empty-handed. One tier at a time, by its board, onto the table where it is put together.'
+            : 'Doors and the way first, empty-handed. By its board, never by the box alone, onto the table where it is cut; its front to the guests.',
+        ),
+        checks: [
+          'The table is level, does not rock, and bears it',
+          'Out of the sun, away from heaters, candles and swinging doors',
+          'Looked at all round; what suffered is mended from the bag',
+        ],
+        cautions: heavyCaution(totalG),
+      },
+    ),
   ];
 }

@@ -3,53 +3,102 @@ import type { Tier } from '../document/types.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
 import type { ToppingPlan } from '../finish/toppings.ts';
 import { chocolateOf } from '../ganache/chocolates.ts';
+import { layerCoolMin } from '../heat/cool-places.ts';
 import { handsOn, strewMin } from '../labour/minutes.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { foodOf } from '../pantry/find.ts';
-import type { Food } from '../pantry/types.ts';
+import type { Food, Pantry } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { trayLine, type OperationKind } from '../workflow/operation.ts';
 import type { FinishContext } from './finish-steps.ts';
 import { holdsCaution } from './holds-caution.ts';
-import { takenOf } from './recipe-steps.ts';
+import { hotHazards, takenOf } from './recipe-steps.ts';
 import { step, type Step } from './steps.ts';
 import { temperNote } from './temper-note.ts';
 
-/** Slabs that are made on a tray beforehand and broken. */
-export const traySteps = (tier: Tier, finish: FinishPlan, foods: readonly Food[]): Step[] =>
-  finish.toppings.flatMap(({ topping, tray, count }) =>
-    tray && count > 0 && topping.kind !== 'drizzle'
-      ? [
-          step(
-            `${topping.id}/tray`,
-            'pipe piece on tray',
-            'Bowls',
-            `On a tray: ${topping.name}`,
-            handsOn.tray,
+/** Slabs that are made on a tray beforehand, set, and are broken. */
+export const traySteps = (tier: Tier, finish: FinishPlan, { foods, kitchen }: Pantry): Step[] =>
+  finish.toppings.flatMap((plan) => {
+    const { topping, tray, count } = plan;
+    if (!tray || count <= 0 || topping.kind === 'drizzle') return [];
+    const about = {
+      part: `${tier.id}/topping/${tier.toppings.indexOf(topping)}`,
+      line: trayLine(topping.id),
+      tierId: tier.id,
+      beside: true,
+    };
+    const key = `${topping.id}/tray`;
+    const danger = slabDanger(topping, foods);
+    const isPieces = topping.kind === 'pieces';
+    return [
+      step(key, 'pipe piece on tray', 'Bowls', `On a tray: ${topping.name}`, handsOn.tray, {
+        ...about,
+        lead: phrase('Spread {thick} thick on lined paper, about {side} square.', {
+          thick: [topping.tray!.thickMm, 'fine'],
+          side: [tray.sideMm, 'size'],
+        }),
+        amounts: [{ label: topping.name, value: tray.massG, kind: 'bowl', figure: null }],
+        takes: topping.eaten ? takenOf(topping, tray.massG) : [],
+        ...danger,
+      }),
+      setStep(`${key}-set`, key, topping, danger, { foods, kitchen }, about),
+      step(
+        `${topping.id}/break`,
+        'break up',
+        'Bowls',
+        `Break it: ${topping.name}`,
+        handsOn.breakUp,
+        {
+          ...about,
+          wholeKey: key,
+          lead: phrase(
+            isPieces
+              ? `{whole} in {count} whole ${count === 1 ? 'piece' : 'pieces'}, {crushed} crushed for between them. Dry hands, or gloves; laid apart, not heaped.`
+              : 'Small, and every splinter is used. Dry hands, or gloves; laid apart, not heaped.',
             {
-              part: `${tier.id}/topping/${tier.toppings.indexOf(topping)}`,
-              lead: phrase(
-                `Spread {thick} thick on lined paper about {side} square, and broken when it has set: ${topping.kind === 'pieces' ? `{whole} in {count} whole ${count === 1 ? 'piece' : 'pieces'}, {crushed} crushed` : 'small, and every splinter is used'}.`,
-                {
-                  thick: [topping.tray!.thickMm, 'fine'],
-                  side: [tray.sideMm, 'size'],
-                  whole: [tray.wholeG, 'small'],
-                  crushed: [tray.crushedG, 'small'],
-                  count: [count, 'count'],
-                },
-              ),
-              amounts: [{ label: topping.name, value: tray.massG, kind: 'bowl', figure: null }],
-              takes: topping.eaten ? takenOf(topping, tray.massG) : [],
-              checks: ['Set right through before it is broken'],
-              line: trayLine(topping.id),
-              tierId: tier.id,
-              ...slabDanger(topping, foods),
-              beside: true,
+              whole: [tray.wholeG, 'small'],
+              crushed: [tray.crushedG, 'small'],
+              count: [count, 'count'],
             },
           ),
-        ]
-      : [],
-  );
+          checks: ['Dry and closed until it is put on: what is crisp draws water from the air'],
+        },
+      ),
+    ];
+  });
+
+/** Tempered chocolate has set through on a cool bench after so long, min (trade custom). */
+const temperedMin = 30;
+/** Tempered, it is spread at about this, C. */
+const spreadC = 32;
+/** Within so much of the room it is hard and breaks clean, K. */
+const nearRoomK = 3;
+
+/** A slab sets on its tray: sugar by its heat, tempered chocolate by its crystals. */
+function setStep(
+  key: string,
+  wholeKey: string,
+  topping: Topping,
+  { hazards, hotC }: Pick<Step, 'hazards' | 'hotC'>,
+  { foods, kitchen }: Pick<Pantry, 'foods' | 'kitchen'>,
+  about: Partial<Step>,
+): Step {
+  const isChocolate = chocolateOf(foodOf(foods, topping.foodId)) !== null;
+  const fromC = isChocolate ? spreadC : (hotC ?? slabC.sugar);
+  const toC = kitchen.roomC + nearRoomK;
+  const cooled = layerCoolMin(topping.tray!.thickMm, topping.densityGPerMl, fromC, toC, kitchen);
+  const minutes = Math.ceil(Math.max(isChocolate ? temperedMin : 0, cooled ?? 0, 1));
+  return step(key, 'put in', 'Bowls', `Let it set: ${topping.name}`, 1, {
+    ...about,
+    wholeKey,
+    lead: phrase('On its tray on a cool, dry bench, flat and not moved: about {min}. Never in the fridge unwrapped: it sweats when it comes out.', { min: [minutes, 'minutes'] }), // prettier-ignore
+    checks: ['Set right through before it is broken'],
+    hazards: hazards.filter((one) => hotHazards.includes(one)),
+    hotC: fromC,
+    timer: { label: topping.name, minutes, lookMin: null },
+    hold: { place: 'bench', highMm: 0, spoils: false },
+  });
+}
 
 /** Sugar and water of what was boiled: mostly the one, next to none of the other (estimate). */
 const boiledSugar = { sugarShare: 0.35, waterShare: 0.1 };

@@ -47,8 +47,9 @@ export interface BowlUse {
 export interface TierNeeds {
   tierId: string;
   tierName: string;
-  /** Frosting of dab and dams. */
+  /** Frosting of the dams, and what dabs the first layer to its board. */
   innerSpreadId: string;
+  dabSpreadId: string;
   dabG: number;
   /** Once round its outline, mm. */
   roundMm: number;
@@ -169,7 +170,7 @@ export function gatherUses(
     const at = (step: string): string => `${tier.tierId}/${step}`;
     const spiral = roundMm / 2;
     use(
-      innerSpreadId,
+      tier.dabSpreadId,
       '',
       'dab',
       'dab under the first layer',

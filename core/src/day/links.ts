@@ -113,8 +113,13 @@ export function linkSyrup(tasks: readonly DayTask[], tiers: CakePlan['tiers']): 
       });
 }
 
-/** What was made ready is there before what takes it, and not longer than it stays fresh. */
+/**
+ * What was made ready is there before what takes it, and not longer than it stays fresh; for what is
+ * put on at the venue, before the road.
+ */
 export function linkPrepared(tasks: readonly DayTask[], stepAt: ReadonlyMap<string, Step>): void {
+  const roadAt = tasks.findIndex(({ stepKeys }) => stepAt.get(stepKeys.at(-1)!)?.kind === 'drive');
+  const road = tasks[roadAt];
   for (const made of tasks) {
     const step = stepAt.get(made.stepKeys.at(-1)!);
     const wanted = step?.line.preparedFor;
@@ -127,9 +132,16 @@ export function linkPrepared(tasks: readonly DayTask[], stepAt: ReadonlyMap<stri
         one.takes.some(({ foodId }) => foods.has(foodId))
       );
     };
-    for (const user of tasks)
-      if (user.line && isMadeReadyFor(wanted, user.line) && user.stepKeys.some(takesIt))
-        user.after.push({ id: made.id, leastMin: 0, mostMin: step.keepsMin });
+    tasks.forEach((user, i) => {
+      if (!user.line || !isMadeReadyFor(wanted, user.line) || !user.stepKeys.some(takesIt)) return;
+      const isThere = road !== undefined && i > roadAt && user.line.id === cakeLine.id;
+      const underwayMin = isThere ? lengthOf(road) : 0;
+      (isThere ? road : user).after.push({
+        id: made.id,
+        leastMin: 0,
+        mostMin: step.keepsMin === null ? null : Math.max(0, step.keepsMin - underwayMin),
+      });
+    });
   }
 }
 

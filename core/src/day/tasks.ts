@@ -26,7 +26,8 @@ type Timed = Pick<CakePlan, 'bowls' | 'tiers' | 'tally' | 'oven'> &
 const isInFridge = (place: StepPlace): boolean =>
   place === 'fridge' || place === 'tray in the fridge';
 /** It waits in the cold: everything that is put there, and what sets; not what cools from the oven. */
-const isForCold = (step: Step): boolean => !isCooling(step) && step.line.preparedFor === null;
+const isForCold = (step: Step): boolean =>
+  !isCooling(step) && step.kind !== 'drive' && step.line.preparedFor === null;
 /** Steps that count parts out come at the table, after all that is planned here. */
 const isAtTable = ({ kind }: Step): boolean => kind === 'count out' || kind === 'cut and serve';
 
@@ -120,7 +121,6 @@ function taskOf(
   const cooled = outAt > 0 ? steps.slice(outAt) : [];
   const last = own.at(-1)!;
   const waitMin = last.oven ? Math.max(...baked.map(waitOf)) : waitOf(last);
-  const road = steps.some(({ kind }) => kind === 'drive');
   const uses: DayTask['uses'] = [];
   if (last.oven)
     uses.push({
@@ -163,7 +163,7 @@ function taskOf(
             waitMin: Math.round(Math.min(...cooled.map(waitOf))),
           }
         : null,
-    waitMin: Math.round(waitMin + (road ? build.journey.minutes : 0)),
+    waitMin: Math.round(waitMin),
     uses,
     ...(last.kind === 'box' && waitMin > 0 ? { shortestMin: Math.round(waitMin / 2) } : {}),
     ...(cooled.length > 0 ? { bakes: tiers } : {}),

@@ -36,6 +36,16 @@ export const piecesOf = (tier: Tier) =>
 /** The frosting of dab, dams and crumb coat. */
 export const innerSpreadId = (tier: Tier): string => tier.coat.innerSpreadId ?? tier.coat.spreadId;
 
+/** Nothing of its coat's frosting goes on it: no coat of any thickness, and no dam. */
+export const isNaked = ({ coat, gaps }: Tier): boolean =>
+  coat.style === 'naked' &&
+  ![coat.crumbMm, coat.sideMm, coat.topMm].some((mm) => mm !== null && mm > 0) &&
+  gaps.every(({ damMm }) => damMm === 0);
+
+/** What holds the first layer on its board: the frosting inside; its first filling where it takes none. */
+export const dabSpreadId = (tier: Tier): string =>
+  (isNaked(tier) ? tier.gaps[0]?.spreadId : undefined) ?? innerSpreadId(tier);
+
 /** The spread a piping job is made with. */
 export const pipingSpreadId = (build: Build, job: PipingJob): string =>
   job.spreadId ?? build.tiers[0]!.coat.spreadId;

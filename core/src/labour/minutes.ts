@@ -24,7 +24,10 @@ export const handsOn = {
   pour: 10,
   drip: 12,
   torch: 5,
-  tray: 20,
+  tray: 15,
+  breakUp: 5,
+  load: 5,
+  setDown: 5,
   topping: 8,
   /** Strewing a hand's breadth square, 100 cm2. */
   strewPer100Cm2: 0.5,

@@ -3,7 +3,7 @@ import { warnOfBatches } from '../bowls/batch-cautions.ts';
 import type { Batch } from '../bowls/batches.ts';
 import { planBowls, type Bowl } from '../bowls/bowls.ts';
 import type { TierNeeds } from '../bowls/uses.ts';
-import { innerSpreadId } from '../document/edit.ts';
+import { dabSpreadId, innerSpreadId } from '../document/edit.ts';
 import type { Build, Tier } from '../document/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
 import { carveNeeds } from '../carve/needs.ts';
@@ -211,6 +211,7 @@ function planAllBowls(
     tierId: tier.tierId,
     tierName: build.tiers[i]!.name,
     innerSpreadId: innerSpreadId(build.tiers[i]!),
+    dabSpreadId: dabSpreadId(build.tiers[i]!),
     roundMm: perimeterMm(build.tiers[i]!.outline),
     dabG: tier.dabG,
     gaps: valueOf(tier.gaps)!,

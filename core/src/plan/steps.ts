@@ -30,7 +30,7 @@ import {
   countInSteps,
   dowelCutSteps,
   deckSteps,
-  roadStep,
+  journeySteps,
 } from '../bench/support-steps.ts';
 import { factorOf } from '../hand/corrections.ts';
 import { glueSpreadId } from '../carve/needs.ts';
@@ -169,7 +169,7 @@ export function planSteps(
         .flatMap(({ load, steps }) => steps.map((step) => ({ load, step, phase: phaseOf(step) })))
         .sort((a, b) => a.load - b.load || a.phase - b.phase)
         .map(({ step }) => step),
-      ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish, pantry.foods)),
+      ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish, pantry)),
       ...bowlSteps(bowls.value, batches, { spreadOf, recipeOf, pantry }),
       ...syrupSteps(
         syrupG,
@@ -216,7 +216,10 @@ export function planSteps(
           ...onTiers((context) => toppingSteps(context, 'now')),
         ],
         onTiers((context) => toppingSteps(context, 'last')),
-        [...roadStep(build, support, kit), ...assembly.filter((step) => step.chapter === 'Serve')],
+        [
+          ...journeySteps(build, support, kit, tally.massG),
+          ...assembly.filter((step) => step.chapter === 'Serve'),
+        ],
         countOutSteps(nonFood),
         tally.massG,
         tally.servings,

@@ -15,7 +15,7 @@ import { warnOfRoundRim } from '../coat/rim-cautions.ts';
 import { planFondant } from '../covers/fondant.ts';
 import { planPressed, warnOfPressed } from '../covers/pressed.ts';
 import { planSurfaces, warnOfSurfaces } from '../covers/surfaces.ts';
-import { innerSpreadId } from '../document/edit.ts';
+import { dabSpreadId } from '../document/edit.ts';
 import { centreDensity, planCentre } from '../fill/centre.ts';
 import { factorOf } from '../hand/corrections.ts';
 import type { BareTier } from './tier-plan.ts';
@@ -95,9 +95,9 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
       tier.centre ? centreDensity(tier.centre, spreadOf) : 1,
     ),
   );
-  const inner = ifThere(() => spreadOf(innerSpreadId(tier)));
+  const dab = ifThere(() => spreadOf(dabSpreadId(tier)));
   const dabG = dabFor(tier, pantry.kitchen.dabG);
-  const dabMl = inner ? dabG / inner.densityGPerMl : 0;
+  const dabMl = dab ? dabG / dab.densityGPerMl : 0;
   const whole = planStack(tier, dabMl, settled, crowns, book);
   const carve = carveTier(tier, { stack: whole, layersG, gaps, centre, bake, dabG }, work);
   const result = carve?.result ?? null;

@@ -1,3 +1,4 @@
+import { isNaked } from '../document/edit.ts';
 import type { Build } from '../document/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { SupportPlan } from './support.ts';
@@ -69,7 +70,9 @@ export interface Kit {
 export function kitOf(build: Build, spareG: number | null): Kit[] {
   const dowelled = build.tiers.some((tier) => tier.stand.dowels !== null);
   return [
-    { what: 'frosting of the coat, bagged', massG: spareG },
+    ...(build.tiers.every(isNaked)
+      ? []
+      : [{ what: 'frosting of the coat, bagged', massG: spareG }]),
     ...build.piping.map((job) => ({ what: `a bag for ${job.name}`, massG: null })),
     ...(build.tiers.some((tier) => tier.drip)
       ? [{ what: 'the drip in what it is run from', massG: null }]

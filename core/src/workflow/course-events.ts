@@ -43,6 +43,7 @@ export function eventsOf({ steps, tasks, placed }: CourseOf, tier: Tier): Course
     const task = tasks.find(({ id }) => id === at.id);
     if (!task || (task.line?.id !== own && task.line?.id !== cakeLine.id)) continue;
     const hands = task.stepKeys.flatMap((key) => stepAt.get(key) ?? []);
+    const last = hands.at(-1) ?? null;
     const usual = hands.reduce((sum, step) => sum + step.handsOnMin, 0);
     const factor = usual > 0 ? (at.handsEndMin - at.startMin) / usual : 1;
     let now = at.startMin;
@@ -59,9 +60,7 @@ export function eventsOf({ steps, tasks, placed }: CourseOf, tier: Tier): Course
         });
       now = toMin;
     }
-    const last = hands.at(-1) ?? null;
-    // what is put on at the venue is of the same turn
-    const isDriven = hands.some(({ kind }) => kind === 'drive');
+    const isDriven = last?.kind === 'drive';
     isAway ||= isDriven;
     if (isOut && at.endMin > at.handsEndMin)
       events.push({

@@ -9,7 +9,7 @@ import { phrase } from '../units/phrase.ts';
 import type { Caution } from './cautions.ts';
 
 /** Cakes from here on want two people, g. */
-const heavyLiftG = 10000;
+export const heavyLiftG = 10000;
 
 /** What the brief asks for and the build does not give. */
 export function warnOfBrief(

@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, normalize, relative, sep } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { describe, expect, it } from 'vitest';
+import { operationKinds } from '../src/index.ts';
 
 /* How the files of the program lie upon each other: types count as much as values. */
 
@@ -127,6 +128,14 @@ describe('how the application looks', () => {
           .filter((line) => what.test(line))
           .map((line) => `${file}: ${line.trim()}`),
       );
+  it('does every kind of work that it names', () => {
+    const root = fileURLToPath(new URL('../src/', import.meta.url));
+    const written = readdirSync(root, { recursive: true, encoding: 'utf8' })
+      .filter((file) => file.endsWith('.ts') && !file.endsWith('operation.ts'))
+      .map((file) => readFileSync(join(root, file), 'utf8'))
+      .join('\n');
+    expect(operationKinds.filter((kind) => !written.includes(`'${kind}'`))).toEqual([]);
+  });
   it('takes its colours from one palette', () => {
     expect(readFileSync(join(root, 'styles/palette.ts'), 'utf8')).toMatch(/#[0-9a-f]{6}/);
     expect(lines(/#[0-9a-f]{6}\b|\b(rgb|hsl)a?\(/i, ['styles/palette.ts'])).toEqual([

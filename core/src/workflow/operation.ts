@@ -1,20 +1,22 @@
 /*
  * What hands do at a step: its kind, from a closed list, and the line of work it belongs to. Everything
- * that decides (days, faults, who may do it, what runs beside what) reads these, and never words.
+ * that decides (days, faults, who may do it, what runs beside what) reads these, and never words. What is
+ * done in one go with something else has no kind of its own: gelatine blooms while its recipe is made, a
+ * dam is piped while its layer is filled, fondant is rolled out while a tier is covered.
  */
 
 export const operationKinds = [
-  'condition', 'prepare', 'separate', 'toast', 'grind', 'weigh', 'mix', 'whip', 'rewhip', 'cook',
-  'melt', 'strain', 'temper', 'bloom', 'macerate', 'soak', 'drain', 'fold in', 'colour', 'divide',
-  'heat oven', 'line tin', 'fill tin', 'bake', 'turn out', 'wrap', 'put in', 'take out', 'stir',
-  'rewarm', 'level', 'split', 'trim', 'cut rounds', 'pipe disc', 'cook thin layers', 'unmould',
-  'brush syrup', 'dab', 'pipe ring', 'spread', 'scatter', 'place pieces', 'fill centre',
-  'set layer on', 'level up', 'press', 'weigh down', 'cut', 'set back on', 'crumb', 'coat',
-  'comb or texture', 'cut relief', 'inlay', 'press on', 'strew', 'draw out paper', 'clean board',
-  'transfer', 'roll out', 'cover', 'panel', 'score', 'stud', 'paint', 'dust', 'glaze', 'spray', 'dry', 'pour',
+  'prepare', 'toast', 'grind', 'weigh', 'mix', 'whip', 'rewhip', 'cook',
+  'macerate', 'soak', 'fold in', 'colour', 'divide',
+  'line tin', 'fill tin', 'bake', 'turn out', 'put in', 'take out', 'stir',
+  'rewarm', 'level', 'trim', 'cut rounds', 'pipe disc', 'cook thin layers', 'unmould',
+  'brush syrup', 'spread', 'fill centre',
+  'set layer on', 'weigh down', 'cut', 'set back on', 'crumb', 'coat',
+  'cut relief', 'inlay', 'press on', 'strew', 'draw out paper',
+  'transfer', 'cover', 'panel', 'score', 'stud', 'paint', 'dust', 'glaze', 'spray', 'dry', 'pour',
   'drip', 'flood', 'pipe', 'pipe piece on tray', 'break up', 'place topping', 'heap', 'torch',
   'cut dowels', 'insert dowel', 'stack tier', 'rod', 'box', 'drive', 'place at the venue', 'measure',
-  'count out', 'cut and serve', 'wash up', 'own',
+  'count out', 'cut and serve',
 ] as const; // prettier-ignore
 export type OperationKind = (typeof operationKinds)[number];
 

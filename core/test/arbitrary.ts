@@ -201,6 +201,7 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
         }),
       ),
       soak: fc.constantFrom(...soakStyles),
+      soakId: fc.constantFrom(null, 'recipe-rum-soak', 'recipe-coffee-soak'),
       trim: fc.record({
         bottomMm: between(limits.trimMm),
         sideMm: between(limits.trimMm),

@@ -148,7 +148,9 @@ describe('kept from before', () => {
     expect(new Set(done).size).toBe(done.length);
   });
   it('recipes of the house wait as the pantry says now, own ones as nobody has said', () => {
-    for (const row of startingRecipes) {
+    // soaks beside plain syrup came later
+    const then = startingRecipes.filter(({ id, soakGPerMl }) => soakGPerMl === null || id === 'recipe-syrup'); // prettier-ignore
+    for (const row of then) {
       const { holds, ...old } = row;
       expect(rowFrom9('recipes', old).holds, row.id).toEqual(holds);
       expect(rowFrom9('recipes', { ...old, source: 'own' }).holds).toBeNull();

@@ -11,6 +11,7 @@ import {
   buildFrom9,
   buildFrom10,
   buildFrom11,
+  buildFrom12,
   buildVersion,
   migrate,
   readBuildFile,
@@ -38,6 +39,7 @@ const steps: [number, (build: unknown) => Loose][] = [
   [10, buildFrom9],
   [11, buildFrom10],
   [12, buildFrom11],
+  [13, buildFrom12],
 ];
 const fixture = (version: number): { build: Loose; pantry: Loose; version: number } =>
   JSON.parse(

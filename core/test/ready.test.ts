@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { soakBatch } from '../src/bench/soak-steps.ts';
 import { describe, expect, it } from 'vitest';
 import {
   batchCards,
@@ -6,6 +7,7 @@ import {
   levelsOf,
   planBuild,
   readyChance,
+  soakNeeds,
   scheduleDay,
   temperatureLog,
   type Build,
@@ -326,6 +328,7 @@ describe('cards and the log of temperatures', () => {
         .filter(({ kind, line }) => kind === 'weigh' && line.load !== null)
         .map(({ key }) => key),
       ...plan.batches.map(({ id }) => id),
+      ...soakNeeds(build.tiers, plan.tiers).map(({ recipeId }) => soakBatch(recipeId)),
     ];
     expect(made.length).toBeGreaterThan(build.tiers.length + plan.batches.length);
     expect(cards.map(({ id }) => id).sort()).toEqual(made.sort());

@@ -69,7 +69,7 @@ describe('how warm a cake is through its days', () => {
       }),
       { numRuns: 15, seed: 71 },
     );
-    expect(met).toBeGreaterThan(5);
+    expect(met).toBeGreaterThan(3);
   });
   it('is warmer where hands are on it longer before it is poured', () => {
     const build = demo('comet-crepes');

@@ -151,14 +151,21 @@ test('soak and a hidden centre are drawn, weighed and on the bench', async ({ pa
   await openDemo(page, 'Meridian');
   await page.getByTestId('tab-centre').click();
   await page.getByRole('combobox', { name: 'Soak of every layer' }).selectOption('medium');
-  await expect(page.getByTestId('centre')).toContainText('of syrup in all');
+  const soak = page.getByRole('combobox', { name: 'What it is soaked with' });
+  await expect(soak).toHaveValue('recipe-syrup');
+  await expect(page.getByTestId('soak-alcohol')).toHaveCount(0);
+  await soak.selectOption({ label: 'rum syrup' });
+  await expect(page.getByTestId('soak-alcohol')).toContainText('14 % alcohol by volume');
   await page.getByTestId('cut-core').click();
   await expect(page.locator('[data-part="tier-1/centre"]')).toBeVisible();
   await expect(page.getByTestId('centre')).toContainText('of sponge come out');
   await page.keyboard.press('b');
   await page.getByTestId('all-steps').click();
   await expect(page.getByRole('dialog').getByText('Cut the hidden centre')).toBeVisible();
-  await expect(page.getByRole('dialog').getByText('Soak the cut faces')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText('Make the rum syrup')).toBeVisible();
+  await page.getByRole('dialog').getByText('Soak the cut faces').click();
+  await expect(page.getByText('rum syrup', { exact: true })).toBeVisible();
+  await expect(page.getByText('Alcohol: no flame')).toBeVisible();
 });
 
 test('layers of other kinds: crepes by count, a crisp disc with its caution', async ({ page }) => {

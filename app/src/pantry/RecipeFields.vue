@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import {
+  alcoholByVolume,
+  alcoholShareOf,
   allergens,
   hazards,
   pantryLimits,
@@ -10,6 +12,7 @@ import {
   type Recipe,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
+import ChoiceField from '../figures/ChoiceField.vue';
 import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { usePantry } from '../stores/pantry.ts';
@@ -58,6 +61,18 @@ const household = (line: Ingredient): string =>
     pantry.pantry.kitchen.measuring,
     settings.system,
   ) ?? (line.foodId ? 'weigh it' : '');
+const soakWays = [
+  { value: 'not' as const, text: 'not brushed on layers' },
+  { value: 'brushed' as const, text: 'brushed on layers' },
+];
+/** As heavy as a thin syrup, until it is weighed. */
+const usualSoak = 1.15;
+const strength = computed(() =>
+  alcoholByVolume(
+    alcoholShareOf(recipe.value, pantry.pantry),
+    recipe.value.soakGPerMl ?? usualSoak,
+  ),
+);
 const add = (): void => {
   recipe.value.ingredients.push({
     name: '',
@@ -170,6 +185,25 @@ const stepsOf = (event: Event): string[] =>
           ? 'Until that is said it is offered to no child and no helper.'
           : ''
       }}
+    </p>
+    <p class="sentence" data-test="recipe-soak">
+      It is
+      <ChoiceField
+        :model-value="recipe.soakGPerMl === null ? 'not' : 'brushed'"
+        label="Whether it is brushed on layers"
+        :options="soakWays"
+        @update:model-value="(way) => (recipe.soakGPerMl = way === 'not' ? null : usualSoak)"
+      /><template v-if="recipe.soakGPerMl !== null"
+        >, and weighs
+        <QuantityField
+          :model-value="recipe.soakGPerMl"
+          :of="pantryLimits.soakGPerMl"
+          label="Density of the soak"
+          @update:model-value="(d) => (recipe.soakGPerMl = d)"
+        /><template v-if="strength > 0"
+          >; <b>{{ units.text(strength, 'share') }}</b> alcohol by volume</template
+        ></template
+      >.
     </p>
     <label class="tall">
       steps, one a line

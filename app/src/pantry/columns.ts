@@ -77,6 +77,7 @@ export const columns: Record<PantryTable, Column[]> = {
     fatShare: {},
     sugarShare: {},
     saltShare: { onlyForm: true },
+    alcoholShare: { onlyForm: true },
   }),
   ganaches: figuresOf('ganaches', { ratio: {}, butterShare: {}, syrupShare: {}, sugarShare: {} }),
   dowels: figuresOf('dowels', {

@@ -10,6 +10,7 @@ import {
   buildFrom9,
   buildFrom10,
   buildFrom11,
+  buildFrom12,
   rowFrom2,
   rowFrom3,
   rowFrom4,
@@ -17,6 +18,7 @@ import {
   rowFrom9,
   rowFrom10,
   rowFrom11,
+  rowFrom12,
   startingKitchen,
   type Build,
   type KeptRecord,
@@ -140,6 +142,8 @@ export class Database extends Dexie {
     this.version(10).upgrade((work) => renewAll(work, buildFrom10, rowFrom10));
     // and when cakes came out of the freezer, and boards half-way up went by their layer
     this.version(11).upgrade((work) => renewAll(work, buildFrom11, rowFrom11));
+    // and when tiers were soaked with more than syrup
+    this.version(12).upgrade((work) => renewAll(work, buildFrom12, rowFrom12));
   }
 }
 

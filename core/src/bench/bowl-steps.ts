@@ -3,11 +3,9 @@ import type { Bowl } from '../bowls/bowls.ts';
 import { handsOn, mixMinutes } from '../labour/minutes.ts';
 import type { Pantry, Recipe, Spread } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
-import { scaledParts, scaleRecipe, weighedUp } from '../recipes/scale.ts';
 import { phrase } from '../units/phrase.ts';
-import { planHolds } from '../workflow/holds.ts';
 import { dangerOf, holdStep, hotHazards, linesOf, makingKind, takenBy } from './recipe-steps.ts';
-import { partSteps, usualDensity } from './part-steps.ts';
+import { partSteps } from './part-steps.ts';
 import { isPerishable, perishable } from './perishable.ts';
 import { batchLine, onLine } from '../workflow/operation.ts';
 import { gelatineNote } from './gelatine-note.ts';
@@ -40,29 +38,6 @@ export const bowlSteps = (
 
 const nameOf = (batch: Batch, own: readonly Bowl[]): string =>
   (batch.id === batch.spreadId ? batch.name : (own[0]?.name ?? batch.name)).toLowerCase();
-
-/** The batch of what is brushed on, which no bowl is made from. */
-export const syrupBatch = 'syrup';
-/** What is brushed on is boiled, and cools before it is: hot syrup on cold cake makes it tear. */
-export function syrupSteps(massG: number, recipe: Recipe | null, pantry: Pantry): Step[] {
-  if (massG <= 0 || !recipe) return [];
-  const name = recipe.name.toLowerCase();
-  const scaled = scaleRecipe(recipe, weighedUp(massG));
-  return onLine(batchLine(syrupBatch), [
-    ...partSteps('bowl/syrup', name, scaledParts(scaled, 1, pantry.recipes), 'Bowls', pantry),
-    step('bowl/syrup/make', 'cook', 'Bowls', `Make the ${name}`, handsOn.syrup, {
-      lead: phrase(`{make} of it. ${recipe.steps.join(' ')}`, { make: [scaled.makesG, 'bowl'] }),
-      list: linesOf(scaled, 1),
-      takes: takenBy(scaled),
-      cautions: recipe.caution ? [phrase(recipe.caution)] : [],
-      ...dangerOf(recipe),
-      beside: true,
-    }),
-    ...planHolds(recipe, scaled.makesG, usualDensity, pantry).flatMap((hold) =>
-      holdStep('bowl/syrup', name, hold, recipe, false),
-    ),
-  ]);
-}
 
 /** Making a batch: its recipe's steps as far as the first wait, the wait, and what is done after it. */
 function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): Step[] {

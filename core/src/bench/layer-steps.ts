@@ -14,6 +14,7 @@ import { layerWaits, thawSteps } from './layer-waits.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { partSteps } from './part-steps.ts';
 import { perishable } from './perishable.ts';
+import { soakSteps } from './soak-steps.ts';
 import type { StackContext } from './stack-context.ts';
 import { fromNoLoad, ovenCaution, step, type Step } from './steps.ts';
 
@@ -225,7 +226,7 @@ export function centreFillStep({ tier, centre, foods, spreadOf }: StackContext):
 }
 
 /** What is done to the layers before they are stacked: measured, cored, soaked. */
-export function layerSteps({ tier, soak, centre }: StackContext): Step[] {
+export function layerSteps({ tier, soak, centre, recipes, foods }: StackContext): Step[] {
   const steps: Step[] = [];
   // one layer stands as it is, and nobody measures a crepe
   if (tier.layers.filter(({ otherId }) => otherId === null).length > 1)
@@ -258,28 +259,6 @@ export function layerSteps({ tier, soak, centre }: StackContext): Step[] {
         checks: ['Cores kept for offcuts', 'Straight down: the holes meet'],
       }),
     );
-  if (soak.some((each) => each.ml > 0))
-    steps.push(
-      step(`${tier.id}/soak`, 'brush syrup', 'Fill and stack', 'Soak the cut faces', handsOn.soak, {
-        beside: true,
-        part: `${tier.id}/layer/0`,
-        lead: phrase(
-          'Brush it on, from the edge in; what is in the brush last goes to the middle.',
-        ),
-        list: soak.flatMap((each, i) =>
-          each.ml > 0
-            ? [
-                {
-                  label: `layer ${i + 1}`,
-                  value: each.ml,
-                  kind: 'volume' as const,
-                  note: each.style,
-                },
-              ]
-            : [],
-        ),
-        checks: ['Damp, not wet: nothing runs out when it is pressed'],
-      }),
-    );
+  steps.push(...soakSteps(tier, soak, { recipes, foods }));
   return steps;
 }

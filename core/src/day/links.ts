@@ -1,9 +1,9 @@
-import { syrupBatch } from '../bench/bowl-steps.ts';
+import { soakBatch } from '../bench/soak-steps.ts';
 import type { Step } from '../bench/steps.ts';
 import type { Bowl } from '../bowls/bowls.ts';
 import { handsOnOf } from '../labour/hands-on.ts';
 import type { Spread } from '../pantry/types.ts';
-import type { CakePlan } from '../plan/plan-types.ts';
+import type { SoakNeed } from '../soak/soak-needs.ts';
 import { cakeLine, isMadeReadyFor } from '../workflow/operation.ts';
 import { ifThere } from '../working/staged.ts';
 import { keepingRows, spongeKeepsMin, syrupKeepsMin } from './keeping.ts';
@@ -100,17 +100,18 @@ export function linkBowls(
   }
 }
 
-/** Syrup has cooled before the first layer of a soaked tier is filled. */
-export function linkSyrup(tasks: readonly DayTask[], tiers: CakePlan['tiers']): void {
-  const made = tasks.findLast(({ line }) => line?.batchId === syrupBatch);
-  if (!made) return;
-  for (const { tierId, soak } of tiers)
-    if (soak.some(({ ml }) => ml > 0))
+/** What a tier is soaked with has cooled before its first layer is filled. */
+export function linkSoaks(tasks: readonly DayTask[], needs: readonly SoakNeed[]): void {
+  for (const { recipeId, tiers: own } of needs) {
+    const made = tasks.findLast(({ line }) => line?.batchId === soakBatch(recipeId));
+    if (!made) continue;
+    for (const { tierId } of own)
       userOf(tasks, 'gap', tierId)?.after.push({
         id: made.id,
         leastMin: 0,
         mostMin: syrupKeepsMin,
       });
+  }
 }
 
 /**

@@ -7,10 +7,11 @@ import type { Spread } from '../pantry/types.ts';
 import type { CakePlan, MakingPlan } from '../plan/plan-types.ts';
 import { cakeLine, type Line } from '../workflow/operation.ts';
 import { serveKey } from '../workflow/step-keys.ts';
+import { soakNeeds } from '../soak/soak-needs.ts';
 import { valueOf } from '../working/staged.ts';
 import { spongeKeepsMin } from './keeping.ts';
 import type { Serving } from './serving.ts';
-import { linkBowls, linkCake, linkMade, linkPrepared, linkSyrup } from './links.ts';
+import { linkBowls, linkCake, linkMade, linkPrepared, linkSoaks } from './links.ts';
 import { isCooling, waitOf } from './step-waits.ts';
 import type { DayTask } from './types.ts';
 
@@ -80,7 +81,7 @@ export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Sp
   for (const id of [...open.keys()]) close(id);
   linkMade(tasks, stepAt, firstOf);
   linkBowls(tasks, valueOf(plan.bowls) ?? [], spreadOf, stepAt);
-  linkSyrup(tasks, plan.tiers);
+  linkSoaks(tasks, soakNeeds(build.tiers, plan.tiers));
   linkPrepared(tasks, stepAt);
   linkCake(tasks, lastOf, firstOf);
   const table = steps.find(({ kind }) => kind === 'cut and serve');

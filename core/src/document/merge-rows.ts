@@ -126,6 +126,7 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
           ...tier.inclusion,
           foodId: toOrNull('foods', tier.inclusion.foodId),
         },
+        soakId: toOrNull('recipes', tier.soakId),
         stockId: hasStock(tier.stockId) ? tier.stockId : null,
         surfaces: tier.surfaces.map((one) => ({
           ...one,

@@ -181,6 +181,7 @@ export const tier = record<Tier>({
     }),
   ),
   soak: oneOf(soakStyles).usually('none').since(3),
+  soakId: orNull(id()).called('what it is soaked with').since(13),
   trim: record<Tier['trim']>({
     bottomMm: figure(limits.trimMm).usually(0),
     sideMm: figure(limits.trimMm).usually(0),

@@ -10,7 +10,7 @@ import type { Journey, Rod, Standing } from '../support/types.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 12;
+export const buildVersion = 13;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -231,8 +231,9 @@ export interface Tier {
   stockId: string | null;
   /** Weight of the bowl of batter and of the same bowl empty, when it has been weighed. */
   bowl: WeighedBowl | null;
-  /** Brushed on each cut face before it meets its filling. */
+  /** Brushed on each cut face before it meets its filling: how much, and which recipe; null for plain syrup. */
   soak: SoakStyle;
+  soakId: string | null;
   /** Crust cut from every cake, besides its dome. */
   trim: { bottomMm: number; sideMm: number; topMm: number };
   centre: Centre | null;

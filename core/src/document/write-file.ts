@@ -1,6 +1,6 @@
 import { withParts } from '../recipes/parts.ts';
 import { fondantId } from '../pantry/find.ts';
-import { isSoaked, syrupRecipeId } from '../soak/soak.ts';
+import { soakIdsIn } from '../soak/soak.ts';
 import type { CarveResult } from '../carve/result.ts';
 import type { CarriedRows } from '../pantry/fields.ts';
 import type { Pantry } from '../pantry/types.ts';
@@ -35,7 +35,7 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
   const recipes = withParts(
     pick(pantry.recipes, [
       ...[...sponges, ...spreads, ...others].flatMap((row) => row.recipeId ?? []),
-      ...(tiers.some(isSoaked) ? [syrupRecipeId] : []),
+      ...soakIdsIn(tiers),
     ]),
     pantry.recipes,
   );

@@ -60,7 +60,14 @@ const line = (food: Food | undefined, name: string, massG: number): Ingredient =
 
 function recipeOf(row: Ganache, ratio: number | null, foods: readonly Food[], id: string): Recipe {
   const of = (foodId: string | null): Food | undefined => foodOf(foods, foodId);
-  const common = { id, name: row.name, source: row.source, ranges: {}, bake: null };
+  const common = {
+    id,
+    name: row.name,
+    source: row.source,
+    ranges: {},
+    bake: null,
+    soakGPerMl: null,
+  };
   const found = composed(row, ratio, foods);
   if (!found) {
     const chocolate = of(row.chocolateId);

@@ -16,6 +16,7 @@ export const emptyFood = (id: string, name = ''): Food => ({
   fatShare: 0,
   sugarShare: 0,
   saltShare: 0,
+  alcoholShare: 0,
   allergens: [],
   mayContain: [],
   traits: [],
@@ -42,6 +43,7 @@ export const emptyRecipe = (id: string): Recipe => ({
   hazards: [],
   hottestC: null,
   holds: null,
+  soakGPerMl: null,
 });
 
 /** Layers put away on a day, nothing else said of them. */

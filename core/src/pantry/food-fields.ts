@@ -102,6 +102,9 @@ export const recipe = record<Recipe>({
       8,
     ),
   ).since(10),
+  soakGPerMl: orNull(figure(at.soakGPerMl))
+    .called('a soak weighs', 'for what is brushed on layers; empty for what is not')
+    .since(13),
 }).rule('yield', 'yields more than its ingredients weigh', (recipe) => {
   if (!Array.isArray(recipe.ingredients)) return true;
   const total = recipe.ingredients.reduce((sum, i) => sum + (i?.massG ?? 0), 0);
@@ -120,6 +123,7 @@ export const food = record<Food>({
   fatShare: figure(at.partShare).called('fat'),
   sugarShare: figure(at.partShare).called('sugar'),
   saltShare: figure(at.partShare).called('salt'),
+  alcoholShare: figure(at.partShare).called('alcohol', 'pure, of its weight').since(13),
   allergens: allergenList(),
   mayContain: allergenList(),
   traits: list(oneOf(traits), traits.length),
@@ -169,9 +173,16 @@ export const food = record<Food>({
   ).since(11),
 }).rule(
   'parts',
-  'is made of more than the whole: water, fat, sugar and salt come to over 100 %',
-  ({ waterShare, fatShare, sugarShare, saltShare }) =>
-    !(Number(waterShare) + Number(fatShare) + Number(sugarShare) + Number(saltShare) > 1.0001),
+  'is made of more than the whole: water, fat, sugar, salt and alcohol come to over 100 %',
+  ({ waterShare, fatShare, sugarShare, saltShare, alcoholShare }) =>
+    !(
+      Number(waterShare) +
+        Number(fatShare) +
+        Number(sugarShare) +
+        Number(saltShare) +
+        Number(alcoholShare) >
+      1.0001
+    ),
 );
 
 export const ganache = record<Ganache>({

@@ -241,6 +241,8 @@ export interface Food extends Row {
   fatShare: number;
   sugarShare: number;
   saltShare: number;
+  /** Pure alcohol, of its mass. */
+  alcoholShare: number;
   allergens: Allergen[];
   mayContain: Allergen[];
   traits: Trait[];
@@ -328,6 +330,8 @@ export interface Recipe extends Row {
   hottestC: number | null;
   /** What it waits for between its steps and before its use; null where nobody has said. */
   holds: RecipeHold[] | null;
+  /** Density of what is brushed on layers, g/mL; null for what is not. */
+  soakGPerMl: number | null;
 }
 
 export const stockPlaces = ['freezer', 'fridge'] as const;

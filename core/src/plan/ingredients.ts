@@ -15,7 +15,7 @@ import {
   type ScaledIngredient,
 } from '../recipes/scale.ts';
 import { areaMm2 } from '../outline/outline.ts';
-import { syrupRecipeId } from '../soak/soak.ts';
+import { soakNeeds } from '../soak/soak-needs.ts';
 import { spongeLayers } from '../tins/sponge-layers.ts';
 import { attempt, valueOf, type Staged } from '../working/staged.ts';
 
@@ -129,9 +129,8 @@ export function planIngredients(
       ...batches.flatMap((batch) =>
         made(batch.recipe.recipeId, batch.mixes * batch.eachMixG, batch.mixes),
       ),
-      ...made(
-        syrupRecipeId,
-        weighedUp(tiers.flatMap(({ soak }) => soak).reduce((sum, { massG }) => sum + massG, 0)),
+      ...soakNeeds(build.tiers, tiers).flatMap(({ recipeId, massG }) =>
+        made(recipeId, weighedUp(massG)),
       ),
       ...build.tiers.flatMap((tier, i) => {
         const plan = tiers[i]!;

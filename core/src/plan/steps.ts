@@ -1,7 +1,8 @@
 import { bakeSteps } from '../bench/bake-steps.ts';
 import { cutSteps } from '../bench/cut-steps.ts';
 import { tierLoads } from '../oven/tier-loads.ts';
-import { bowlSteps, syrupSteps } from '../bench/bowl-steps.ts';
+import { bowlSteps } from '../bench/bowl-steps.ts';
+import { soakMaking } from '../bench/soak-steps.ts';
 import { sayRewarm } from '../bench/rewarm.ts';
 import { runBowls } from '../bench/bowl-run.ts';
 import { washBetween } from '../bench/wash.ts';
@@ -34,7 +35,7 @@ import {
 } from '../bench/support-steps.ts';
 import { factorOf } from '../hand/corrections.ts';
 import { glueSpreadId } from '../carve/needs.ts';
-import { syrupRecipeId } from '../soak/soak.ts';
+import { soakNeeds } from '../soak/soak-needs.ts';
 import { coldestCoatC } from '../heat/cooling.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Kitchen } from '../pantry/types.ts';
@@ -150,7 +151,6 @@ export function planSteps(
         cuts: cutSteps(context),
       };
     });
-    const syrupG = tiers.flatMap((plan) => plan.soak).reduce((sum, { massG }) => sum + massG, 0);
     const assembly = assemblySteps(build, support, nonFood);
     const kit = kitOf(build, null).map(({ what }) => what);
     const reliefs = ({ carve }: (typeof tiers)[number], i: number): Step[] =>
@@ -171,11 +171,7 @@ export function planSteps(
         .map(({ step }) => step),
       ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish, pantry)),
       ...bowlSteps(bowls.value, batches, { spreadOf, recipeOf, pantry }),
-      ...syrupSteps(
-        syrupG,
-        ifThere(() => recipeOf(syrupRecipeId)),
-        pantry,
-      ),
+      ...soakMaking(soakNeeds(build.tiers, tiers), pantry),
       ...contexts.flatMap((context, i) => [
         ...onTier([...baking[i]!.cuts, ...stackSteps(context)], i),
       ]),

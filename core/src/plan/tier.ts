@@ -30,7 +30,7 @@ import { findRow } from '../pantry/find.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { scaleRecipe } from '../recipes/scale.ts';
 import { countServings } from '../servings/servings.ts';
-import { planSoak } from '../soak/soak.ts';
+import { planSoak, soakIdOf, syrupGPerMl } from '../soak/soak.ts';
 import { warnOfSoak } from '../soak/soak-cautions.ts';
 import { crownsOf, domesIn, layerArea, layerMassG } from '../stack/layers.ts';
 import { planStack } from '../stack/stack.ts';
@@ -77,8 +77,14 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
   const gaps = attempt('stack', `${tier.id}/gap/0`, cautions, () =>
     planGaps(tier, spreadOf, domesIn(tier, baked, crowns)),
   );
+  const soakRecipe = pantry.recipes.find(({ id }) => id === soakIdOf(tier));
   const soak = tier.layers.map((layer, i) =>
-    planSoak(tier, layer, (layerArea(tier, baked) * tier.layers[i]!.heightMm) / 1000),
+    planSoak(
+      tier,
+      layer,
+      (layerArea(tier, baked) * tier.layers[i]!.heightMm) / 1000,
+      soakRecipe?.soakGPerMl ?? syrupGPerMl,
+    ),
   );
   const layersG =
     baked && others.ok
@@ -138,7 +144,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
   if (bare) warnOfPressed(tier, bare.sideMm, cautions);
   warnOfRoundRim(tier, cautions);
   if (others.ok) warnOfOthers(tier, others.value, cautions);
-  if (sponge) warnOfSoak(tier, sponge, cautions);
+  if (sponge) warnOfSoak(tier, sponge, soakRecipe, soak, pantry, cautions);
   warnOfRim(tier, cautions);
   warnOfNoRoom(tier, gaps.ok ? gaps.value : [], cautions);
   warnOfCentre(tier, centre, cautions);

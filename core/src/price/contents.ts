@@ -11,7 +11,7 @@ import {
   together,
   type Contents,
 } from '../recipes/parts.ts';
-import { isSoaked, syrupRecipeId } from '../soak/soak.ts';
+import { isSoaked, soakIdOf } from '../soak/soak.ts';
 import { spongeLayers } from '../tins/sponge-layers.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
@@ -83,7 +83,7 @@ function holdingsAnew(tier: Tier, pantry: Pantry): Holding[] {
     if (other?.form === 'foam') continue;
     found.push(other ? otherHolding(other, pantry) : unknownOf(id));
   }
-  if (isSoaked(tier)) found.push(recipeHolding('soaking syrup', syrupRecipeId, pantry));
+  if (isSoaked(tier)) found.push(soakHolding(tier, pantry));
   for (const part of [...piecesOf(tier), tier.pressed, ...tier.surfaces])
     if (part) found.push(piecesHolding(part, pantry));
   for (const topping of tier.toppings)
@@ -92,6 +92,12 @@ function holdingsAnew(tier: Tier, pantry: Pantry): Holding[] {
       found.push(piecesHolding(topping, pantry));
   if (tier.fondant) found.push(fondantHolding(pantry));
   return found;
+}
+
+/** What the layers are soaked with, by its recipe's own name. */
+function soakHolding(tier: Tier, pantry: Pantry): Holding {
+  const id = soakIdOf(tier);
+  return recipeHolding(pantry.recipes.find((row) => row.id === id)?.name ?? 'soaking syrup', id, pantry);
 }
 
 const fondantHolding = (pantry: Pantry): Holding =>

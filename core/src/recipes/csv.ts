@@ -29,6 +29,7 @@ export const foodColumns = [
   'fat %',
   'sugar %',
   'salt %',
+  'alcohol %',
   'allergens',
   'may contain',
   'pack g',
@@ -212,6 +213,7 @@ export function readFoods(
       fatShare: share('fat %', before?.fatShare ?? 0),
       sugarShare: share('sugar %', before?.sugarShare ?? 0),
       saltShare: share('salt %', before?.saltShare ?? 0),
+      alcoholShare: share('alcohol %', before?.alcoholShare ?? 0),
       allergens: allergenCells('allergens', before?.allergens ?? []),
       mayContain: allergenCells('may contain', before?.mayContain ?? []),
       traits: before?.traits ?? [],
@@ -318,8 +320,8 @@ export const writeFoods = (foods: readonly Food[]): string =>
       food.cupSiftedG,
       food.cupScoopedG,
       food.pieceG,
-      ...[food.waterShare, food.fatShare, food.sugarShare, food.saltShare].map((share) =>
-        Number((share * 100).toFixed(3)),
+      ...[food.waterShare, food.fatShare, food.sugarShare, food.saltShare, food.alcoholShare].map(
+        (share) => Number((share * 100).toFixed(3)),
       ),
       food.allergens.join(' | ') || (food.declared ? noneWord : ''),
       food.mayContain.join(' | '),

@@ -50,6 +50,7 @@ export function rowsOfPasted(pasted: Pasted, pantry: Pantry, freshId: () => stri
     hazards: method.hazards,
     hottestC: method.hottestC,
     holds: method.holds.length > 0 ? method.holds : waitsLike(spreadLike, pantry),
+    soakGPerMl: null,
   };
   const made = { name, source: 'own' as const, ranges: {}, recipeId: recipe.id };
   return {

@@ -1,11 +1,21 @@
 import type { Tier } from '../document/types.ts';
-import type { Sponge } from '../pantry/types.ts';
+import type { Recipe, Sponge } from '../pantry/types.ts';
+import type { RecipeBook } from '../recipes/alcohol.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
-import { soakOf, soakRows } from './soak.ts';
+import { mostAlcohol, soakAlcohol } from './soak-alcohol.ts';
+import { isSoaked, soakOf, soakRows, type SoakPlan } from './soak.ts';
 
 /** Warns of more syrup than the sponge holds; the first layer that has too much stands for all. */
-export function warnOfSoak(tier: Tier, sponge: Sponge, cautions: Caution[]): void {
+export function warnOfSoak(
+  tier: Tier,
+  sponge: Sponge,
+  recipe: Recipe | undefined,
+  soak: readonly SoakPlan[],
+  book: RecipeBook,
+  cautions: Caution[],
+): void {
+  if (recipe && isSoaked(tier)) warnOfAlcohol(tier, recipe, soak, book, cautions);
   const at = tier.layers.findIndex(
     (layer) => soakRows[soakOf(tier, layer)].mlPerMl > sponge.soakMlPerMl + 1e-9,
   );
@@ -24,5 +34,38 @@ export function warnOfSoak(tier: Tier, sponge: Sponge, cautions: Caution[]): voi
       },
     ),
     todo: phrase('Soak it less, or it sags and weeps onto the board.'),
+  });
+}
+
+/** Alcohol does not bake off where it is brushed on; what is strong bites, and burns near a torch. */
+function warnOfAlcohol(
+  tier: Tier,
+  recipe: Recipe,
+  soak: readonly SoakPlan[],
+  book: RecipeBook,
+  cautions: Caution[],
+): void {
+  const { byVolume, dilution } = soakAlcohol(tier, soak, book);
+  if (byVolume <= 0) return;
+  cautions.push({
+    id: `${tier.id}/soak alcohol`,
+    severity: dilution > 0 || tier.torched ? 'mind' : 'note',
+    stage: 'stack',
+    part: `${tier.id}/layer/0`,
+    title: phrase(
+      `${recipe.name} in ${tier.name}: {vol} alcohol by volume, and all of it stays in the cake.`,
+      { vol: [byVolume, 'share'] },
+    ),
+    todo:
+      dilution > 0
+        ? phrase(
+            'Stronger than {most} it bites, and burns near a torch: stir {more} of plain syrup into each 100 g of it.',
+            { most: [mostAlcohol, 'share'], more: [dilution * 100, 'small'] },
+          )
+        : phrase(
+            tier.torched
+              ? 'Written on its label, not for children, and torched only when no wet face lies open.'
+              : 'Written on its label, and not for children.',
+          ),
   });
 }

@@ -1,3 +1,4 @@
+import { soakBatch } from '../bench/soak-steps.ts';
 import type { ListItem, Step } from '../bench/steps.ts';
 import type { Bowl } from '../bowls/bowls.ts';
 import type { Batch } from '../bowls/batches.ts';
@@ -8,6 +9,8 @@ import { findRow } from '../pantry/find.ts';
 import type { Allergen, Pantry } from '../pantry/types.ts';
 import { labelText } from '../price/label.ts';
 import { recipeContents } from '../recipes/parts.ts';
+import { weighedUp } from '../recipes/scale.ts';
+import { soakNeeds } from '../soak/soak-needs.ts';
 import { ifThere, valueOf } from '../working/staged.ts';
 import type { CakePlan } from '../plan/plan-types.ts';
 
@@ -35,7 +38,7 @@ export interface BatchCard {
 
 interface Made {
   build: Build;
-  plan: Pick<CakePlan, 'bowls' | 'batches'>;
+  plan: Pick<CakePlan, 'tiers' | 'bowls' | 'batches'>;
   steps: readonly Step[];
   tasks: readonly DayTask[];
   placed: readonly Placed[];
@@ -54,7 +57,7 @@ function mixingsOf(steps: readonly Step[], tierId: string): Step[][] {
 }
 
 /**
- * A card for every batter and every batch of a filling or frosting. Those with the fewest allergens
+ * A card for every batter, every batch of a filling or frosting, and every soak. Those with the fewest allergens
  * come first, those of which something is not known last; where one leaves behind what the next is
  * free of, bowl and hands are washed between.
  */
@@ -148,6 +151,15 @@ export function batchCards({ build, plan, steps, tasks, placed, pantry }: Made):
           )
         : [];
     }),
+    ...soakNeeds(build.tiers, plan.tiers).flatMap(({ recipeId, massG, tiers }) =>
+      card(
+        soakBatch(recipeId),
+        larder.recipes.find(({ id }) => id === recipeId)?.name ?? '',
+        recipeId,
+        steps.filter(({ line }) => line.batchId === soakBatch(recipeId)),
+        { mixes: 1, makeG: weighedUp(massG), goesInto: tiers },
+      ),
+    ),
   ].sort(
     (a, b) => Number(b.isKnown) - Number(a.isKnown) || a.allergens.length - b.allergens.length,
   );

@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import {
   limits,
+  soakAlcohol,
+  soakIdOf,
   soakRows,
   soakStyles,
+  syrupRecipeId,
   widthMm,
   type Build,
   type Centre,
@@ -37,6 +40,18 @@ const sweets: LoosePieces = {
   share: 0.6,
   allergens: [],
 };
+/** Recipes that are brushed on; what is chosen stays among them, whatever became of it. */
+const soaks = computed(() => {
+  const rows = pantry.pantry.recipes.filter(({ soakGPerMl }) => soakGPerMl !== null);
+  const known = rows.map(({ id, name }) => ({ value: id, text: name.toLowerCase() }));
+  const id = soakIdOf(tier.value);
+  return known.some(({ value }) => value === id)
+    ? known
+    : [...known, { value: id, text: 'a recipe that is not there any more' }];
+});
+const soakWith = (id: string): void =>
+  editTier('What it is soaked with', (t) => void (t.soakId = id === syrupRecipeId ? null : id));
+const alcohol = computed(() => soakAlcohol(tier.value, tierPlan.value.soak, pantry.pantry));
 const soaked = computed(() => tierPlan.value.soak.reduce((sum, each) => sum + each.ml, 0));
 const core = computed(() => tierPlan.value.centre);
 function cutCore(): void {
@@ -73,9 +88,20 @@ const setPieces = (change: Partial<LoosePieces>): void =>
         :options="styles"
         @update:model-value="(v) => editTier('Soak', (t) => void (t.soak = v))"
       /><template v-if="soaked > 0"
-        >: <FigureValue :value="soaked" kind="volume" :figure="`${tier.id}/soak`" /> of syrup in
-        all</template
+        >: <FigureValue :value="soaked" kind="volume" :figure="`${tier.id}/soak`" /> of
+        <ChoiceField
+          :model-value="soakIdOf(tier)"
+          label="What it is soaked with"
+          :options="soaks"
+          @update:model-value="soakWith"
+        />
+        in all</template
       >.
+    </p>
+    <p v-if="soaked > 0 && alcohol.byVolume > 0" class="sentence" data-test="soak-alcohol">
+      <b>{{ units.text(alcohol.byVolume, 'share') }}</b> alcohol by volume:
+      <b>{{ units.text(alcohol.massG, 'fineMass') }}</b> of it stay in this tier,
+      {{ units.text(alcohol.massG / Math.max(1, tierPlan.servings), 'fineMass') }} in a serving.
     </p>
     <table v-if="soaked > 0" class="soaks">
       <tbody>
@@ -96,7 +122,13 @@ const setPieces = (change: Partial<LoosePieces>): void =>
                 "
               />
             </td>
-            <td>{{ units.text(each.ml, 'volume') }}</td>
+            <td>
+              {{ units.text(each.ml, 'volume') }}
+              <span v-if="each.ml > 0" class="soft"
+                >{{ units.text(each.faceG, 'small') }}
+                {{ each.faces === 2 ? 'on each of both faces' : 'on its upper face' }}</span
+              >
+            </td>
             <td class="soft">
               keeps {{ Math.round(each.strength * 100) }} % of its strength (estimate)
             </td>
@@ -185,6 +217,9 @@ const setPieces = (change: Partial<LoosePieces>): void =>
 <style scoped>
 .soaks {
   border-collapse: collapse;
+}
+.soaks th {
+  white-space: nowrap;
 }
 .soaks th,
 .soaks td {

@@ -11,6 +11,7 @@ import { buildFrom8 } from './to-9.ts';
 import { buildFrom9, rowFrom9 } from './to-10.ts';
 import { buildFrom10, rowFrom10 } from './to-11.ts';
 import { buildFrom11, rowFrom11 } from './to-12.ts';
+import { buildFrom12, rowFrom12 } from './to-13.ts';
 
 /*
  * Each file here says what one version added, in figures of its own: what a new cake has today may change,
@@ -60,6 +61,7 @@ const steps: Record<number, (file: Loose) => Loose> = {
   9: to(10, buildFrom9, rowFrom9),
   10: to(11, buildFrom10, rowFrom10),
   11: to(12, buildFrom11, rowFrom11, () => ({ pantry: { stock: [] } })),
+  12: to(13, buildFrom12, rowFrom12),
 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */

@@ -8,6 +8,7 @@ interface More {
   /** Grams to a cup of 237 mL: spooned, and sifted or scooped where that differs. */
   cup?: number | [spooned: number, sifted: number, scooped: number];
   piece?: number;
+  alcohol?: number;
   boughtAs?: string;
   allergens?: Allergen[];
   may?: Allergen[];
@@ -45,6 +46,7 @@ function food(
     allergens: more.allergens ?? [],
     mayContain: more.may ?? [],
     traits: more.traits ?? [],
+    alcoholShare: more.alcohol ?? 0,
     declared: true,
     packG,
     price,
@@ -321,6 +323,7 @@ export const startingFoods: Food[] = [
   food('salt', 'fine salt', [0, 0, 0, 1], [500, 0.7], { cup: 288, aliases: ['salt', 'sea salt'] }),
   food('vanilla', 'vanilla extract', [0.5, 0, 0.2], [100, 7.5], {
     cup: 192,
+    alcohol: 0.29,
     traits: ['alcohol'],
     aliases: ['vanilla'],
   }),
@@ -439,9 +442,14 @@ export const startingFoods: Food[] = [
   food('jam', 'jam', [0.33, 0, 0.6], [340, 2.4], { cup: 320 }),
   food('orange-liqueur', 'orange liqueur', [0.35, 0, 0.3], [700, 17], {
     cup: 245,
+    alcohol: 0.31,
     traits: ['alcohol'],
   }),
-  food('rum', 'dark rum', [0.66, 0, 0], [700, 15], { cup: 225, traits: ['alcohol'] }),
+  food('rum', 'dark rum', [0.66, 0, 0], [700, 15], {
+    cup: 225,
+    alcohol: 0.33,
+    traits: ['alcohol'],
+  }),
   food('fondant', 'rolled fondant', [0.1, 0.05, 0.8], [1000, 5.5], { aliases: ['sugarpaste'] }),
   food('sprinkles', 'sugar sprinkles', [0.02, 0.05, 0.85], [200, 3.2], { may: ['milk', 'soy'] }),
   food('colour-gel', 'colour gel', [0.4, 0, 0.4], [20, 3]),

@@ -47,6 +47,8 @@ interface Extra {
   holds?: RecipeHold[];
   /** What is lost by scraping and by boiling away, as a share. */
   loss?: number;
+  /** What is brushed on layers, g/mL. */
+  soakGPerMl?: number;
 }
 
 export function recipe(
@@ -70,6 +72,7 @@ export function recipe(
     hazards: extra.hazards ?? [],
     hottestC: extra.hotC ?? 21,
     holds: extra.holds ?? [],
+    soakGPerMl: extra.soakGPerMl ?? null,
   };
 }
 

@@ -1,0 +1,36 @@
+import { asList, asObject, type Loose } from '../loose.ts';
+
+/*
+ * From version 12 to 13: what a tier is soaked with is a recipe of the pantry, and ingredients say how
+ * much alcohol is in them.
+ */
+
+/** Alcohol in rows of the house, as a share of their mass; nobody has said so of the user's own. */
+const alcohol: Record<string, number> = { rum: 0.33, 'orange-liqueur': 0.31, vanilla: 0.29 };
+/** The only recipe that was brushed on, g/mL. */
+const soaks: Record<string, number> = { 'recipe-syrup': 1.2 };
+
+/** No more than what of it is not yet said to be something else. */
+function roomFor(row: Loose): number {
+  const said = [row.waterShare, row.fatShare, row.sugarShare, row.saltShare];
+  const left = said.reduce<number>((sum, share) => sum - (Number(share) || 0), 1);
+  return Math.max(0, Math.min(alcohol[String(row.id)] ?? 0, left));
+}
+
+/** Fields that version 13 added to rows. */
+export function rowFrom12(table: string, value: unknown): Loose {
+  const row = asObject(value);
+  const isOwn = row.source === 'own';
+  if (table === 'foods') return { alcoholShare: isOwn ? 0 : roomFor(row), ...row };
+  if (table === 'recipes') return { soakGPerMl: soaks[String(row.id)] ?? null, ...row };
+  return row;
+}
+
+/** Fields that version 13 added to a build. */
+export function buildFrom12(value: unknown): Loose {
+  const build = asObject(value);
+  return {
+    ...build,
+    tiers: asList(build.tiers).map((tier) => ({ soakId: null, ...asObject(tier) })),
+  };
+}

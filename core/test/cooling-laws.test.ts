@@ -5,7 +5,7 @@ import { coolingMin, layerCoolMin, shelfHighMm, surroundingsOf, trayMm } from '.
 import { chillCoatMin, chillShellMin, coldestCoatC, freezeLayerMin, freezableMm, type Mass } from '../src/heat/cooling.ts'; // prettier-ignore
 import { crispHours, seedFor, seedShare } from '../src/ganache/temper.ts';
 import { setStress } from '../src/ganache/set.ts';
-import { coatMin, handsOn, mixMinutes, pipingMin, sideScale, strewMin, topScale } from '../src/labour/minutes.ts'; // prettier-ignore
+import { coatMin, handsOn, pipingMin, sideScale, strewMin, topScale } from '../src/labour/minutes.ts'; // prettier-ignore
 import { chocolateOf, coolPlaces, startingKitchen, startingPantry, temperingOf } from '../src/index.ts'; // prettier-ignore
 
 /* Laws of bowls, trays, shells and hands. */
@@ -146,9 +146,7 @@ describe('hands', () => {
     const bags = pipingMin({ ...job, massG: 2.5 * kitchen.bagG, pieces: 30 }, kitchen);
     expect(bags - counted).toBeCloseTo(2 * kitchen.refillMin, 9);
   });
-  it('make a mixing by what it is, and strew by the area', () => {
-    expect(mixMinutes('recipe-meringue')).toBeGreaterThan(mixMinutes('recipe-cream'));
-    expect(mixMinutes('anything')).toBe(12);
+  it('strew by the area', () => {
     expect(strewMin(40_000)).toBeCloseTo(2, 9);
     expect(strewMin(10)).toBe(0.5);
   });

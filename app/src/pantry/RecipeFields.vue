@@ -186,6 +186,16 @@ const stepsOf = (event: Event): string[] =>
           : ''
       }}
     </p>
+    <p v-if="recipe.bake === null" class="sentence">
+      Making one mixing of it takes
+      <QuantityField
+        :model-value="recipe.makeMin"
+        :of="pantryLimits.makeMin"
+        label="Minutes of work for one mixing"
+        @update:model-value="(n) => (recipe.makeMin = n)"
+      />
+      of hands.
+    </p>
     <p class="sentence" data-test="recipe-soak">
       It is
       <ChoiceField

@@ -1,6 +1,6 @@
 import type { Batch } from '../bowls/batches.ts';
 import type { Bowl } from '../bowls/bowls.ts';
-import { handsOn, mixMinutes } from '../labour/minutes.ts';
+import { handsOn } from '../labour/minutes.ts';
 import type { Pantry, Recipe, Spread } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
 import { phrase } from '../units/phrase.ts';
@@ -48,7 +48,7 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
   const { steps } = batch.recipe;
   const { holds } = batch;
   const freshG = batch.mixes * batch.eachMixG;
-  const minutes = mixMinutes(spread.recipeId) * batch.mixes;
+  const minutes = recipe.makeMin * batch.mixes;
   const share = (from: number, to: number): number =>
     steps.length === 0 ? minutes : (minutes * (to - from)) / steps.length;
   const first = holds[0]?.after ?? steps.length;

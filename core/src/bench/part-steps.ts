@@ -1,4 +1,3 @@
-import { mixMinutes } from '../labour/minutes.ts';
 import type { Food, Kitchen, Recipe } from '../pantry/types.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
 import { phrase } from '../units/phrase.ts';
@@ -29,7 +28,7 @@ export const partSteps = (
     const name = part.name.toLowerCase();
     const key = `${head}/part/${part.recipeId}`;
     return [
-      step(key, makingKind(recipe), chapter, `First the ${name}`, mixMinutes(part.recipeId), {
+      step(key, makingKind(recipe), chapter, `First the ${name}`, recipe.makeMin, {
         lead: phrase(`{make} of it goes into the ${into.toLowerCase()}. ${part.steps.join(' ')}`, {
           make: [part.makesG, 'bowl'],
         }),

@@ -35,7 +35,7 @@ function makingOf(recipe: Recipe, massG: number, pantry: Pantry): Step[] {
   const rest = steps.slice(first);
   return onLine(batchLine(batchId), [
     ...partSteps(`bowl/${batchId}`, name, scaledParts(scaled, 1, pantry.recipes), 'Bowls', pantry),
-    step(`bowl/${batchId}/make`, makingKind(recipe), 'Bowls', `Make the ${name}`, handsOn.syrup, {
+    step(`bowl/${batchId}/make`, makingKind(recipe), 'Bowls', `Make the ${name}`, recipe.makeMin, {
       lead: phrase(`{make} of it. ${steps.slice(0, first).join(' ')}`, {
         make: [scaled.makesG, 'bowl'],
       }),

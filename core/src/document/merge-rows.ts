@@ -1,5 +1,6 @@
 import type { CarriedRows } from '../pantry/fields.ts';
 import { pantryTables, type Pantry, type PantryTable, type Recipe } from '../pantry/types.ts';
+import { soakIdOf } from '../soak/soak.ts';
 import type { Build } from './types.ts';
 
 type AnyRow = Pantry[PantryTable][number];
@@ -126,7 +127,8 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
           ...tier.inclusion,
           foodId: toOrNull('foods', tier.inclusion.foodId),
         },
-        soakId: toOrNull('recipes', tier.soakId),
+        // plain syrup of another house is not the one of this
+        soakId: renamed.recipes.get(soakIdOf(tier)) ?? tier.soakId,
         stockId: hasStock(tier.stockId) ? tier.stockId : null,
         surfaces: tier.surfaces.map((one) => ({
           ...one,

@@ -3,7 +3,15 @@ import { fluidFrom } from '../drip/fluid.ts';
 import { chocolateOf, kindOfChocolate } from '../ganache/chocolates.ts';
 import { hardSet, setStress } from '../ganache/set.ts';
 import { foodOf, PantryProblem } from '../pantry/find.ts';
-import type { Food, Ganache, Ingredient, Pantry, Recipe, Spread } from '../pantry/types.ts';
+import {
+  usualMakeMin,
+  type Food,
+  type Ganache,
+  type Ingredient,
+  type Pantry,
+  type Recipe,
+  type Spread,
+} from '../pantry/types.ts';
 import { composed, fluidOf } from './ganache-row.ts';
 
 /** Every ganache that a tier pours, drips or drizzles, with the ratio it has there. */
@@ -66,6 +74,7 @@ function recipeOf(row: Ganache, ratio: number | null, foods: readonly Food[], id
     source: row.source,
     ranges: {},
     bake: null,
+    makeMin: usualMakeMin,
     soakGPerMl: null,
   };
   const found = composed(row, ratio, foods);

@@ -13,7 +13,6 @@ export const handsOn = {
   levelAndSplit: 12,
   fillAndStack: 12,
   soak: 3,
-  syrup: 8,
   crumbCoat: 10,
   box: 5,
   washUp: 15,
@@ -45,26 +44,6 @@ const coatMinutes: Record<CoatStyle, number> = {
   'ganache shell': 25,
   'poured veil': 10,
 };
-
-/** Minutes to make one mixing, by what its recipe makes; 12 for what the table lacks. */
-const makeMinutes: Record<string, number> = {
-  buttercream: 15,
-  meringue: 25,
-  yolk: 25,
-  cheese: 12,
-  cream: 8,
-  firmcream: 10,
-  ganache: 10,
-  softganache: 10,
-  whippedganache: 15,
-  fudge: 15,
-  compote: 15,
-  curd: 15,
-  caramel: 15,
-};
-
-export const mixMinutes = (recipeId: string): number =>
-  makeMinutes[recipeId.replace(/^recipe-/, '')] ?? 12;
 
 /**
  * Minutes to pipe a job: its pieces by seconds each and its length by minutes a metre, and a fresh

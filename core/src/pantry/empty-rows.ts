@@ -1,4 +1,4 @@
-import type { Food, Recipe, Stock } from './types.ts';
+import { usualMakeMin, type Food, type Recipe, type Stock } from './types.ts';
 
 /** A new ingredient: nothing of it is known, and its label has not been read. */
 export const emptyFood = (id: string, name = ''): Food => ({
@@ -43,6 +43,7 @@ export const emptyRecipe = (id: string): Recipe => ({
   hazards: [],
   hottestC: null,
   holds: null,
+  makeMin: usualMakeMin,
   soakGPerMl: null,
 });
 

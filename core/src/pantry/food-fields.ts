@@ -17,7 +17,7 @@ import {
 import { hazards } from './hazards.ts';
 import { pantryLimits } from './limits.ts';
 import { common } from './row-fields.ts';
-import { coolPlaces, type RecipeHold } from './types.ts';
+import { coolPlaces, usualMakeMin, type RecipeHold } from './types.ts';
 import {
   keepingClasses,
   prepWays,
@@ -102,6 +102,10 @@ export const recipe = record<Recipe>({
       8,
     ),
   ).since(10),
+  makeMin: figure(at.makeMin)
+    .called('minutes of work', 'for one mixing of it')
+    .usually(usualMakeMin)
+    .since(13),
   soakGPerMl: orNull(figure(at.soakGPerMl))
     .called('a soak weighs', 'for what is brushed on layers; empty for what is not')
     .since(13),

@@ -32,6 +32,7 @@ export const pantryLimits = {
   bagG: { min: 50, max: 2000, kind: 'bowl' },
   roughnessMm: { min: 0, max: 5, kind: 'fine' },
   waitMin: { min: 1, max: 600, kind: 'minutes' },
+  makeMin: { min: 0, max: 240, kind: 'minutes' },
   soakGPerMl: { min: 0.8, max: 1.5, kind: 'density' },
   soakMlPerMl: { min: 0, max: 0.4, kind: 'share' },
   waterG: { min: 20, max: 30000, kind: 'bowl' },

@@ -318,6 +318,9 @@ export interface Ingredient {
   recipeId: string | null;
 }
 
+/** Making one mixing takes so long where nobody has said otherwise, min (estimate). */
+export const usualMakeMin = 12;
+
 /** A recipe in grams, with its own yield and, for a sponge, its own tin and time. */
 export interface Recipe extends Row {
   yieldG: number;
@@ -330,6 +333,8 @@ export interface Recipe extends Row {
   hottestC: number | null;
   /** What it waits for between its steps and before its use; null where nobody has said. */
   holds: RecipeHold[] | null;
+  /** Hands-on minutes for one mixing of what is no batter. */
+  makeMin: number;
   /** Density of what is brushed on layers, g/mL; null for what is not. */
   soakGPerMl: number | null;
 }

@@ -97,7 +97,11 @@ function holdingsAnew(tier: Tier, pantry: Pantry): Holding[] {
 /** What the layers are soaked with, by its recipe's own name. */
 function soakHolding(tier: Tier, pantry: Pantry): Holding {
   const id = soakIdOf(tier);
-  return recipeHolding(pantry.recipes.find((row) => row.id === id)?.name ?? 'soaking syrup', id, pantry);
+  return recipeHolding(
+    pantry.recipes.find((row) => row.id === id)?.name ?? 'soaking syrup',
+    id,
+    pantry,
+  );
 }
 
 const fondantHolding = (pantry: Pantry): Holding =>

@@ -1,5 +1,12 @@
 import { pantryLimits } from '../pantry/limits.ts';
-import type { Ingredient, Pantry, Recipe, Sponge, Spread } from '../pantry/types.ts';
+import {
+  usualMakeMin,
+  type Ingredient,
+  type Pantry,
+  type Recipe,
+  type Sponge,
+  type Spread,
+} from '../pantry/types.ts';
 import type { ReadMethod } from './read-method.ts';
 
 /** What a pasted recipe is to become. */
@@ -50,6 +57,7 @@ export function rowsOfPasted(pasted: Pasted, pantry: Pantry, freshId: () => stri
     hazards: method.hazards,
     hottestC: method.hottestC,
     holds: method.holds.length > 0 ? method.holds : waitsLike(spreadLike, pantry),
+    makeMin: usualMakeMin,
     soakGPerMl: null,
   };
   const made = { name, source: 'own' as const, ranges: {}, recipeId: recipe.id };

@@ -8,7 +8,6 @@ import { scheduleDay } from '../day/schedule.ts';
 import { dayTasks } from '../day/tasks.ts';
 import { withGanaches } from '../finish/ganache-recipe.ts';
 import { correctionsFor, type Corrections, noCorrections } from '../hand/corrections.ts';
-import { mixMinutes } from '../labour/minutes.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { planBuild } from '../plan/plan.ts';
@@ -97,7 +96,7 @@ function madeOf(
         massG: batch.mixes * batch.eachMixG,
         mixes: batch.mixes,
         largestMixG: batch.largestMixG,
-        minutesEach: mixMinutes(spread.recipeId),
+        minutesEach: findRow(larder, 'recipes', spread.recipeId).makeMin,
         madeAt,
         usedBy,
         keepsMin: keepingRows[spread.keeping].fridgeMin,

@@ -7,6 +7,22 @@ import { asList, asObject, type Loose } from '../loose.ts';
 
 /** Alcohol in rows of the house, as a share of their mass; nobody has said so of the user's own. */
 const alcohol: Record<string, number> = { rum: 0.33, 'orange-liqueur': 0.31, vanilla: 0.29 };
+/** Hands-on minutes for one mixing, as they were reckoned by the recipe's id; 12 for all others. */
+const makes: Record<string, number> = {
+  'recipe-buttercream': 15,
+  'recipe-meringue': 25,
+  'recipe-yolk': 25,
+  'recipe-cream': 8,
+  'recipe-firmcream': 10,
+  'recipe-ganache': 10,
+  'recipe-softganache': 10,
+  'recipe-whippedganache': 15,
+  'recipe-fudge': 15,
+  'recipe-compote': 15,
+  'recipe-curd': 15,
+  'recipe-caramel': 15,
+  'recipe-syrup': 8,
+};
 /** The only recipe that was brushed on, g/mL. */
 const soaks: Record<string, number> = { 'recipe-syrup': 1.2 };
 
@@ -22,7 +38,12 @@ export function rowFrom12(table: string, value: unknown): Loose {
   const row = asObject(value);
   const isOwn = row.source === 'own';
   if (table === 'foods') return { alcoholShare: isOwn ? 0 : roomFor(row), ...row };
-  if (table === 'recipes') return { soakGPerMl: soaks[String(row.id)] ?? null, ...row };
+  if (table === 'recipes')
+    return {
+      makeMin: makes[String(row.id)] ?? 12,
+      soakGPerMl: soaks[String(row.id)] ?? null,
+      ...row,
+    };
   return row;
 }
 

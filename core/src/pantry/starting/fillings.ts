@@ -29,7 +29,7 @@ export const fillingRecipes: Recipe[] = [
       'Add the icing sugar in three parts.',
       'Loosen with the cream and beat until smooth.',
     ],
-    { hazards: ['running machine'] },
+    { makeMin: 15, hazards: ['running machine'] },
   ),
   recipe(
     'meringue',
@@ -40,7 +40,12 @@ export const fillingRecipes: Recipe[] = [
       'Whisk until cool and stiff.',
       'Add the butter by the piece. It looks split midway and comes together.',
     ],
-    { hazards: ['running machine', 'steam', 'lightly cooked egg'], hotC: 80, caution: raw },
+    {
+      makeMin: 25,
+      hazards: ['running machine', 'steam', 'lightly cooked egg'],
+      hotC: 80,
+      caution: raw,
+    },
   ),
   recipe(
     'yolk',
@@ -52,6 +57,7 @@ export const fillingRecipes: Recipe[] = [
       'Beat in the butter by the piece.',
     ],
     {
+      makeMin: 25,
       hazards: ['running machine', 'hot sugar', 'lightly cooked egg'],
       hotC: 117,
       caution: `${syrup} ${raw}`,
@@ -70,14 +76,14 @@ export const fillingRecipes: Recipe[] = [
     'Whipped cream',
     [cream(1000), icing(60)],
     ['Whip cold cream and sugar to firm peaks, and stop there.'],
-    { holds: [rests(1, 0, 60)], hazards: ['running machine'] },
+    { makeMin: 8, holds: [rests(1, 0, 60)], hazards: ['running machine'] },
   ),
   recipe(
     'firmcream',
     'Stabilised whipped cream',
     [cream(900), of('mascarpone', 250), icing(90)],
     ['Loosen the mascarpone with a little cream.', 'Add the rest and whip to firm peaks.'],
-    { hazards: ['running machine'] },
+    { makeMin: 10, hazards: ['running machine'] },
   ),
   recipe(
     'ganache',
@@ -88,6 +94,7 @@ export const fillingRecipes: Recipe[] = [
       'Wait 2 minutes and stir from the middle.',
     ],
     {
+      makeMin: 10,
       holds: [cools(2, 50, 26, 'bowl', 120)],
       hazards: ['hot fat or cream', 'steam'],
       hotC: 90,
@@ -103,6 +110,7 @@ export const fillingRecipes: Recipe[] = [
       'Wait 2 minutes and stir from the middle.',
     ],
     {
+      makeMin: 10,
       holds: [cools(2, 50, 26, 'bowl', 180)],
       hazards: ['hot fat or cream', 'steam'],
       hotC: 90,
@@ -118,6 +126,7 @@ export const fillingRecipes: Recipe[] = [
       'Whip it cold until it holds, no longer: it turns grainy.',
     ],
     {
+      makeMin: 15,
       holds: [cools(1, 50, 10, 'fridge', 360, 3 * 24 * 60), rests(2, 0, 15)],
       hazards: ['hot fat or cream', 'steam', 'running machine'],
       hotC: 90,
@@ -130,6 +139,7 @@ export const fillingRecipes: Recipe[] = [
     [dark(300), butter(220), icing(420), of('milk', 140), of('cocoa', 40)],
     ['Warm milk, butter and chocolate to 60 °C.', 'Beat in sugar and cocoa; cool until it holds.'],
     {
+      makeMin: 15,
       holds: [cools(2, 58, 28, 'bowl')],
       hazards: ['hot fat or cream', 'running machine'],
       hotC: 60,
@@ -152,6 +162,7 @@ export const fillingRecipes: Recipe[] = [
       'Stir in the cornflour in the water, boil 1 minute, cool.',
     ],
     {
+      makeMin: 15,
       holds: [cools(2, 98, 20, 'tray')],
       hazards: ['hot sugar', 'steam'],
       hotC: 102,
@@ -169,6 +180,7 @@ export const fillingRecipes: Recipe[] = [
       'Strain, beat in the butter, chill under film.',
     ],
     {
+      makeMin: 15,
       holds: [cools(2, 75, 8, 'tray in the fridge')],
       hazards: ['hot fat or cream', 'steam'],
       hotC: 82,
@@ -200,6 +212,7 @@ export const fillingRecipes: Recipe[] = [
       'Stir in butter and salt; cook to 108 °C; cool.',
     ],
     {
+      makeMin: 15,
       holds: [cools(3, 106, 28, 'bowl')],
       hazards: ['hot sugar', 'hot fat or cream', 'steam'],
       hotC: 180,

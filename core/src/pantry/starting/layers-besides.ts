@@ -87,6 +87,7 @@ export const besideRecipes: Recipe[] = [
     hotC: 104,
     caution: syrup,
     loss: 0.03,
+    makeMin: 8,
     soakGPerMl: 1.2,
   }),
   recipe(
@@ -97,21 +98,21 @@ export const besideRecipes: Recipe[] = [
       'Boil sugar and water once and let it cool.',
       'Stir in the vanilla, cold: heat drives it off.',
     ],
-    { holds: [cools(1, 102, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 102, caution: syrup, loss: 0.03, soakGPerMl: 1.15 }, // prettier-ignore
+    { holds: [cools(1, 102, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 102, caution: syrup, loss: 0.03, makeMin: 8, soakGPerMl: 1.15 }, // prettier-ignore
   ),
   recipe(
     'lemon-soak',
     'Lemon syrup',
     [sugar(400), of('water', 300), of('lemon-juice', 300), of('lemon-zest', 10)],
     ['Boil sugar and water once with the zest and let it cool.', 'Stir in the juice and strain.'],
-    { holds: [cools(1, 102, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 102, caution: syrup, loss: 0.03, soakGPerMl: 1.16 }, // prettier-ignore
+    { holds: [cools(1, 102, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 102, caution: syrup, loss: 0.03, makeMin: 8, soakGPerMl: 1.16 }, // prettier-ignore
   ),
   recipe(
     'coffee-soak',
     'Coffee soak',
     [of('coffee', 850), sugar(150)],
     ['Brew it strong, stir the sugar in while it is hot, and let it cool.'],
-    { holds: [cools(1, 90, 26, 'bowl')], hazards: ['steam'], hotC: 90, caution: scalds('Hot coffee'), soakGPerMl: 1.05 }, // prettier-ignore
+    { holds: [cools(1, 90, 26, 'bowl')], hazards: ['steam'], hotC: 90, caution: scalds('Hot coffee'), makeMin: 8, soakGPerMl: 1.05 }, // prettier-ignore
   ),
   recipe(
     'rum-soak',
@@ -121,7 +122,7 @@ export const besideRecipes: Recipe[] = [
       'Boil sugar and water once and let it cool.',
       'Stir in the rum, cold and away from any flame.',
     ],
-    { holds: [cools(1, 103, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 103, caution: syrup, loss: 0.03, soakGPerMl: 1.11 }, // prettier-ignore
+    { holds: [cools(1, 103, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 103, caution: syrup, loss: 0.03, makeMin: 8, soakGPerMl: 1.11 }, // prettier-ignore
   ),
   recipe(
     'orange-soak',
@@ -131,6 +132,6 @@ export const besideRecipes: Recipe[] = [
       'Boil sugar and water once and let it cool.',
       'Stir in the liqueur, cold and away from any flame.',
     ],
-    { holds: [cools(1, 102, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 102, caution: syrup, loss: 0.03, soakGPerMl: 1.12 }, // prettier-ignore
+    { holds: [cools(1, 102, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 102, caution: syrup, loss: 0.03, makeMin: 8, soakGPerMl: 1.12 }, // prettier-ignore
   ),
 ];

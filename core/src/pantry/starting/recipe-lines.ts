@@ -1,5 +1,11 @@
 import type { Hazard } from '../hazards.ts';
-import type { CoolPlace, Ingredient, Recipe, RecipeHold } from '../types.ts';
+import {
+  usualMakeMin,
+  type CoolPlace,
+  type Ingredient,
+  type Recipe,
+  type RecipeHold,
+} from '../types.ts';
 import { startingFoods } from './foods.ts';
 
 /* How recipes of the house are written down: lines by their ingredient, a recipe by its lines. */
@@ -47,6 +53,8 @@ interface Extra {
   holds?: RecipeHold[];
   /** What is lost by scraping and by boiling away, as a share. */
   loss?: number;
+  /** Hands-on minutes for one mixing. */
+  makeMin?: number;
   /** What is brushed on layers, g/mL. */
   soakGPerMl?: number;
 }
@@ -72,6 +80,7 @@ export function recipe(
     hazards: extra.hazards ?? [],
     hottestC: extra.hotC ?? 21,
     holds: extra.holds ?? [],
+    makeMin: extra.makeMin ?? usualMakeMin,
     soakGPerMl: extra.soakGPerMl ?? null,
   };
 }

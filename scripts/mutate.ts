@@ -8,7 +8,17 @@ const tests: Record<string, string[]> = {
   units: ['units', 'units-edges'],
   fill: ['fill', 'settle', 'coat-and-fill'],
   support: ['statics', 'support', 'support-parts'],
-  document: ['files', 'fields', 'merge', 'migrations', 'edit', 'since', 'carried-rows', 'faults', 'step-keys'],
+  document: [
+    'files',
+    'fields',
+    'merge',
+    'migrations',
+    'edit',
+    'since',
+    'carried-rows',
+    'faults',
+    'step-keys',
+  ],
 };
 const [folder = '', only] = process.argv.slice(2);
 if (!tests[folder]) {

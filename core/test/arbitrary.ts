@@ -10,6 +10,7 @@ import {
   levellings,
   limits,
   portions,
+  inclusionWays,
   soakStyles,
   surfaceWays,
   type Build,
@@ -120,8 +121,16 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
         }),
         { minLength: limits.layers.max - 1, maxLength: limits.layers.max - 1 },
       ),
-      inclusion: orNull(
+      inclusions: fc.uniqueArray(
         fc.record({
+          id: fc.uuid(),
+          way: fc.constantFrom(...inclusionWays),
+          eachTin: orNull(
+            fc.record({
+              count: fc.integer(limits.inclusionCount),
+              pieceG: between(limits.inclusionPieceG),
+            }),
+          ),
           name: fc.constant('walnuts'),
           foodId: orNull(idOf(pantry.foods)),
           gPerKg: between(limits.inclusionGPerKg),
@@ -130,6 +139,7 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
           waterShare: between(limits.waterShare),
           tempC: between(limits.partC),
         }),
+        { maxLength: 3, selector: ({ id }) => id },
       ),
       stockId: fc.constant(null),
       surfaces: fc.array(

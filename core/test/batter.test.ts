@@ -1,3 +1,4 @@
+import { newInclusion } from '../src/index.ts';
 import { describe, expect, it } from 'vitest';
 import { batterForTins, usualYieldG } from '../src/batter/customary.ts';
 import { mostBatterMl } from '../src/batter/leftover.ts';
@@ -37,40 +38,39 @@ describe('batter in a tin', () => {
 describe('how warm a batter is', () => {
   it('is as warm as the room where nothing is cold, and colder by cold eggs', () => {
     const kitchen = startingKitchen;
-    const warm = batterMixture(tierOf(), recipe, kitchen, pantry.foods).tempC;
+    const warm = batterMixture(tierOf(), recipe, kitchen, pantry.foods, []).tempC;
     expect(warm).toBeCloseTo(kitchen.roomC, 6);
     const egg = recipe.ingredients.find(({ name }) => /egg/i.test(name))!;
     const cold = tierOf((tier) => (tier.temps = [{ name: egg.name, tempC: 4 }]));
-    const by = batterMixture(cold, recipe, kitchen, pantry.foods).tempC;
+    const by = batterMixture(cold, recipe, kitchen, pantry.foods, []).tempC;
     expect(by).toBeLessThan(warm - 2);
     expect(by).toBeGreaterThan(4);
   });
   it('frozen berries are among its parts by their share, and make it bake slower', () => {
     const berries = tierOf((tier) => {
-      tier.inclusion = {
-        name: 'raspberries',
-        foodId: 'raspberries',
-        gPerKg: 200,
-        densityGPerMl: 1,
-        allergens: [],
-        waterShare: 0.86,
-        tempC: -18,
-      };
+      tier.inclusions = [
+        {
+          ...newInclusion('pieces'),
+          name: 'raspberries',
+          foodId: 'raspberries',
+          gPerKg: 200,
+          densityGPerMl: 1,
+          allergens: [],
+          waterShare: 0.86,
+          tempC: -18,
+        },
+      ];
     });
-    const parts = batterParts(berries, recipe, startingKitchen, pantry.foods);
+    const folded = [{ inclusion: berries.inclusions[0]!, perG: 0.2 }];
+    const parts = batterParts(berries, recipe, startingKitchen, pantry.foods, folded);
     expect(parts).toHaveLength(recipe.ingredients.length + 1);
     expect(parts.at(-1)!.massG).toBeCloseTo(recipe.yieldG * 0.2, 6);
-    const { tempC } = batterMixture(berries, recipe, startingKitchen, pantry.foods);
+    const { tempC } = batterMixture(berries, recipe, startingKitchen, pantry.foods, folded);
     expect(tempC).toBeLessThan(10);
-    const slower = slowerBy(
-      berries,
-      recipe,
-      sponge.rise / sponge.batterDensityGPerMl,
-      pantry.foods,
-    );
+    const slower = slowerBy(recipe, sponge.rise / sponge.batterDensityGPerMl, folded, pantry.foods);
     expect(slower).toBeGreaterThan(1.1);
     expect(slower).toBeLessThan(2);
-    expect(slowerBy(tierOf(), recipe, 2, pantry.foods)).toBe(1);
+    expect(slowerBy(recipe, 2, [], pantry.foods)).toBe(1);
   });
 });
 

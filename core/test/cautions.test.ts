@@ -9,6 +9,7 @@ import {
   type Build,
   type Caution,
   type Pantry,
+  newInclusion,
 } from '../src/index.ts';
 import { pantry } from './arbitrary.ts';
 
@@ -33,15 +34,18 @@ describe('cautions of the bake', () => {
   });
   it('tell of ice that does not melt, and of a cold batter', () => {
     const berries = (gPerKg: number, tempC: number) => (b: Build) => {
-      b.tiers[0]!.inclusion = {
-        name: 'berries',
-        foodId: null,
-        gPerKg,
-        densityGPerMl: 0.95,
-        allergens: [],
-        waterShare: 0.85,
-        tempC,
-      };
+      b.tiers[0]!.inclusions = [
+        {
+          ...newInclusion('pieces'),
+          name: 'berries',
+          foodId: null,
+          gPerKg,
+          densityGPerMl: 0.95,
+          allergens: [],
+          waterShare: 0.85,
+          tempC,
+        },
+      ];
     };
     expect(words(of('tier-1/ice', berries(900, -18)))).toContain('Thaw the pieces');
     const names = pantry.recipes

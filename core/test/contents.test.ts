@@ -17,6 +17,7 @@ import {
   writeFoods,
   type Build,
   type Food,
+  newInclusion,
 } from '../src/index.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
 
@@ -26,6 +27,7 @@ const buildWith = (change: (build: Build) => void): Build => {
   return build;
 };
 const inclusion = (foodId: string | null) => ({
+  ...newInclusion('pieces'),
   name: 'hazelnuts',
   foodId,
   gPerKg: 150,
@@ -44,7 +46,7 @@ const pieces = (foodId: string | null) => ({
   allergens: [],
 });
 const nutty: [string, (build: Build, foodId: string | null) => void][] = [
-  ['folded in', (b, id) => (b.tiers[0]!.inclusion = inclusion(id))],
+  ['folded in', (b, id) => (b.tiers[0]!.inclusions = [inclusion(id)])],
   ['in a filling', (b, id) => (b.tiers[0]!.gaps[0]!.pieces = pieces(id))],
   [
     'pressed on',
@@ -124,7 +126,7 @@ describe('what a cake holds', () => {
   it('says of a new ingredient, a bought layer and a lost recipe that they are not known', () => {
     const own = startingPantry();
     own.foods.push(emptyFood('own-1', 'star dust'));
-    const built = buildWith((b) => (b.tiers[0]!.inclusion = inclusion('own-1')));
+    const built = buildWith((b) => (b.tiers[0]!.inclusions = [inclusion('own-1')]));
     expect(planShape(built, structuredClone(own)).unknownLines).toEqual(['star dust']);
     own.foods.at(-1)!.declared = true;
     expect(planShape(built, structuredClone(own)).unknownLines).toEqual([]);
@@ -158,10 +160,12 @@ describe('what a cake holds', () => {
       fc.property(anyBuild, (build) => {
         const plan = planShape(build, pantry);
         const rows = build.tiers.flatMap((tier) =>
-          [tier.inclusion, tier.pressed, ...tier.gaps.map((gap) => gap.pieces)].flatMap((part) => {
-            const food = part && foodOf(pantry.foods, part.foodId);
-            return food ? [food] : part ? [null] : [];
-          }),
+          [...tier.inclusions, tier.pressed, ...tier.gaps.map((gap) => gap.pieces)].flatMap(
+            (part) => {
+              const food = part && foodOf(pantry.foods, part.foodId);
+              return food ? [food] : part ? [null] : [];
+            },
+          ),
         );
         for (const food of rows)
           if (food)

@@ -183,8 +183,12 @@ describe('tiers in one oven', () => {
           expect(filled.flatMap(({ amounts }) => amounts)).toHaveLength(
             tier.bake.value.cakes.length,
           );
-          const all = tier.bake.value.batterG + tier.bake.value.inclusionG;
+          const { batterG, foldedG, inclusionG } = tier.bake.value;
+          const all = batterG + foldedG;
           expect(sum(filled.map(grams))).toBeCloseTo(all, 4);
+          // what is laid into the tins is weighed there
+          const laid = filled.flatMap(({ list }) => list.map(({ value }) => value));
+          expect(sum(laid)).toBeCloseTo(inclusionG - foldedG, 4);
           const mixed = ofKind(own, 'mix').filter(({ line }) => line.load !== null);
           expect(sum(mixed.map(grams))).toBeCloseTo(all, 4);
         }

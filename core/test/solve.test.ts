@@ -29,6 +29,7 @@ import {
   type HeightAnswer,
   type HeightQuestion,
   type Kitchen,
+  newInclusion,
 } from '../src/index.ts';
 import { pantry } from './arbitrary.ts';
 
@@ -362,8 +363,12 @@ describe('the batter in hand', () => {
       allergens: [],
       waterShare: 0.85,
     };
-    const wet = minutes((b) => (b.tiers[0]!.inclusion = { ...berries, tempC: 20 }));
-    const frozen = minutes((b) => (b.tiers[0]!.inclusion = { ...berries, tempC: -18 }));
+    const wet = minutes(
+      (b) => (b.tiers[0]!.inclusions = [{ ...newInclusion('pieces'), ...berries, tempC: 20 }]),
+    );
+    const frozen = minutes(
+      (b) => (b.tiers[0]!.inclusions = [{ ...newInclusion('pieces'), ...berries, tempC: -18 }]),
+    );
     expect(wet).toBeGreaterThan(plain);
     expect(frozen).toBeGreaterThan(wet * 1.03);
   });

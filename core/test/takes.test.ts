@@ -10,6 +10,7 @@ import {
   type Plan,
   type Recipe,
   type Step,
+  newInclusion,
 } from '../src/index.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
 import { demo, placedOf, stepsOf, tasksOf } from './work-kit.ts';
@@ -106,15 +107,18 @@ describe('fruit is made ready', () => {
       gPerCm2: 0,
       allergens: [],
     };
-    tier!.inclusion = {
-      name: 'raisins',
-      foodId: 'raisins',
-      gPerKg: 150,
-      densityGPerMl: 1.2,
-      allergens: [],
-      waterShare: 0.16,
-      tempC: 20,
-    };
+    tier!.inclusions = [
+      {
+        ...newInclusion('pieces'),
+        name: 'raisins',
+        foodId: 'raisins',
+        gPerKg: 150,
+        densityGPerMl: 1.2,
+        allergens: [],
+        waterShare: 0.16,
+        tempC: 20,
+      },
+    ];
   });
   const plan = planBuild(berries, pantry);
   const steps = stepsOf(plan);

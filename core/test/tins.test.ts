@@ -17,6 +17,7 @@ import {
   type Caution,
   type Tier,
   type Tin,
+  newInclusion,
 } from '../src/index.ts';
 import { pantry } from './arbitrary.ts';
 
@@ -95,15 +96,18 @@ describe('batter', () => {
   it('with pieces in it rises less: they add mass and their own volume only', () => {
     const plain = bakeOf(round20(), tin('round-20')).plan;
     const tier = round20();
-    tier.inclusion = {
-      name: 'figs',
-      foodId: null,
-      gPerKg: 200,
-      densityGPerMl: 0.8,
-      allergens: [],
-      waterShare: 0.2,
-      tempC: 20,
-    };
+    tier.inclusions = [
+      {
+        ...newInclusion('pieces'),
+        name: 'figs',
+        foodId: null,
+        gPerKg: 200,
+        densityGPerMl: 0.8,
+        allergens: [],
+        waterShare: 0.2,
+        tempC: 20,
+      },
+    ];
     const { plan } = bakeOf(tier, tin('round-20'));
     expect(plan.batterG).toBeLessThan(plain.batterG);
     expect(plan.inclusionG).toBeCloseTo(plan.batterG * 0.2, 9);

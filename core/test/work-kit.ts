@@ -16,6 +16,18 @@ import { pantry } from './arbitrary.ts';
 
 /* What tests of the work share: the demo's cakes, their steps and tasks. */
 
+/** A build of before version 13 with what is folded into its batters as the list that it became. */
+export function piecesAsList<T>(build: T): T {
+  const { tiers, ...rest } = build as { tiers: Record<string, unknown>[] };
+  return {
+    ...rest,
+    tiers: tiers.map(({ inclusion, ...tier }) => ({
+      ...tier,
+      ...(inclusion === undefined ? {} : { inclusions: inclusion ? [inclusion] : [] }),
+    })),
+  } as T;
+}
+
 /** A cake of the demo, as its file has it. */
 export function demo(name: string): Build {
   const url = new URL(`../../demo/${name}.json`, import.meta.url);

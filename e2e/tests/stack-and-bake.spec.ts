@@ -168,6 +168,24 @@ test('soak and a hidden centre are drawn, weighed and on the bench', async ({ pa
   await expect(page.getByText('Alcohol: no flame')).toBeVisible();
 });
 
+test('pieces with the batter: laid under it by count, folded in by weight, each at its step', async ({
+  page,
+}) => {
+  await openDemo(page, 'Meridian', 'bake');
+  const pieces = page.getByTestId('batter-pieces');
+  await page.getByTestId('add-pieces').click();
+  await pieces.getByLabel('How pieces 1 go in').selectOption({ label: 'lay under it' });
+  await pieces.getByLabel('How pieces 1 are counted').selectOption({ label: 'so many to a tin' });
+  await expect(pieces).toContainText('120 g in all');
+  await page.getByTestId('add-pieces').click();
+  await expect(pieces.getByLabel('How pieces 2 go in')).toHaveValue('folded in');
+  await page.keyboard.press('b');
+  await page.getByTestId('all-steps').click();
+  await page.getByRole('dialog').getByText('Fill the tin').first().click();
+  await expect(page.getByText('chopped pieces, first, on the bottom').first()).toBeVisible();
+  await expect(page.getByText('12 pieces').first()).toBeVisible();
+});
+
 test('layers of other kinds: crepes by count, a crisp disc with its caution', async ({ page }) => {
   await openDemo(page, 'Meridian');
   await page.getByRole('combobox', { name: 'What layer 2 is' }).selectOption({ label: 'Crepe' });

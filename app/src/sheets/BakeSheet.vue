@@ -37,13 +37,13 @@ const tab = ref<Tab>('tins');
 const title = computed(() => {
   const name = props.build.tiers.length > 1 ? `${tier.value.name}: ` : '';
   if (!tierPlan.value.bake.ok) return `${name}the batter cannot be worked out yet`;
-  const { cakes, batterG, inclusionG } = tierPlan.value.bake.value;
+  const { cakes, batterG, foldedG } = tierPlan.value.bake.value;
   const n = cakes.length;
   const { stock } = tierPlan.value.bake.value;
   if (stock)
     return `${name}${stock.count} ${stock.count === 1 ? 'layer' : 'layers'} out of the ${stock.row.keptIn}`;
   if (n === 0) return `${name}${name ? 'n' : 'N'}othing to bake in a tin`;
-  return `${name}${units.text(batterG + inclusionG, 'bowl')} of batter in ${n === 1 ? 'one tin' : `${n} tins`}`;
+  return `${name}${units.text(batterG + foldedG, 'bowl')} of batter in ${n === 1 ? 'one tin' : `${n} tins`}`;
 });
 </script>
 

@@ -9,12 +9,19 @@ import {
 import { foodOf } from '../pantry/find.ts';
 import type { Food, Kitchen, Recipe } from '../pantry/types.ts';
 
+/** One kind of pieces, and how much of it there is to a gram of batter. */
+export interface PiecesPerG {
+  inclusion: Inclusion;
+  perG: number;
+}
+
 /** The parts of a tier's batter with their temperatures, in the recipe's own amounts, g. */
 export function batterParts(
   tier: Tier,
   recipe: Recipe,
   kitchen: Kitchen,
   foods: readonly Food[],
+  foldedIn: readonly PiecesPerG[],
 ): MixPart[] {
   const tempOf = (name: string): number =>
     tier.temps.find((t) => t.name === name)?.tempC ?? kitchen.roomC;
@@ -25,16 +32,12 @@ export function batterParts(
       tempC: tempOf(i.name),
       made: foodOf(foods, i.foodId) ?? null,
     })),
-    ...(tier.inclusion
-      ? [
-          {
-            name: tier.inclusion.name,
-            massG: (recipe.yieldG * tier.inclusion.gPerKg) / 1000,
-            tempC: tier.inclusion.tempC,
-            made: inclusionMade(tier.inclusion, foods),
-          },
-        ]
-      : []),
+    ...foldedIn.map(({ inclusion, perG }) => ({
+      name: inclusion.name,
+      massG: recipe.yieldG * perG,
+      tempC: inclusion.tempC,
+      made: inclusionMade(inclusion, foods),
+    })),
   ];
 }
 
@@ -44,7 +47,8 @@ export const batterMixture = (
   recipe: Recipe,
   kitchen: Kitchen,
   foods: readonly Food[],
-): Mixture => mixTemperature(batterParts(tier, recipe, kitchen, foods));
+  foldedIn: readonly PiecesPerG[],
+): Mixture => mixTemperature(batterParts(tier, recipe, kitchen, foods, foldedIn));
 
 /** Pieces by their row, with as much water as was said of them; by that alone where they have none. */
 const inclusionMade = (inclusion: Inclusion, foods: readonly Food[]): Made => {
@@ -63,23 +67,21 @@ const inclusionMade = (inclusion: Inclusion, foods: readonly Food[]): Made => {
  * How much more heat the tin's content takes, for its volume, than plain batter: pieces do not rise
  * and their water has to be warmed. 1 and above.
  *
- * @param x grams of pieces to the gram of batter; @param mlPerG baked volume of a gram of plain batter
+ * @param pieces all that is in the tin; @param mlPerG baked volume of a gram of plain batter
  */
 export function slowerBy(
-  tier: Tier,
   recipe: Recipe,
   mlPerG: number,
+  pieces: readonly PiecesPerG[],
   foods: readonly Food[],
 ): number {
-  if (!tier.inclusion) return 1;
-  const x = tier.inclusion.gPerKg / 1000;
   const mass = recipe.ingredients.reduce((sum, i) => sum + i.massG, 0);
   const batter =
     recipe.ingredients.reduce(
       (sum, i) => sum + i.massG * capacityOf(foodOf(foods, i.foodId) ?? null),
       0,
     ) / mass;
-  const { densityGPerMl } = tier.inclusion;
-  const pieces = capacityOf(inclusionMade(tier.inclusion, foods));
-  return Math.max(1, ((batter + x * pieces) / (mlPerG + x / densityGPerMl)) * (mlPerG / batter));
+  const heat = pieces.reduce((sum, { inclusion, perG }) => sum + perG * capacityOf(inclusionMade(inclusion, foods)), batter); // prettier-ignore
+  const ml = pieces.reduce((sum, { inclusion, perG }) => sum + perG / inclusion.densityGPerMl, mlPerG); // prettier-ignore
+  return Math.max(1, (heat / ml) * (mlPerG / batter));
 }

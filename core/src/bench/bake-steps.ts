@@ -1,4 +1,4 @@
-import type { Tier } from '../document/types.ts';
+import type { InclusionWay, Tier } from '../document/types.ts';
 import { doneC } from '../heat/bake-time.ts';
 import { handsOn } from '../labour/minutes.ts';
 import type { TierLoad } from '../oven/tier-loads.ts';
@@ -7,6 +7,8 @@ import { phrase } from '../units/phrase.ts';
 import { loadLine, type OperationKind } from '../workflow/operation.ts';
 import { keyOf, type BakeContext } from './bake-context.ts';
 import { mixingSteps } from './batter-steps.ts';
+import { holdsCaution } from './holds-caution.ts';
+import { takenOf } from './recipe-steps.ts';
 import { ovenCaution, step, type Amount, type ListItem, type Step } from './steps.ts';
 
 /** From the ingredients to cold cakes, load by load of the oven. */
@@ -106,10 +108,11 @@ function fillStep(context: BakeContext, load: TierLoad): Step {
       ),
       amounts: cakes.map((cake): Amount => ({
         label: tinName(context, cake),
-        value: cake.batterG + cake.inclusionG,
+        value: cake.batterG + cake.foldedG,
         kind: 'bowl',
         figure: `${tier.id}/cake/${cake.index}/batter`,
       })),
+      ...laidIn(context, load),
       checks: [
         cakes.some((cake) => cake.fillShare > 2 / 3)
           ? 'Fuller than the customary two thirds: put a tray on the shelf below'
@@ -122,6 +125,38 @@ function fillStep(context: BakeContext, load: TierLoad): Step {
       ],
     },
   );
+}
+
+const laidWords: Record<Exclude<InclusionWay, 'folded in'>, { order: number; label: string }> = {
+  'laid under': { order: 0, label: 'first, on the bottom' },
+  swirled: { order: 1, label: 'drawn through it with a knife' },
+  'laid on top': { order: 2, label: 'on the batter' },
+};
+
+/** Pieces that are laid into the tins, in the order they are: beneath, through, on top. */
+function laidIn(
+  context: BakeContext,
+  { cakes }: TierLoad,
+): Pick<Step, 'list' | 'takes' | 'cautions'> {
+  const { tier, pantry } = context;
+  const laid = tier.inclusions
+    .flatMap((one, k) => (one.way === 'folded in' ? [] : [{ one, k, ...laidWords[one.way] }]))
+    .sort((a, b) => a.order - b.order);
+  return {
+    list: laid.flatMap(({ one, k, label }) =>
+      cakes.map((cake): ListItem => ({
+        label: `${one.name}, ${label}${cakes.length > 1 ? `: ${tinName(context, cake)}` : ''}`,
+        value: cake.piecesG[k]!,
+        kind: 'bowl',
+        note: one.eachTin ? `${one.eachTin.count} pieces` : null,
+      })),
+    ),
+    takes: laid.flatMap(
+      ({ one, k }) =>
+      takenOf(one, cakes.reduce((sum, cake) => sum + cake.piecesG[k]!, 0)), // prettier-ignore
+    ),
+    cautions: laid.flatMap(({ one }) => holdsCaution(one, pantry.foods)),
+  };
 }
 
 /** Some of its batter waits for a later load. */

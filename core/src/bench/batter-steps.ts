@@ -1,3 +1,4 @@
+import { isFoldedIn } from '../batter/pieces.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { widthMm } from '../outline/outline.ts';
 import { mixingOf, type TierLoad } from '../oven/tier-loads.ts';
@@ -23,7 +24,10 @@ export function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number
   const at = `${tier.id}/cake`;
   const isMachined = recipe.hazards.includes('running machine');
   const batterG = sumOf(mixed, (cake) => cake.batterG);
-  const inclusionG = sumOf(mixed, (cake) => cake.inclusionG);
+  const foldedG = sumOf(mixed, (cake) => cake.foldedG);
+  const folded = tier.inclusions.flatMap((inclusion, k) =>
+    isFoldedIn(inclusion) ? [{ inclusion, massG: sumOf(mixed, (cake) => cake.piecesG[k]!) }] : [],
+  );
   const { share, mixes } = mixingOf(mixed, bake, recipe, kitchen);
   const whole = mixed.length === bake.cakes.length;
   const each = mixes === 1 && whole ? scaled : scaleRecipe(recipe, (scaled.makesG * share) / mixes);
@@ -57,27 +61,23 @@ export function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number
             : null,
         list: [
           ...linesOf(each, mixes),
-          ...(tier.inclusion
-            ? [
-                {
-                  label: `${tier.inclusion.name}, to fold in`,
-                  value: inclusionG,
-                  kind: 'bowl' as const,
-                  note: 'dust with flour',
-                },
-              ]
-            : []),
+          ...folded.map(({ inclusion, massG }) => ({
+            label: `${inclusion.name}, to fold in`,
+            value: massG,
+            kind: 'bowl' as const,
+            note: 'dust with flour',
+          })),
         ],
         takes: [
           ...takenBy(each, mixes),
-          ...(tier.inclusion ? takenOf(tier.inclusion, inclusionG) : []),
+          ...folded.flatMap(({ inclusion, massG }) => takenOf(inclusion, massG)),
         ],
         checks:
           warm.length > 0
             ? [`At room temperature, or the batter will look grainy: ${warm.join(', ')}`]
             : [],
         cautions: [
-          ...(tier.inclusion ? holdsCaution(tier.inclusion, foods) : []),
+          ...folded.flatMap(({ inclusion }) => holdsCaution(inclusion, foods)),
           ...scalingRules(recipe, each.factor, widthMm(context.tin.outline), foods),
         ],
       },
@@ -96,7 +96,7 @@ export function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number
         amounts: [
           {
             label: 'batter in all',
-            value: batterG + inclusionG,
+            value: batterG + foldedG,
             kind: 'bowl',
             figure: whole ? `${tier.id}/batter` : null,
           },
@@ -108,7 +108,7 @@ export function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number
         record: {
           kind: 'mass',
           label: 'batter in the bowl',
-          planned: batterG + inclusionG,
+          planned: batterG + foldedG,
           show: 'bowl',
           hand: 'batter',
         },

@@ -8,13 +8,14 @@ import { drip, piped, pour, topping } from './finish-fields.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 import { freshId } from './fresh-id.ts';
 import { card, dowels, journey, standing } from './support-fields.ts';
-import { coat, gap, layer, surface, tier } from './tier-fields.ts';
+import { coat, gap, inclusion, layer, surface, tier } from './tier-fields.ts';
 import type {
   Bench,
   Brief,
   Build,
   Coat,
   Gap,
+  Inclusion,
   Layer,
   PipingJob,
   Surface,
@@ -76,6 +77,9 @@ const usualSurfaces: Record<
 /** Something on the surface as it is usually put on (estimates). */
 export const newSurface = (id: string, way: SurfaceWay): Surface =>
   usualOf(surface, { id, way, ...usualSurfaces[way] });
+
+/** Chopped pieces folded into the batter, until somebody says which. */
+export const newInclusion = (id: string): Inclusion => usualOf(inclusion, { id });
 
 /** A dozen berries round the rim. */
 export const newTopping = (id: string): Topping => usualOf(topping, { id });

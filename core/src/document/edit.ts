@@ -29,7 +29,7 @@ export const spreadIdsOf = (tier: Tier): string[] => [
 
 /** Pieces that lie inside the cake: in its batter, between its layers, in its core. */
 export const piecesOf = (tier: Tier) =>
-  [tier.inclusion, ...tier.gaps.map((gap) => gap.pieces), tier.centre?.pieces ?? null].filter(
+  [...tier.inclusions, ...tier.gaps.map((gap) => gap.pieces), tier.centre?.pieces ?? null].filter(
     (part) => part !== null,
   );
 

@@ -123,10 +123,10 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
           innerSpreadId: toOrNull('spreads', tier.coat.innerSpreadId),
           topSpreadId: toOrNull('spreads', tier.coat.topSpreadId),
         },
-        inclusion: tier.inclusion && {
-          ...tier.inclusion,
-          foodId: toOrNull('foods', tier.inclusion.foodId),
-        },
+        inclusions: tier.inclusions.map((one) => ({
+          ...one,
+          foodId: toOrNull('foods', one.foodId),
+        })),
         // plain syrup of another house is not the one of this
         soakId: renamed.recipes.get(soakIdOf(tier)) ?? tier.soakId,
         stockId: hasStock(tier.stockId) ? tier.stockId : null,

@@ -6,6 +6,7 @@ import { limits } from './limits.ts';
 import { allergenList, name, outline, tint } from './common-fields.ts';
 import { figure, flag, id, list, oneOf, orNull, record, wholeFigure } from '../fields/field.ts';
 import {
+  inclusionWays,
   levellings,
   soakStyles,
   surfaceWays,
@@ -114,6 +115,24 @@ export const coat = record<Coat>({
   topMm: orNull(figure(limits.coatMm)).called('coat on top'),
 });
 
+export const inclusion = record<Inclusion>({
+  id: id().since(13),
+  way: oneOf(inclusionWays).usually('folded in').since(13),
+  eachTin: orNull(
+    record<NonNullable<Inclusion['eachTin']>>({
+      count: wholeFigure(limits.inclusionCount),
+      pieceG: figure(limits.inclusionPieceG).called('weight of one piece'),
+    }),
+  ).since(13),
+  name: name().usually('chopped pieces'),
+  foodId: orNull(id()),
+  gPerKg: figure(limits.inclusionGPerKg).usually(150),
+  densityGPerMl: figure(limits.inclusionDensity).usually(0.7),
+  allergens: allergenList(),
+  waterShare: figure(limits.waterShare).usually(0.2),
+  tempC: figure(limits.partC).usually(20),
+});
+
 export const surface = record<Surface>({
   id: id(),
   way: oneOf(surfaceWays),
@@ -141,17 +160,7 @@ export const tier = record<Tier>({
     (layers) => new Set(layers.map((layer) => layer?.id)).size === layers.length,
   ),
   gaps: list(gap, limits.layers.max - 1),
-  inclusion: orNull(
-    record<Inclusion>({
-      name: name(),
-      foodId: orNull(id()),
-      gPerKg: figure(limits.inclusionGPerKg),
-      densityGPerMl: figure(limits.inclusionDensity),
-      allergens: allergenList(),
-      waterShare: figure(limits.waterShare),
-      tempC: figure(limits.partC),
-    }),
-  ),
+  inclusions: list(inclusion, limits.inclusions.max).called('pieces with the batter').since(13),
   coat,
   fondant: orNull(
     record<Fondant>({

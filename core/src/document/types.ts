@@ -95,8 +95,15 @@ export interface Gap {
   /** Sauce run over the filling. */
   drizzle: { spreadId: string; gPerCm2: number } | null;
 }
-/** Pieces folded into the batter, in grams for a kilogram of batter. */
+export const inclusionWays = ['folded in', 'laid under', 'laid on top', 'swirled'] as const;
+/** Through all of the batter, on the bottom of the tin, on the batter, or drawn through it in the tin. */
+export type InclusionWay = (typeof inclusionWays)[number];
+/** Pieces that go with the batter: grams for a kilogram of it, or so many to each tin. */
 export interface Inclusion {
+  id: string;
+  way: InclusionWay;
+  /** Null where they go by the kilogram of batter. */
+  eachTin: { count: number; pieceG: number } | null;
   name: string;
   /** The ingredient they are; null where that was never said, and nothing is known of them. */
   foodId: string | null;
@@ -221,7 +228,7 @@ export interface Tier {
   /** From the bottom up; one gap fewer than layers. */
   layers: Layer[];
   gaps: Gap[];
-  inclusion: Inclusion | null;
+  inclusions: Inclusion[];
   coat: Coat;
   fondant: Fondant | null;
   pressed: Pressed | null;

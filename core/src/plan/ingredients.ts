@@ -145,14 +145,9 @@ export function planIngredients(
               : [],
           ),
           ...[...mixedG(valueOf(plan.others)!)].flatMap(([id, g]) => made(id, weighedUp(g))),
-          ...(tier.inclusion
-            ? loose(
-                tier.inclusion.name,
-                valueOf(plan.bake)?.inclusionG ?? 0,
-                tier.inclusion.allergens,
-                tier.inclusion.foodId,
-              )
-            : []),
+          ...tier.inclusions.flatMap(({ name, allergens, foodId }, k) =>
+            loose(name, valueOf(plan.bake)?.piecesG[k] ?? 0, allergens, foodId),
+          ),
           ...tier.gaps.flatMap(({ pieces }, k) =>
             pieces
               ? loose(

@@ -1,5 +1,4 @@
 import type { Build, Tier } from '../document/types.ts';
-import { slowerBy } from '../batter/start-temperature.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Pantry } from '../pantry/types.ts';
@@ -30,9 +29,7 @@ export function heatQuestion(
   return {
     baking: { outline: tin.outline, depthMm, ovenC: bake.ovenC, startC: bake.startC },
     rule: recipe?.bake ?? null,
-    slower: recipe
-      ? slowerBy(tier, recipe, sponge.rise / sponge.batterDensityGPerMl, pantry.foods)
-      : 1,
+    slower: bake.slower,
     cake: cakeMass(plan, tin)!,
     layer: {
       outline: tier.outline,

@@ -1,4 +1,5 @@
 import type { Tier } from '../document/types.ts';
+import { warnOfPieces } from '../batter/pieces-cautions.ts';
 import { doneC } from '../heat/bake-time.ts';
 import { fitsInside, grow, widthMm } from '../outline/outline.ts';
 import type { Sponge, Tin } from '../pantry/types.ts';
@@ -24,6 +25,7 @@ export function warnOfBake(
   warnOfBaked(tier, plan, cautions);
   warnOfHeat(tier, plan, cautions);
   warnOfBowl(tier, plan, cautions);
+  warnOfPieces(tier, sponge, plan, cautions);
 }
 
 function warnOfRim(tier: Tier, tin: Tin, plan: BakePlan, cautions: Caution[]): void {

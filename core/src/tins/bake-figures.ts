@@ -21,11 +21,16 @@ export function enterBake(
     page.add(
       `${tier.id}/batter`,
       'Batter in all',
-      plan.batterG,
+      plan.batterG + plan.foldedG,
       'bowl',
-      'The batter of each tin, added up.',
+      'The batter of each tin, added up, with what is folded into it.',
       plan.cakes.map((c) =>
-        from(`${tier.id}/cake/${c.index}/batter`, `tin ${c.index + 1}`, c.batterG, 'bowl'),
+        from(
+          `${tier.id}/cake/${c.index}/batter`,
+          `tin ${c.index + 1}`,
+          c.batterG + c.foldedG,
+          'bowl',
+        ),
       ),
     );
 }
@@ -58,10 +63,10 @@ function enterBatter(
   page.add(
     `${id}/batter`,
     `Batter in tin ${n}`,
-    cake.batterG,
+    cake.batterG + cake.foldedG,
     'bowl',
-    tier.inclusion
-      ? 'The baked cake, edge and dome, divided by what a gram of batter with its pieces bakes to: rise over batter density, and the pieces’ own volume, which does not rise.'
+    tier.inclusions.length > 0
+      ? 'The baked cake, edge and dome, divided by what a gram of batter with its pieces bakes to: rise over batter density, and the pieces’ own volume, which does not rise; with what is folded into it.'
       : 'The baked cake, edge and dome, divided by the rise gives the batter in millilitres; times its density gives grams. The oven’s loss does not change this: it is taken from the batter’s own mass.',
     [
       from(`${id}/edge`, 'height at the edge', cake.neededMm, 'thickness'),
@@ -69,16 +74,10 @@ function enterBatter(
       given('dome on top', cake.capMl, 'volume'),
       read('sponges', sponge, 'rise', 'rise', 'factor'),
       read('sponges', sponge, 'batterDensityGPerMl', 'batter density', 'density'),
-      ...(tier.inclusion
-        ? [
-            given(
-              `${tier.inclusion.name} for a gram of batter`,
-              tier.inclusion.gPerKg / 1000,
-              'factor',
-            ),
-            given('their density', tier.inclusion.densityGPerMl, 'density'),
-          ]
-        : []),
+      ...tier.inclusions.flatMap(({ name, densityGPerMl }, k) => [
+        given(`${name} in it`, cake.piecesG[k]!, 'bowl'),
+        given(`density of ${name}`, densityGPerMl, 'density'),
+      ]),
     ],
   );
   page.add(
@@ -90,7 +89,7 @@ function enterBatter(
       ? 'The height at which the mould, known by the water it holds, holds the batter’s volume.'
       : 'The height at which the tin holds the batter’s volume.',
     [
-      from(`${id}/batter`, 'batter', cake.batterG, 'bowl'),
+      from(`${id}/batter`, 'batter', cake.batterG + cake.foldedG, 'bowl'),
       given('volume', cake.batterMl, 'volume'),
       given('depth of the tin', tin.depthMm, 'thickness'),
       ...(tin.waterG === null ? [] : [given('water it holds', tin.waterG, 'bowl')]),

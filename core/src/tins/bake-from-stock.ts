@@ -12,6 +12,8 @@ export const bakeFromStock = (tier: Tier, sponge: Sponge, row: Stock): BakePlan 
   layerMm2: areaMm2(tier.outline),
   batterG: 0,
   inclusionG: 0,
+  piecesG: [],
+  foldedG: 0,
   bakedG: 0,
   offcutsG: 0,
   crumbsG: 0,
@@ -19,5 +21,6 @@ export const bakeFromStock = (tier: Tier, sponge: Sponge, row: Stock): BakePlan 
   ovenC: 0,
   startC: 0,
   iceG: 0,
+  slower: 1,
   bowl: null,
 });

@@ -1,7 +1,8 @@
 import type { Tier } from '../document/types.ts';
 import type { TakenLayers } from '../stock/layers.ts';
 import { splitBowl, type BowlSplit } from '../batter/divide.ts';
-import { batterMixture, slowerBy } from '../batter/start-temperature.ts';
+import { foldedG, isFoldedIn, tinFilling } from '../batter/pieces.ts';
+import { batterMixture, slowerBy, type PiecesPerG } from '../batter/start-temperature.ts';
 import { bakeWindow, type BakeWindow } from '../heat/bake-time.ts';
 import { areaMm2, grownAreaMm2 } from '../outline/outline.ts';
 import type { Food, Kitchen, Recipe, Sponge, Tin } from '../pantry/types.ts';
@@ -27,7 +28,10 @@ export interface BakedCake {
   neededMm: number;
   crownMm: number;
   batterG: number;
+  /** All pieces in it, each kind of them in their order, and those that are in the bowl of batter. */
   inclusionG: number;
+  piecesG: number[];
+  foldedG: number;
   batterMl: number;
   ovenLossG: number;
   bakedG: number;
@@ -61,6 +65,9 @@ export interface BakePlan {
   layerMm2: number;
   batterG: number;
   inclusionG: number;
+  /** Each kind of pieces, in their order. */
+  piecesG: number[];
+  foldedG: number;
   bakedG: number;
   offcutsG: number;
   crumbsG: number;
@@ -69,6 +76,8 @@ export interface BakePlan {
   /** Temperature of the batter as it goes into the tins, and ice that does not melt in it. */
   startC: number;
   iceG: number;
+  /** How much slower it bakes than plain batter, for the pieces in it. */
+  slower: number;
   bowl: BowlSplit | null;
 }
 
@@ -87,10 +96,6 @@ export const knifeworkOf = (tier: Tier, kitchen: Kitchen): Knifework => ({
   level: !keepsDomes(tier),
 });
 
-/** mL of baked cake from one gram of batter, with `x` g of pieces to the gram that do not rise. */
-const bakedMlPerG = (sponge: Sponge, x: number, pieceDensity: number): number =>
-  sponge.rise / sponge.batterDensityGPerMl + x / pieceDensity;
-
 /** Area of one layer as it comes from the tin, mm2: the cake's, or less where the tin is smaller. */
 function layerArea(tier: Tier, tin: Tin, edgeMm: number): number {
   const across = Math.min(Infinity, ...tier.asBaked.flatMap((b) => b.acrossMm ?? []));
@@ -102,6 +107,8 @@ function layerArea(tier: Tier, tin: Tin, edgeMm: number): number {
       : (tinVolumeMl(tin, edgeMm) * 1000) / edgeMm;
   return Math.min(areaMm2(tier.outline), inside, shrunk);
 }
+
+const sumOf = (grams: readonly number[]): number => grams.reduce((sum, g) => sum + g, 0);
 
 /**
  * Batter for each tin of a tier, what is lost on the way, when it is done, and where the knife goes
@@ -119,31 +126,56 @@ export function planBake(
   foods: readonly Food[],
   withTimes = true,
 ): BakePlan {
-  const x = (tier.inclusion?.gPerKg ?? 0) / 1000;
-  const pieceDensity = tier.inclusion?.densityGPerMl ?? 1;
-  const mlPerG = bakedMlPerG(sponge, x, pieceDensity);
-  const bakedDensity = (1 - sponge.ovenLoss + x) / mlPerG;
+  const { inclusions } = tier;
+  const mlPerG = sponge.rise / sponge.batterDensityGPerMl;
   const cutting = knifeworkOf(tier, kitchen);
   const ovenC = tier.ovenC ?? recipe?.bake?.ovenC ?? plainOvenC;
-  const mixture = recipe ? batterMixture(tier, recipe, kitchen, foods) : null;
-  const startC = mixture ? Math.min(60, mixture.tempC) : kitchen.roomC;
-  const plainMlPerG = sponge.rise / sponge.batterDensityGPerMl;
-  const slower = recipe ? slowerBy(tier, recipe, plainMlPerG, foods) : 1;
   let layerMm2 = areaMm2(tier.outline);
-  const cakes = cakesOf(spongeLayers(tier), tier.slicesPerCake).map((layers, index): BakedCake => {
+  const filled = cakesOf(spongeLayers(tier), tier.slicesPerCake).map((layers) => {
     const heights = layers.map((i) => tier.layers[i]!.heightMm);
     const neededMm = edgeHeightMm(heights, cutting);
-    const measured = tier.asBaked[index]?.edgeMm;
-    const edgeMm = measured ?? neededMm;
-    layerMm2 = layerArea(tier, tin, neededMm);
     const crown = crownMm(
       tinOutlineAt(tin, neededMm),
       sponge.crownOverRadius * crownShare(neededMm, recipe?.bake?.depthMm),
     );
     const capMl = capVolumeMl(tinOutlineAt(tin, neededMm), crown);
     const neededMl = tinVolumeMl(tin, neededMm);
-    const batterG = (neededMl + capMl) / mlPerG;
-    const inclusionG = batterG * x;
+    return {
+      layers,
+      heights,
+      neededMm,
+      crown,
+      capMl,
+      neededMl,
+      ...tinFilling(neededMl + capMl, mlPerG, inclusions),
+    };
+  });
+  const inAll = { ml: 0, batterG: 0, piecesG: inclusions.map(() => 0) };
+  for (const { neededMl, capMl, batterG, piecesG } of filled) {
+    inAll.ml += neededMl + capMl;
+    inAll.batterG += batterG;
+    piecesG.forEach((g, k) => (inAll.piecesG[k]! += g));
+  }
+  const piecesIn = sumOf(inAll.piecesG);
+  const bakedDensity =
+    inAll.ml > 0
+      ? (inAll.batterG * (1 - sponge.ovenLoss) + piecesIn) / inAll.ml
+      : (1 - sponge.ovenLoss) / mlPerG;
+  const perG = inclusions.map((inclusion, k): PiecesPerG => ({
+    inclusion,
+    perG: inAll.batterG > 0 ? inAll.piecesG[k]! / inAll.batterG : 0,
+  }));
+  const mixture = recipe
+    ? batterMixture(tier, recipe, kitchen, foods, perG.filter(({ inclusion }) => isFoldedIn(inclusion))) // prettier-ignore
+    : null;
+  const startC = mixture ? Math.min(60, mixture.tempC) : kitchen.roomC;
+  const slower = recipe ? slowerBy(recipe, mlPerG, perG, foods) : 1;
+  const cakes = filled.map((one, index): BakedCake => {
+    const { layers, heights, neededMm, crown, capMl, neededMl, batterG, piecesG } = one;
+    const measured = tier.asBaked[index]?.edgeMm;
+    const edgeMm = measured ?? neededMm;
+    layerMm2 = layerArea(tier, tin, neededMm);
+    const inclusionG = sumOf(piecesG);
     const bakedG = batterG * (1 - sponge.ovenLoss) + inclusionG;
     // a cake that came out higher or lower than planned weighs what its batter makes it weigh
     const edgeMl = measured === undefined ? neededMl : tinVolumeMl(tin, edgeMm);
@@ -158,7 +190,8 @@ export function planBake(
     const layersMl = (cutMl + heldCapMl) * share;
     const crumbMl = crumbsMl * share;
     const domeMl = keepsDome ? 0 : capMl;
-    const batterMl = batterG / sponge.batterDensityGPerMl + inclusionG / pieceDensity;
+    const piecesMl = inclusions.reduce((ml, { densityGPerMl }, k) => ml + piecesG[k]! / densityGPerMl, 0); // prettier-ignore
+    const batterMl = batterG / sponge.batterDensityGPerMl + piecesMl;
     const fillMm = fillHeightMm(tin, batterMl);
     const depthMm = ((neededMl + capMl) * 1000) / areaMm2(tinOutlineAt(tin, neededMm));
     return {
@@ -169,6 +202,8 @@ export function planBake(
       crownMm: crown,
       batterG,
       inclusionG,
+      piecesG,
+      foldedG: foldedG(inclusions, piecesG),
       batterMl,
       ovenLossG: batterG * sponge.ovenLoss,
       bakedG,
@@ -196,18 +231,21 @@ export function planBake(
     bakedDensity,
     layerMm2,
     batterG: sum((c) => c.batterG),
-    inclusionG: sum((c) => c.inclusionG),
+    inclusionG: piecesIn,
+    piecesG: inAll.piecesG,
+    foldedG: foldedG(inclusions, inAll.piecesG),
     bakedG: sum((c) => c.bakedG),
     offcutsG: sum((c) => c.domeG + c.trimG),
     crumbsG: sum((c) => c.crumbsG),
     ovenLossG: sum((c) => c.ovenLossG),
     ovenC,
     startC,
+    slower,
     iceG: mixture && recipe ? (mixture.iceG * sum((c) => c.batterG)) / recipe.yieldG : 0,
     bowl: tier.bowl
       ? splitBowl(
           tier.bowl.fullG - tier.bowl.emptyG,
-          cakes.map((c) => c.batterG + c.inclusionG),
+          cakes.map((c) => c.batterG + c.foldedG),
           tier.bowl.pouredG,
         )
       : null,

@@ -1,3 +1,4 @@
+import { newInclusion } from '../../src/index.ts';
 import { newPour } from '../../src/index.ts';
 import { drips, job, layers, pieces, rosettes, topping, type Job } from './job-kit.ts';
 
@@ -50,15 +51,18 @@ export const layeredJobs: Job[] = [
   }),
   job('berries folded in, half bare, a drip', (tier) => {
     layers(tier, 3, 30, { spreadId: 'cheese', heightMm: 8 });
-    tier.inclusion = {
-      name: 'blackcurrants',
-      foodId: 'blackcurrants',
-      gPerKg: 180,
-      densityGPerMl: 1,
-      allergens: [],
-      waterShare: 0.82,
-      tempC: 4,
-    };
+    tier.inclusions = [
+      {
+        ...newInclusion('pieces'),
+        name: 'blackcurrants',
+        foodId: 'blackcurrants',
+        gPerKg: 180,
+        densityGPerMl: 1,
+        allergens: [],
+        waterShare: 0.82,
+        tempC: 4,
+      },
+    ];
     tier.coat = { ...tier.coat, style: 'semi-naked', spreadId: 'cheese' };
     drips(tier, 'dark-equal');
   }),

@@ -86,7 +86,7 @@ const leftover = computed(() => {
       <tbody>
         <tr v-for="cake in bake.cakes" :key="cake.index">
           <td>{{ cake.index + 1 }}</td>
-          <td>{{ grams(cake.batterG + cake.inclusionG) }}</td>
+          <td>{{ grams(cake.batterG + cake.foldedG) }}</td>
           <td>
             <b :data-test="`gets-${cake.index + 1}`">{{ grams(bowl.perCakeG[cake.index]!) }}</b>
           </td>

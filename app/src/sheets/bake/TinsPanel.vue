@@ -18,11 +18,11 @@ import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
+import BatterPieces from './BatterPieces.vue';
 import StockChoice from './StockChoice.vue';
 import IngredientList from '../IngredientList.vue';
 import TinDrawing from '../TinDrawing.vue';
 import { useBakeSheet } from './useBakeSheet.ts';
-import FoodPick from '../../pantry/FoodPick.vue';
 
 /** Grams of batter to each tin, drawn in it, and what the batter is made of. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -70,19 +70,8 @@ async function addTin(): Promise<void> {
   await pantry.saveRow('tins', fresh);
   editTier('Tin', (t) => void (t.tinId = fresh.id));
 }
-const pieces: Inclusion = {
-  name: 'chopped pieces',
-  gPerKg: 150,
-  densityGPerMl: 0.7,
-  foodId: null,
-  allergens: [],
-  waterShare: 0.2,
-  tempC: 20,
-};
-const setInclusion = (change: Partial<Inclusion> | null): void =>
-  editTier('Pieces in the batter', (t) => {
-    t.inclusion = change === null ? null : { ...(t.inclusion ?? pieces), ...change };
-  });
+const setPieces = (inclusions: Inclusion[]): void =>
+  editTier('Pieces with the batter', (t) => void (t.inclusions = inclusions));
 const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillShare) ?? [0])));
 </script>
 
@@ -126,52 +115,13 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
             })
         "
       />{{ tier.slicesPerCake === 1 ? ' layer (no split).' : ' layers.' }}
-      <template v-if="tier.inclusion">
-        Fold in
-        <QuantityField
-          :model-value="tier.inclusion.gPerKg"
-          :of="{ ...limits.inclusionGPerKg, min: 1 }"
-          label="Grams of pieces for a kilogram of batter"
-          @update:model-value="(n) => setInclusion({ gPerKg: n })"
-        />
-        of
-        <FoodPick
-          :model-value="tier.inclusion.foodId"
-          :name="tier.inclusion.name"
-          label="What is folded in"
-          @pick="
-            (food) =>
-              setInclusion({
-                foodId: food.id,
-                name: food.name,
-                allergens: [],
-                waterShare: food.waterShare,
-              })
-          "
-        />
-        for each {{ settings.system.mass === 'g' ? 'kilogram' : '2 lb 3 oz' }} of batter,
-        <QuantityField
-          :model-value="tier.inclusion.tempC"
-          :of="limits.partC"
-          label="How cold the pieces go in"
-          @update:model-value="(c) => setInclusion({ tempC: c })"
-        />
-        cold and
-        <QuantityField
-          :model-value="tier.inclusion.waterShare"
-          :of="{ kind: 'share', min: 0, max: 1 }"
-          label="Water in the pieces"
-          @update:model-value="(w) => setInclusion({ waterShare: w })"
-        />
-        water.
-        <button type="button" class="key small" @click="setInclusion(null)">
-          Nothing folded in
-        </button>
-      </template>
-      <button v-else type="button" class="key small" @click="setInclusion({})">
-        Fold pieces in
-      </button>
     </p>
+    <BatterPieces
+      v-if="tier.stockId === null"
+      :tier="tier"
+      :bake="bake ?? null"
+      @change="setPieces"
+    />
 
     <p v-if="misfit && tier.stockId === null" class="sentence" data-test="tin-misfit">
       <template v-if="nearest">
@@ -197,7 +147,7 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
           />
           <figcaption>
             <FigureValue
-              :value="cake.batterG + cake.inclusionG"
+              :value="cake.batterG + cake.foldedG"
               kind="bowl"
               :figure="`${tier.id}/cake/${cake.index}/batter`"
               large

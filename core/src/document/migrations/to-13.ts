@@ -1,8 +1,8 @@
 import { asList, asObject, type Loose } from '../loose.ts';
 
 /*
- * From version 12 to 13: what a tier is soaked with is a recipe of the pantry, and ingredients say how
- * much alcohol is in them.
+ * From version 12 to 13: what a tier is soaked with is a recipe of the pantry, ingredients say how much
+ * alcohol is in them and recipes how long their making takes, and pieces in a batter are a list.
  */
 
 /** Alcohol in rows of the house, as a share of their mass; nobody has said so of the user's own. */
@@ -52,6 +52,11 @@ export function buildFrom12(value: unknown): Loose {
   const build = asObject(value);
   return {
     ...build,
-    tiers: asList(build.tiers).map((tier) => ({ soakId: null, ...asObject(tier) })),
+    tiers: asList(build.tiers).map((tier) => {
+      const { inclusion, ...rest } = asObject(tier);
+      const one = { id: 'inclusion-1', way: 'folded in', eachTin: null };
+      const inclusions = inclusion ? [{ ...one, ...asObject(inclusion) }] : [];
+      return { soakId: null, inclusions, ...rest };
+    }),
   };
 }

@@ -189,7 +189,15 @@ test('pieces with the batter: laid under it by count, folded in by weight, each 
 test('layers of other kinds: crepes by count, a crisp disc with its caution', async ({ page }) => {
   await openDemo(page, 'Meridian');
   await page.getByRole('combobox', { name: 'What layer 2 is' }).selectOption({ label: 'Crepe' });
-  await expect(page.getByText(/of them,/)).toBeVisible();
+  const count = page.getByRole('textbox', { name: 'How many in layer 2' });
+  await count.fill('15');
+  await count.press('Enter');
+  // fourteen stripes of what lies between fifteen
+  await expect(page.locator('[data-part^="tier-1/layer/1/between-"]')).toHaveCount(14);
+  await page
+    .getByRole('combobox', { name: 'What lies between the pieces of layer 2' })
+    .selectOption({ label: 'Lemon curd' });
+  await expect(page.getByText(/on each but the last/)).toBeVisible();
   await page
     .getByRole('combobox', { name: 'What layer 3 is' })
     .selectOption({ label: 'Meringue disc' });

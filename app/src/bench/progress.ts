@@ -13,6 +13,7 @@ function placedAt(steps: readonly Step[], partId: string, kind: string): number 
     case 'layer':
     case 'crown':
     case 'inset':
+    case 'between':
       return Number(index) === 0 ? byKey(`${tierId}/first`) : onGap(Number(index) - 1);
     case 'gap':
     case 'dam':

@@ -357,6 +357,9 @@ svg {
 .part.thin {
   stroke-width: 0.5;
 }
+.part.between {
+  stroke-width: 0.2;
+}
 .part:hover {
   filter: brightness(0.96);
 }

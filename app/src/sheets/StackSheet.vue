@@ -42,11 +42,27 @@ watch(
   },
   { immediate: true },
 );
+/** A tier that is nothing but piles of one kind, such as crepes: its name, and how many there are. */
+const pile = computed(() => {
+  const others = tierPlan.value.others.ok ? tierPlan.value.others.value : [];
+  const [first] = others;
+  const isAll =
+    first !== undefined &&
+    others.length === tier.value.layers.length &&
+    others.every(({ isPile, row }) => isPile && row.id === first.row.id);
+  return isAll
+    ? { name: first.row.name, count: others.reduce((sum, { count }) => sum + count, 0) }
+    : null;
+});
 const title = computed(() => {
   const n = tier.value.layers.length;
   const gaps = tier.value.gaps.length;
   const name = props.build.tiers.length > 1 ? `${tier.value.name}: ` : '';
-  return `${name}${n} ${n === 1 ? 'layer' : 'layers'}, ${gaps} ${gaps === 1 ? 'filling' : 'fillings'}: ${units.text(tierPlan.value.stack.finishedMm, 'size')} high`;
+  const layers = pile.value
+    ? `${pile.value.name}, ${pile.value.count} on each other`
+    : `${n} ${n === 1 ? 'layer' : 'layers'}`;
+  const fillings = gaps === 0 && pile.value ? '' : `, ${gaps} ${gaps === 1 ? 'filling' : 'fillings'}`; // prettier-ignore
+  return `${name}${layers}${fillings}: ${units.text(tierPlan.value.stack.finishedMm, 'size')} high`;
 });
 </script>
 

@@ -14,7 +14,7 @@ const straightAfter = 5;
 export function pileSteps({ tier, others, spreadOf }: StackContext, layer: number): Step[] {
   const pile = others.find(({ index }) => index === layer);
   if (!pile || pile.count < 2 || pile.betweenSpreadId === null) return [];
-  const { count, betweenG, row } = pile;
+  const { count, betweenG, eachG, row } = pile;
   const spread = spreadOf(pile.betweenSpreadId);
   const name = spread.name.toLowerCase();
   return [
@@ -29,7 +29,7 @@ export function pileSteps({ tier, others, spreadOf }: StackContext, layer: numbe
         lead: phrase(
           `{each} of ${name} on each but the last, spread {thick} thin to the edge. A board pressed on lightly after every ${straightAfter}, and each turned a little against the one below, so that thick places do not meet.`,
           {
-            each: [betweenG / (count - 1), 'small'],
+            each: [eachG, 'small'],
             thick: [tier.layers[layer]!.between!.heightMm, 'fine'],
           },
         ),
@@ -37,13 +37,20 @@ export function pileSteps({ tier, others, spreadOf }: StackContext, layer: numbe
           { label: row.name.toLowerCase(), value: count, kind: 'count', figure: null },
           {
             label: `${name} on each`,
-            value: betweenG / (count - 1),
+            value: eachG,
             kind: 'small',
             figure: null,
           },
           { label: `${name} in all`, value: betweenG, kind: 'small', figure: null },
         ],
-        checks: ['Straight from two sides', 'The last one bare'],
+        checks: [
+          ...Array.from({ length: Math.ceil(count / straightAfter) }, (_, i) => {
+            const to = Math.min(count, (i + 1) * straightAfter);
+            const from = i * straightAfter + 1;
+            return `${from === to ? to : `${from} to ${to}`} on, straight from two sides`;
+          }),
+          'The last one bare',
+        ],
         cautions: perishable(spread),
         record: {
           kind: 'mass',

@@ -1,3 +1,4 @@
+import { limits } from '../document/limits.ts';
 import type { Layer, Tier } from '../document/types.ts';
 import { areaMm2, grow, type Outline } from '../outline/outline.ts';
 import type { OtherLayer } from '../pantry/types.ts';
@@ -15,10 +16,14 @@ export interface OtherPlan {
   /** Batter for it, before the oven takes its share. */
   batterG: number;
   betweenG: number;
+  /** On each piece but the last. */
+  eachG: number;
   betweenSpreadId: string | null;
   /** Crepes, discs or rounds laid on each other, and the thickness that they make. */
   count: number;
   makesMm: number;
+  /** So many that lie on each other, and not one body. */
+  isPile: boolean;
   /** For discs and biscuits: the circle to trace, so that it bakes to size; null for others. */
   traced: Outline | null;
   /** Packs to buy, for bought ones. */
@@ -70,10 +75,12 @@ export function planOther(
     ownG: ml * row.densityGPerMl,
     batterG: (ml * row.densityGPerMl) / (1 - row.ovenLoss),
     betweenG,
+    eachG: count > 1 ? betweenG / (count - 1) : 0,
     betweenSpreadId: betweenMl > 0 ? layer.between!.spreadId : null,
     massG: ml * row.densityGPerMl + betweenG + (inset?.ml ?? 0) * insetDensity,
     count,
-    makesMm: isPile ? count * row.thicknessMm + (count - 1) * spreadMm : layer.heightMm,
+    makesMm: isPile ? pileHeight(count, row.thicknessMm, spreadMm) : layer.heightMm,
+    isPile,
     traced: isPiped ? grow(tier.outline, -row.spreadMm) : null,
     packs: row.packCount === null ? null : Math.ceil(count / row.packCount),
     inset,
@@ -86,6 +93,18 @@ export function planOther(
  */
 export const pileCount = (heightMm: number, pieceMm: number, fillingMm: number): number =>
   Math.max(1, Math.round((heightMm + fillingMm) / (pieceMm + fillingMm)));
+
+/** Height of so many pieces with a filling between each two, mm. */
+export const pileHeight = (count: number, pieceMm: number, fillingMm: number): number =>
+  count * pieceMm + (count - 1) * fillingMm;
+
+/** The fewest and the most pieces that make a layer as thick as one may be. */
+export const pileCounts = (pieceMm: number, fillingMm: number): { min: number; max: number } => {
+  const { min, max } = limits.layerMm;
+  const each = pieceMm + fillingMm;
+  const least = Math.max(1, Math.ceil((min + fillingMm) / each - 1e-9));
+  return { min: least, max: Math.max(least, Math.floor((max + fillingMm) / each + 1e-9)) };
+};
 
 /** What a mousse mould takes, from outside in, mL: mousse, then the inset, then mousse to the brim. */
 export function mouldFill(

@@ -288,6 +288,9 @@ function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): Tier
     finished: plan.finished,
     sponge: ifThere(() => findRow(pantry, 'sponges', tier.spongeId)),
     others: valueOf(plan.others) ?? [],
+    betweens: tier.layers.map(({ between }) =>
+      between ? (ifThere(() => spreadOf(between.spreadId))?.tone ?? 'cream') : null,
+    ),
     centre: plan.centre,
     centreSpread:
       tier.centre && !tier.centre.pieces ? ifThere(() => spreadOf(tier.centre!.spreadId)) : null,

@@ -17,6 +17,7 @@ export type PartKind =
   | 'gap'
   | 'dam'
   | 'inset'
+  | 'between'
   | 'centre'
   | 'hole'
   | 'veil'

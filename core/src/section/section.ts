@@ -12,6 +12,7 @@ import type { StackPlan } from '../stack/stack.ts';
 import { Known } from '../working/known.ts';
 import type { PartKind, Section, SectionPart } from './parts.ts';
 import { boxOfLines, carvedShapes, spanAt } from './carved-parts.ts';
+import { pileStripes } from './pile-parts.ts';
 import { finishShapes, veilShape, type PipedTone } from './finish-parts.ts';
 
 export interface TierDrawing {
@@ -23,6 +24,8 @@ export interface TierDrawing {
   coatSpread: Spread | null;
   fillings: (Spread | null)[];
   others: OtherPlan[];
+  /** Hatch of what lies between the pieces of each layer that is a pile. */
+  betweens: (Tone | null)[];
   centre: CentrePlan | null;
   centreSpread: Spread | null;
   finish: FinishPlan;
@@ -66,11 +69,11 @@ export function drawSection(
     const { upMm: base, x } = feet[i]!;
     const aside = (part: SectionPart): SectionPart => (x === 0 ? part : movedAside(part, x));
     const { cardMm } = feet[i]!;
-    const { others, fillings, ...single } = drawing;
+    const { others, fillings, betweens, ...single } = drawing;
     const drawn = drawnKnown.of(
       drawing.finish,
       [
-        ...[base, x, cardMm, ...Object.values(single), ...others, ...fillings],
+        ...[base, x, cardMm, ...Object.values(single), ...others, ...fillings, ...betweens],
         ...piping.flatMap(({ job, tone }, at) =>
           job.piped?.tierId === drawing.tier.id ? [job, tone, at] : [],
         ),
@@ -226,6 +229,7 @@ function tierParts(
     coatSpread,
     fillings,
     others,
+    betweens,
     centre,
     centreSpread,
     finish,
@@ -313,6 +317,12 @@ function tierParts(
       add(`layer/${i}/crown`, 'crown', label, tone, [-half, half], [fromMm - crownDownMm, fromMm]);
       parts.at(-1)!.arc = 'down';
     }
+    if (other?.isPile)
+      pileStripes(tier.layers[i]!, other).forEach((stripe, n) => {
+        const y: [number, number] = [fromMm + stripe.fromMm, fromMm + stripe.toMm];
+        add(`layer/${i}/between-${n}`, 'between', label, betweens[i] ?? tone, [-half, half], y);
+        if (!stripe.isFilled) parts.at(-1)!.tone = 'paper';
+      });
     if (other?.inset) {
       const wide = widthMm(other.inset.outline) / 2;
       const middle = (fromMm + toMm) / 2;

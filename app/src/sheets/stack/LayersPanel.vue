@@ -8,6 +8,8 @@ import {
   setLayerHeight,
   setGapHeight,
   newLayer,
+  pileCounts,
+  pileHeight,
   smallestBoard,
   levellings,
   turnsTop,
@@ -20,11 +22,13 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
+import { useUnits } from '../../figures/units.ts';
 import { setThickness, thicknessOfPart } from '../../parts/part-edits.ts';
 import OutlineFields from '../OutlineFields.vue';
 import { useSheet } from '../useSheet.ts';
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
+const units = useUnits();
 const { store, pantry, tier, tierPlan, editTier, choices } = useSheet(props);
 
 const fills = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));
@@ -35,6 +39,8 @@ const common = <T,>(values: T[]): T | null =>
   values.length > 0 && values.every((v) => v === values[0]) ? values[0]! : null;
 const layerMm = computed(() => common(tier.value.layers.map((l) => l.heightMm)));
 const gapMm = computed(() => common(tier.value.gaps.map((g) => g.heightMm)));
+/** Some of it is baked in tins; a cake of crepes or of bought rounds has no sponge to choose. */
+const hasSponge = computed(() => tier.value.layers.some(({ otherId }) => otherId === null));
 const damMm = computed(() => common(tier.value.gaps.map((g) => g.damMm)));
 const fillId = computed(() => common(tier.value.gaps.map((g) => g.spreadId)) ?? 'mixed');
 const mixed = { value: 'mixed', text: 'several fillings' };
@@ -89,6 +95,32 @@ function setKind(index: number, id: string): void {
     };
   });
 }
+const nothing = 'nothing';
+const betweens = computed(() => [{ value: nothing, text: 'nothing between' }, ...fills.value]);
+/** As few and as many as make a layer that can be. */
+const countsOf = (index: number) => {
+  const fillMm = tier.value.layers[index]!.between?.heightMm ?? 0;
+  return { kind: 'count' as const, ...pileCounts(otherOf(index)!.row.thicknessMm, fillMm) };
+};
+/** So many pieces: as high as they and what lies between them. */
+const setCount = (index: number, count: number): void =>
+  editTier('How many on each other', (t) => {
+    const layer = t.layers[index]!;
+    const row = otherOf(index)!.row;
+    layer.heightMm = pileHeight(count, row.thicknessMm, layer.between?.heightMm ?? 0);
+  });
+const layerHigh = (mm: number): number =>
+  Math.min(limits.layerMm.max, Math.max(limits.layerMm.min, mm));
+/** Spread as thin as is usual between crepes, mm; the count stays, the height follows. */
+const usualBetweenMm = 2;
+const setBetween = (index: number, id: string): void =>
+  editTier('What lies between', (t) => {
+    const layer = t.layers[index]!;
+    const { count, row } = otherOf(index)!;
+    layer.between =
+      id === nothing ? null : { spreadId: id, heightMm: layer.between?.heightMm ?? usualBetweenMm };
+    layer.heightMm = layerHigh(pileHeight(count, row.thicknessMm, layer.between?.heightMm ?? 0));
+  });
 const setLayer = (index: number, change: Partial<Layer>): void =>
   editTier('Layer', (t) => void Object.assign(t.layers[index]!, change));
 const isInverted = (i: number): boolean =>
@@ -124,8 +156,9 @@ function setOutline(outline: Outline): void {
         label="Number of layers"
         @update:model-value="(n) => editTier('Number of layers', (t) => setLayerCount(t, n))"
       />
-      layers of
+      {{ tier.layers.length === 1 ? 'layer' : 'layers' }}<template v-if="hasSponge"> of</template>
       <ChoiceField
+        v-if="hasSponge"
         :model-value="tier.spongeId"
         label="Sponge"
         :options="sponges"
@@ -187,8 +220,9 @@ function setOutline(outline: Outline): void {
               d.boardId = id;
             })
         "
-      />;
+      /><template v-if="hasSponge">; </template>
       <ChoiceField
+        v-if="hasSponge"
         :model-value="tier.levelling"
         label="Levelling"
         :options="levels"
@@ -242,8 +276,23 @@ function setOutline(outline: Outline): void {
             ><template v-if="tier.layers[row.index]!.otherId === null && isInverted(row.index)"
               >, upside down</template
             >
-            <template v-if="otherOf(row.index) && tier.layers[row.index]!.between">
-              {{ ' ' }}{{ otherOf(row.index)!.count }} of them,
+            <template v-if="otherOf(row.index)?.isPile">
+              {{ ' ' }}
+              <QuantityField
+                :model-value="otherOf(row.index)!.count"
+                :of="countsOf(row.index)"
+                :label="`How many in layer ${row.index + 1}`"
+                @update:model-value="(n) => setCount(row.index, n)"
+              />
+              of them,
+              <ChoiceField
+                :model-value="tier.layers[row.index]!.between?.spreadId ?? nothing"
+                :label="`What lies between the pieces of layer ${row.index + 1}`"
+                :options="betweens"
+                @update:model-value="(id) => setBetween(row.index, id)"
+              />
+            </template>
+            <template v-if="otherOf(row.index)?.isPile && tier.layers[row.index]!.between">
               <QuantityField
                 :model-value="tier.layers[row.index]!.between!.heightMm"
                 :of="limits.betweenMm"
@@ -255,10 +304,10 @@ function setOutline(outline: Outline): void {
                     })
                 "
               />
-              between
-            </template>
-            <template v-else-if="otherOf(row.index) && otherOf(row.index)!.count > 1">
-              {{ ' ' }}{{ otherOf(row.index)!.count }} on each other
+              thin<template v-if="otherOf(row.index)!.count > 1"
+                >: {{ units.text(otherOf(row.index)!.eachG, 'small') }} on each but the
+                last</template
+              >
             </template>
             <template v-if="tier.layers[row.index]!.inset">
               round a sponge disc
@@ -340,6 +389,10 @@ td {
   padding: 4px 8px 4px 6px;
   font-weight: 400;
   white-space: nowrap;
+}
+td.soft {
+  white-space: normal;
+  line-height: 2;
 }
 th {
   width: 72px;

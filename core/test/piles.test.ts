@@ -1,0 +1,81 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { pileStripes } from '../src/section/pile-parts.ts';
+import {
+  limits,
+  pileCount,
+  pileCounts,
+  pileHeight,
+  planBuild,
+  type Build,
+  type SectionPart,
+} from '../src/index.ts';
+import { pantry } from './arbitrary.ts';
+import { demo, stepsOf } from './work-kit.ts';
+
+const thick = fc.double({ min: 0.5, max: 20, noNaN: true });
+const fill = fc.double({ min: 0, max: 8, noNaN: true });
+const crepes = (change: (build: Build) => void = () => {}): Build => {
+  const build = structuredClone(demo('comet-crepes'));
+  change(build);
+  return build;
+};
+const betweenParts = (build: Build, layer: number): SectionPart[] =>
+  planBuild(build, pantry).section.parts.filter(({ id }) => id.includes(`/layer/${layer}/between-`)); // prettier-ignore
+
+describe('many thin layers', () => {
+  it('are as many as were typed: their height gives their count back', () => {
+    fc.assert(
+      fc.property(thick, fill, fc.double({ min: 0, max: 1, noNaN: true }), (piece, between, at) => {
+        const { min, max } = pileCounts(piece, between);
+        const count = Math.round(min + at * (max - min));
+        const mm = pileHeight(count, piece, between);
+        expect(pileCount(mm, piece, between)).toBe(count);
+        if (max > min) {
+          expect(mm).toBeGreaterThanOrEqual(limits.layerMm.min - 1e-6);
+          expect(mm).toBeLessThanOrEqual(limits.layerMm.max + 1e-6);
+        }
+      }),
+      { numRuns: 200, seed: 17 },
+    );
+  });
+  it('are drawn one by one, from foot to top, with what lies between in its own hatch', () => {
+    fc.assert(
+      fc.property(thick, fill, fc.integer({ min: 2, max: 40 }), fc.double({ min: 0.7, max: 1.4, noNaN: true }), (piece, between, count, stretch) => {
+        const heightMm = pileHeight(count, piece, between) * stretch;
+        const layer = { heightMm, between: between > 0 ? { spreadId: 'cream', heightMm: between } : null };
+        const row = { ...pantry.others[0]!, thicknessMm: piece };
+        const stripes = pileStripes(layer, { count, row });
+        expect(stripes).toHaveLength(count - 1);
+        let under = 0;
+        for (const { fromMm, toMm, isFilled } of stripes) {
+          expect(fromMm).toBeGreaterThan(under - 1e-9);
+          expect(isFilled).toBe(between > 0);
+          if (isFilled) expect(fromMm - under).toBeCloseTo(piece * stretch, 6);
+          under = toMm;
+        }
+        if (between > 0) expect(heightMm - under).toBeCloseTo(piece * stretch, 6);
+      }),
+      { numRuns: 100, seed: 17 },
+    ); // prettier-ignore
+    const [, layer] = demo('comet-crepes').tiers[0]!.layers;
+    const own = betweenParts(crepes(), 1);
+    expect(own).toHaveLength(9);
+    expect(layer!.between).not.toBeNull();
+    const bare = betweenParts(
+      crepes((b) => (b.tiers[0]!.layers[1]!.between = null)),
+      1,
+    );
+    expect(bare.every(({ tone }) => tone === 'paper')).toBe(true);
+    expect(own.every(({ tone }) => tone !== 'paper')).toBe(true);
+  });
+  it('have one list of ticks at the bench, by fives, and their grams on each but the last', () => {
+    const plan = planBuild(crepes(), pantry);
+    const pile = stepsOf(plan).find(({ title }) => title.startsWith('Build up layer 1'))!;
+    expect(pile.checks.slice(0, 2)).toEqual(['1 to 5 on, straight from two sides', '6 to 10 on, straight from two sides']); // prettier-ignore
+    const other = plan.tiers[0]!.others;
+    if (!other.ok) throw new Error(other.problem);
+    for (const { eachG, betweenG, count } of other.value)
+      expect(eachG * (count - 1)).toBeCloseTo(betweenG, 9);
+  });
+});

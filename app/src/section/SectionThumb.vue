@@ -59,7 +59,11 @@ const drawing = computed(() => {
       "
       :fill="ghost?.has(part.id) ? 'none' : fillOf(part.tone)"
       class="part"
-      :class="{ ghost: ghost?.has(part.id), marked: marked === part.id }"
+      :class="{
+        between: part.kind === 'between',
+        ghost: ghost?.has(part.id),
+        marked: marked === part.id,
+      }"
     />
   </svg>
 </template>
@@ -72,6 +76,9 @@ const drawing = computed(() => {
 .part {
   stroke: var(--ink);
   stroke-width: 0.8;
+}
+.part.between {
+  stroke-width: 0.15;
 }
 .part.ghost {
   stroke: var(--soft);

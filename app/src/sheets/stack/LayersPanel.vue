@@ -156,7 +156,7 @@ function setOutline(outline: Outline): void {
         label="Number of layers"
         @update:model-value="(n) => editTier('Number of layers', (t) => setLayerCount(t, n))"
       />
-      {{ tier.layers.length === 1 ? 'layer' : 'layers' }}<template v-if="hasSponge"> of</template>
+      {{ tier.layers.length === 1 ? 'layer' : 'layers' }}{{ hasSponge ? ' of ' : '' }}
       <ChoiceField
         v-if="hasSponge"
         :model-value="tier.spongeId"

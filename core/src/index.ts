@@ -101,6 +101,7 @@ export * from './oven/tier-loads.ts';
 export * from './oven/trays.ts';
 export * from './oven/shelf.ts';
 export * from './others/other-layers.ts';
+export * from './others/set-cream.ts';
 export * from './soak/soak.ts';
 export * from './soak/soak-alcohol.ts';
 export * from './soak/soak-needs.ts';

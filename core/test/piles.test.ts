@@ -69,6 +69,12 @@ describe('many thin layers', () => {
     expect(bare.every(({ tone }) => tone === 'paper')).toBe(true);
     expect(own.every(({ tone }) => tone !== 'paper')).toBe(true);
   });
+  it('count what lies between them as filling', () => {
+    const share = (build: Build): number => planBuild(build, pantry).tiers[0]!.stack.fillingShare;
+    // 18 times 2 mm in the layers, and 9 mm between them, of 69 mm
+    expect(share(crepes())).toBeCloseTo(45 / 69, 2);
+    expect(share(crepes((b) => b.tiers[0]!.layers.forEach((layer) => (layer.between = null))))).toBeCloseTo(9 / 69, 2); // prettier-ignore
+  });
   it('have one list of ticks at the bench, by fives, and their grams on each but the last', () => {
     const plan = planBuild(crepes(), pantry);
     const pile = stepsOf(plan).find(({ title }) => title.startsWith('Build up layer 1'))!;

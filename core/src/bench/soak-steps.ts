@@ -46,7 +46,7 @@ function makingOf(recipe: Recipe, massG: number, pantry: Pantry): Step[] {
       beside: true,
     }),
     ...holds.flatMap((hold) => holdStep(`bowl/${batchId}`, name, hold, recipe, false)),
-    ...(rest.length > 0 && first < steps.length
+    ...(rest.length > 0
       ? [
           step(`bowl/${batchId}/then/${first}`, 'mix', 'Bowls', `Finish the ${name}`, 2, {
             lead: phrase(rest.join(' ')),
@@ -66,7 +66,6 @@ const awayFromFlames = (recipe: Recipe, book: RecipeBook): Phrase[] =>
 
 /** Brushing it on, layer by layer and face by face. */
 export function soakSteps(tier: Tier, soak: readonly SoakPlan[], book: RecipeBook): Step[] {
-  // prettier-ignore
   if (soak.every((each) => each.ml <= 0)) return [];
   const recipe = book.recipes.find(({ id }) => id === soakIdOf(tier));
   const ml = soak.reduce((sum, each) => sum + each.ml, 0);
@@ -75,7 +74,7 @@ export function soakSteps(tier: Tier, soak: readonly SoakPlan[], book: RecipeBoo
       beside: true,
       part: `${tier.id}/layer/0`,
       lead: phrase(
-        'Cold, on a cold layer. Brush it on, from the edge in; what is in the brush last goes to the middle.',
+        'Cold, on a cold layer: hot on cold, the crumb tears. From the edge in; what is in the brush last goes to the middle.',
       ),
       amounts: [
         { label: recipe?.name.toLowerCase() ?? 'syrup', value: ml, kind: 'volume', figure: `${tier.id}/soak` }, // prettier-ignore

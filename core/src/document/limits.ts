@@ -30,7 +30,7 @@ export const limits = {
   restG: { min: 0, max: 5000, kind: 'bowl' },
   betweenMm: { min: 0.2, max: 20, kind: 'fine' },
   insetMm: { min: 3, max: 100, kind: 'thickness' },
-  marginMm: { min: 3, max: 60 },
+  marginMm: { min: 3, max: 60, kind: 'thickness' },
   petals: { min: 4, max: 12 },
   coreMm: { min: 20, max: 400 },
   pathPoints: { min: 3, max: 600 },

@@ -16,6 +16,8 @@ export interface OtherPlan {
   /** Batter for it, before the oven takes its share. */
   batterG: number;
   betweenG: number;
+  /** All that is spread between the pieces, one thickness on the other. */
+  betweenMm: number;
   /** On each piece but the last. */
   eachG: number;
   betweenSpreadId: string | null;
@@ -32,12 +34,15 @@ export interface OtherPlan {
   inset: { outline: Outline; heightMm: number; ml: number } | null;
 }
 
+/** Of the layer's height, so much at most is its inset: mousse below and above. */
+export const mostInset = 0.9;
+
 /** The sponge disc inside a mousse layer; null where the layer has no room for it. */
 function insetOf(tier: Tier, layer: Layer): OtherPlan['inset'] {
   if (!layer.inset) return null;
   const outline = grow(tier.outline, -layer.inset.marginMm);
   if (!outline) return null;
-  const heightMm = Math.min(layer.inset.heightMm, layer.heightMm * 0.9);
+  const heightMm = Math.min(layer.inset.heightMm, layer.heightMm * mostInset);
   return { outline, heightMm, ml: (areaMm2(outline) * heightMm) / 1000 };
 }
 
@@ -75,6 +80,7 @@ export function planOther(
     ownG: ml * row.densityGPerMl,
     batterG: (ml * row.densityGPerMl) / (1 - row.ovenLoss),
     betweenG,
+    betweenMm: (count - 1) * spreadMm,
     eachG: count > 1 ? betweenG / (count - 1) : 0,
     betweenSpreadId: betweenMl > 0 ? layer.between!.spreadId : null,
     massG: ml * row.densityGPerMl + betweenG + (inset?.ml ?? 0) * insetDensity,

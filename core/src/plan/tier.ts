@@ -25,6 +25,7 @@ import { loadsOf, openAtEdge, warnOfNoRoom } from '../fill/tier-gaps.ts';
 import { gapMassG, planGaps } from '../fill/gaps.ts';
 import { warnOfRim } from '../level/readings.ts';
 import { planOther, warnOfOthers } from '../others/other-layers.ts';
+import { warnOfSetCreams } from '../others/set-cream.ts';
 import { topScale } from '../labour/minutes.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Pantry } from '../pantry/types.ts';
@@ -104,7 +105,8 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
   const dab = ifThere(() => spreadOf(dabSpreadId(tier)));
   const dabG = dabFor(tier, pantry.kitchen.dabG);
   const dabMl = dab ? dabG / dab.densityGPerMl : 0;
-  const whole = planStack(tier, dabMl, settled, crowns, book);
+  const betweenMm = (valueOf(others) ?? []).reduce((sum, other) => sum + other.betweenMm, 0);
+  const whole = planStack(tier, dabMl, settled, crowns, book, betweenMm);
   const carve = carveTier(tier, { stack: whole, layersG, gaps, centre, bake, dabG }, work);
   const result = carve?.result ?? null;
   const stack = result ? carvedStack(whole, result) : whole;
@@ -143,7 +145,10 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
   warnOfSurfaces(tier, cautions);
   if (bare) warnOfPressed(tier, bare.sideMm, cautions);
   warnOfRoundRim(tier, cautions);
-  if (others.ok) warnOfOthers(tier, others.value, cautions);
+  if (others.ok) {
+    warnOfOthers(tier, others.value, cautions);
+    warnOfSetCreams(tier, others.value, pantry, cautions);
+  }
   if (sponge) warnOfSoak(tier, sponge, soakRecipe, soak, pantry, cautions);
   warnOfRim(tier, cautions);
   warnOfNoRoom(tier, gaps.ok ? gaps.value : [], cautions);

@@ -1,7 +1,7 @@
 import type { Layer } from '../document/types.ts';
 import { pileHeight, type OtherPlan } from '../others/other-layers.ts';
 
-/** One stripe of a pile, mm up from the foot of its layer; null tone for the seam of two that lie bare on each other. */
+/** One stripe of a pile, mm up from the foot of its layer: what is spread there, or the seam of two that lie bare on each other. */
 export interface PileStripe {
   fromMm: number;
   toMm: number;

@@ -37,6 +37,7 @@ export interface Crown {
  *
  * @param dabMl volume of the dab under the first layer, spread over the whole base
  * @param settledMm thickness of each gap at rest; @param crowns domes left on, by layer
+ * @param betweenMm of the layers that is spread between their own pieces
  */
 export function planStack(
   tier: Tier,
@@ -44,6 +45,7 @@ export function planStack(
   settledMm: readonly number[],
   crowns: readonly Crown[],
   book: FigureBook,
+  betweenMm = 0,
 ): StackPlan {
   const dabMm = (dabMl * 1000) / areaMm2(tier.outline);
   const { crumbMm, topMm } = thicknessOf(tier);
@@ -122,7 +124,7 @@ export function planStack(
     fondantMm,
     finishedMm,
     uncutMm: finishedMm,
-    fillingShare: fillingMm / (cakeMm + fillingMm),
+    fillingShare: (fillingMm + betweenMm) / (cakeMm + fillingMm),
   };
 }
 

@@ -1,7 +1,7 @@
 import type { Tier } from '../document/types.ts';
 import type { TakenLayers } from '../stock/layers.ts';
 import { splitBowl, type BowlSplit } from '../batter/divide.ts';
-import { foldedG, isFoldedIn, tinFilling } from '../batter/pieces.ts';
+import { foldedG, isFoldedIn, tinFilling, type TinFilling } from '../batter/pieces.ts';
 import { batterMixture, slowerBy, type PiecesPerG } from '../batter/start-temperature.ts';
 import { bakeWindow, type BakeWindow } from '../heat/bake-time.ts';
 import { areaMm2, grownAreaMm2 } from '../outline/outline.ts';
@@ -108,6 +108,51 @@ function layerArea(tier: Tier, tin: Tin, edgeMm: number): number {
   return Math.min(areaMm2(tier.outline), inside, shrunk);
 }
 
+/** What one tin is asked for and what fills it. Lengths in mm, volumes in mL. */
+interface FilledTin extends TinFilling {
+  layers: number[];
+  heights: number[];
+  neededMm: number;
+  crown: number;
+  capMl: number;
+  neededMl: number;
+}
+
+/** How high each cake has to stand, and the batter and pieces that bake to that, dome and all. */
+function fillTins(
+  tier: Tier,
+  sponge: Sponge,
+  tin: Tin,
+  recipe: Recipe | null,
+  cutting: Knifework,
+): FilledTin[] {
+  const mlPerG = sponge.rise / sponge.batterDensityGPerMl;
+  return cakesOf(spongeLayers(tier), tier.slicesPerCake).map((layers) => {
+    const heights = layers.map((i) => tier.layers[i]!.heightMm);
+    const neededMm = edgeHeightMm(heights, cutting);
+    const outline = tinOutlineAt(tin, neededMm);
+    const crown = crownMm(
+      outline,
+      sponge.crownOverRadius * crownShare(neededMm, recipe?.bake?.depthMm),
+    );
+    const capMl = capVolumeMl(outline, crown);
+    const neededMl = tinVolumeMl(tin, neededMm);
+    const filling = tinFilling(neededMl + capMl, mlPerG, tier.inclusions);
+    return { layers, heights, neededMm, crown, capMl, neededMl, ...filling };
+  });
+}
+
+/** All tins together: baked volume, mL, batter and each kind of pieces, g. */
+function allOf(tins: readonly FilledTin[], kinds: number): TinFilling & { ml: number } {
+  const all = { ml: 0, batterG: 0, piecesG: new Array<number>(kinds).fill(0) };
+  for (const { neededMl, capMl, batterG, piecesG } of tins) {
+    all.ml += neededMl + capMl;
+    all.batterG += batterG;
+    piecesG.forEach((g, k) => (all.piecesG[k]! += g));
+  }
+  return all;
+}
+
 const sumOf = (grams: readonly number[]): number => grams.reduce((sum, g) => sum + g, 0);
 
 /**
@@ -130,32 +175,8 @@ export function planBake(
   const mlPerG = sponge.rise / sponge.batterDensityGPerMl;
   const cutting = knifeworkOf(tier, kitchen);
   const ovenC = tier.ovenC ?? recipe?.bake?.ovenC ?? plainOvenC;
-  let layerMm2 = areaMm2(tier.outline);
-  const filled = cakesOf(spongeLayers(tier), tier.slicesPerCake).map((layers) => {
-    const heights = layers.map((i) => tier.layers[i]!.heightMm);
-    const neededMm = edgeHeightMm(heights, cutting);
-    const crown = crownMm(
-      tinOutlineAt(tin, neededMm),
-      sponge.crownOverRadius * crownShare(neededMm, recipe?.bake?.depthMm),
-    );
-    const capMl = capVolumeMl(tinOutlineAt(tin, neededMm), crown);
-    const neededMl = tinVolumeMl(tin, neededMm);
-    return {
-      layers,
-      heights,
-      neededMm,
-      crown,
-      capMl,
-      neededMl,
-      ...tinFilling(neededMl + capMl, mlPerG, inclusions),
-    };
-  });
-  const inAll = { ml: 0, batterG: 0, piecesG: inclusions.map(() => 0) };
-  for (const { neededMl, capMl, batterG, piecesG } of filled) {
-    inAll.ml += neededMl + capMl;
-    inAll.batterG += batterG;
-    piecesG.forEach((g, k) => (inAll.piecesG[k]! += g));
-  }
+  const filled = fillTins(tier, sponge, tin, recipe, cutting);
+  const inAll = allOf(filled, inclusions.length);
   const piecesIn = sumOf(inAll.piecesG);
   const bakedDensity =
     inAll.ml > 0
@@ -170,6 +191,7 @@ export function planBake(
     : null;
   const startC = mixture ? Math.min(60, mixture.tempC) : kitchen.roomC;
   const slower = recipe ? slowerBy(recipe, mlPerG, perG, foods) : 1;
+  let layerMm2 = areaMm2(tier.outline);
   const cakes = filled.map((one, index): BakedCake => {
     const { layers, heights, neededMm, crown, capMl, neededMl, batterG, piecesG } = one;
     const measured = tier.asBaked[index]?.edgeMm;

@@ -7,14 +7,9 @@ import {
   setLayerCount,
   setLayerHeight,
   setGapHeight,
-  newLayer,
-  pileCounts,
-  pileHeight,
   smallestBoard,
   levellings,
-  turnsTop,
   type Build,
-  type Layer,
   type Outline,
   type CakePlan,
 } from '@pyrgotect/core';
@@ -22,13 +17,12 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { useUnits } from '../../figures/units.ts';
 import { setThickness, thicknessOfPart } from '../../parts/part-edits.ts';
 import OutlineFields from '../OutlineFields.vue';
+import LayerKind from './LayerKind.vue';
 import { useSheet } from '../useSheet.ts';
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const units = useUnits();
 const { store, pantry, tier, tierPlan, editTier, choices } = useSheet(props);
 
 const fills = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));
@@ -67,69 +61,6 @@ const rows = computed<Row[]>(() => {
   });
   return list.reverse();
 });
-const ownSponge = 'own';
-const kinds = computed(() => [
-  {
-    value: ownSponge,
-    text: pantry.pantry.sponges.find((row) => row.id === tier.value.spongeId)?.name ?? 'sponge',
-  },
-  ...choices(pantry.pantry.others),
-]);
-const otherOf = (i: number) =>
-  tierPlan.value.others.ok ? tierPlan.value.others.value.find((o) => o.index === i) : undefined;
-/** What a layer is made of; another kind comes with its own thickness. */
-function setKind(index: number, id: string): void {
-  const row = pantry.pantry.others.find((other) => other.id === id);
-  editTier('Kind of layer', (t) => {
-    const layer = t.layers[index]!;
-    const fresh = newLayer(row && row.form !== 'crepe' ? row.thicknessMm : layer.heightMm);
-    t.layers[index] = {
-      ...fresh,
-      heightMm: Math.max(limits.layerMm.min, fresh.heightMm),
-      otherId: row?.id ?? null,
-      between:
-        row?.form === 'crepe'
-          ? { spreadId: t.gaps[0]?.spreadId ?? t.coat.spreadId, heightMm: 2 }
-          : null,
-      inset: row?.form === 'mousse' ? { heightMm: 12, marginMm: 12 } : null,
-    };
-  });
-}
-const nothing = 'nothing';
-const betweens = computed(() => [{ value: nothing, text: 'nothing between' }, ...fills.value]);
-/** As few and as many as make a layer that can be. */
-const countsOf = (index: number) => {
-  const fillMm = tier.value.layers[index]!.between?.heightMm ?? 0;
-  return { kind: 'count' as const, ...pileCounts(otherOf(index)!.row.thicknessMm, fillMm) };
-};
-/** So many pieces: as high as they and what lies between them. */
-const setCount = (index: number, count: number): void =>
-  editTier('How many on each other', (t) => {
-    const layer = t.layers[index]!;
-    const row = otherOf(index)!.row;
-    layer.heightMm = pileHeight(count, row.thicknessMm, layer.between?.heightMm ?? 0);
-  });
-const layerHigh = (mm: number): number =>
-  Math.min(limits.layerMm.max, Math.max(limits.layerMm.min, mm));
-/** Spread as thin as is usual between crepes, mm; the count stays, the height follows. */
-const usualBetweenMm = 2;
-const setBetween = (index: number, id: string): void =>
-  editTier('What lies between', (t) => {
-    const layer = t.layers[index]!;
-    const { count, row } = otherOf(index)!;
-    layer.between =
-      id === nothing ? null : { spreadId: id, heightMm: layer.between?.heightMm ?? usualBetweenMm };
-    layer.heightMm = layerHigh(pileHeight(count, row.thicknessMm, layer.between?.heightMm ?? 0));
-  });
-const setLayer = (index: number, change: Partial<Layer>): void =>
-  editTier('Layer', (t) => void Object.assign(t.layers[index]!, change));
-const isInverted = (i: number): boolean =>
-  (i === tier.value.layers.length - 1 && turnsTop(tier.value)) !== tier.value.layers[i]!.flipped;
-const cakeOf = (i: number): number | null => {
-  if (!tierPlan.value.bake.ok) return null;
-  const cake = tierPlan.value.bake.value.cakes.find((c) => c.layers.includes(i));
-  return cake ? cake.index + 1 : null;
-};
 const gapPlan = (i: number) => (tierPlan.value.gaps.ok ? tierPlan.value.gaps.value[i] : undefined);
 
 /** Another size of cake: the tin of that size if there is one, and a board that carries it. */
@@ -156,8 +87,8 @@ function setOutline(outline: Outline): void {
         label="Number of layers"
         @update:model-value="(n) => editTier('Number of layers', (t) => setLayerCount(t, n))"
       />
-      {{ tier.layers.length === 1 ? 'layer' : 'layers' }}{{ hasSponge ? ' of ' : '' }}
-      <ChoiceField
+      {{ tier.layers.length === 1 ? 'layer' : 'layers' }}{{ hasSponge ? ' of ' : ''
+      }}<ChoiceField
         v-if="hasSponge"
         :model-value="tier.spongeId"
         label="Sponge"
@@ -265,64 +196,7 @@ function setOutline(outline: Outline): void {
             />
           </td>
           <td v-if="row.kind === 'layer'" colspan="3" class="soft">
-            <ChoiceField
-              :model-value="tier.layers[row.index]!.otherId ?? ownSponge"
-              :label="`What layer ${row.index + 1} is`"
-              :options="kinds"
-              @update:model-value="(id) => setKind(row.index, id)"
-            />
-            <template v-if="tier.layers[row.index]!.otherId === null">
-              from cake {{ cakeOf(row.index) ?? '–' }}</template
-            ><template v-if="tier.layers[row.index]!.otherId === null && isInverted(row.index)"
-              >, upside down</template
-            >
-            <template v-if="otherOf(row.index)?.isPile">
-              {{ ' ' }}
-              <QuantityField
-                :model-value="otherOf(row.index)!.count"
-                :of="countsOf(row.index)"
-                :label="`How many in layer ${row.index + 1}`"
-                @update:model-value="(n) => setCount(row.index, n)"
-              />
-              of them,
-              <ChoiceField
-                :model-value="tier.layers[row.index]!.between?.spreadId ?? nothing"
-                :label="`What lies between the pieces of layer ${row.index + 1}`"
-                :options="betweens"
-                @update:model-value="(id) => setBetween(row.index, id)"
-              />
-            </template>
-            <template v-if="otherOf(row.index)?.isPile && tier.layers[row.index]!.between">
-              <QuantityField
-                :model-value="tier.layers[row.index]!.between!.heightMm"
-                :of="limits.betweenMm"
-                :label="`Filling between the pieces of layer ${row.index + 1}`"
-                @update:model-value="
-                  (mm) =>
-                    setLayer(row.index, {
-                      between: { ...tier.layers[row.index]!.between!, heightMm: mm },
-                    })
-                "
-              />
-              thin<template v-if="otherOf(row.index)!.count > 1"
-                >: {{ units.text(otherOf(row.index)!.eachG, 'small') }} on each but the
-                last</template
-              >
-            </template>
-            <template v-if="tier.layers[row.index]!.inset">
-              round a sponge disc
-              <QuantityField
-                :model-value="tier.layers[row.index]!.inset!.heightMm"
-                :of="limits.insetMm"
-                :label="`Thickness of the sponge inside layer ${row.index + 1}`"
-                @update:model-value="
-                  (mm) =>
-                    setLayer(row.index, {
-                      inset: { ...tier.layers[row.index]!.inset!, heightMm: mm },
-                    })
-                "
-              />
-            </template>
+            <LayerKind :build="build" :plan="plan" :index="row.index" />
           </td>
           <template v-else>
             <td>

@@ -1,0 +1,91 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  findRow,
+  gelatineFor,
+  gelatineGPerKg,
+  grow,
+  heldMm,
+  mostMarginMm,
+  planBuild,
+  widthMm,
+  type Build,
+  type Caution,
+  type Outline,
+} from '../src/index.ts';
+import { pantry } from './arbitrary.ts';
+import { shapedJobs } from './jobs/shaped.ts';
+
+const mousse = (change: (build: Build) => void): Build => {
+  const build = structuredClone(shapedJobs.find(({ name }) => name.startsWith('mousse'))!.build);
+  change(build);
+  return build;
+};
+const caution = (build: Build, id: string): Caution | undefined =>
+  planBuild(build, pantry).cautions.find((one) => one.id.includes(id));
+const setLayer = (build: Build) => build.tiers[0]!.layers.find(({ inset }) => inset)!;
+
+describe('gelatine', () => {
+  it('holds the height that it is reckoned for, and more of it holds more', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 150, noNaN: true }), (mm) => {
+        const g = gelatineFor(mm);
+        if (g > 0) expect(heldMm(g)).toBeCloseTo(mm, 9);
+        expect(heldMm(g + 1)).toBeGreaterThan(heldMm(g));
+      }),
+      { numRuns: 60, seed: 3 },
+    );
+    expect(heldMm(7)).toBe(30);
+  });
+  it('of the house’s mousse is by mass balance of its recipe', () => {
+    const recipe = findRow(pantry, 'recipes', findRow(pantry, 'others', 'mousse').recipeId!);
+    expect(gelatineGPerKg(recipe, pantry)).toBeCloseTo(10_000 / recipe.yieldG, 9);
+    expect(gelatineGPerKg(findRow(pantry, 'recipes', 'recipe-cream'), pantry)).toBe(0);
+  });
+  it('that does not hold the height is said, with what does', () => {
+    const high = (mm: number) => mousse((b) => (setLayer(b).heightMm = mm));
+    expect(caution(high(30), '/held/')).toBeUndefined();
+    const said = caution(high(120), '/held/')!;
+    expect(said.severity).toBe('mind');
+    // the height that it names is one that holds
+    const held = said.todo.values!.held!.value;
+    expect(caution(high(held), '/held/')).toBeUndefined();
+    expect(said.todo.values!.wants!.value).toBeCloseTo(gelatineFor(120), 9);
+  });
+});
+
+describe('a disc inside a cream', () => {
+  it('wider than there is room for is said, with the margin that works', () => {
+    const build = mousse((b) => (setLayer(b).inset!.marginMm = 500));
+    const said = caution(build, 'no inset')!;
+    expect(said.severity).toBe('stop');
+    const most = said.todo.values!.most!.value;
+    const mended = mousse((b) => (setLayer(b).inset!.marginMm = most));
+    expect(caution(mended, 'no inset')).toBeUndefined();
+    expect(planBuild(mended, pantry).tiers[0]!.others).toMatchObject({ ok: true });
+  });
+  it('higher than its layer is said, and reckoned with what fits', () => {
+    const build = mousse((b) => {
+      const layer = setLayer(b);
+      layer.inset!.heightMm = layer.heightMm * 2;
+    });
+    const said = caution(build, 'high inset')!;
+    const others = planBuild(build, pantry).tiers[0]!.others;
+    if (!others.ok) throw new Error(others.problem);
+    expect(others.value[0]!.inset!.heightMm).toBeCloseTo(said.todo.values!.most!.value, 9);
+  });
+  it('has its widest margin where a disc of 30 mm is left, on any outline', () => {
+    const outlines: Outline[] = [
+      { kind: 'round', diameterMm: 200 },
+      { kind: 'square', sideMm: 150, cornerMm: 10 },
+      { kind: 'rectangle', widthMm: 300, depthMm: 120, cornerMm: 0 },
+    ];
+    for (const outline of outlines) {
+      const inside = grow(outline, -mostMarginMm(outline) + 1e-3)!;
+      expect(widthMm(inside)).toBeGreaterThanOrEqual(30);
+      const over = grow(outline, -mostMarginMm(outline) - 0.01);
+      expect(over === null || widthMm(over) < 30.1 || outline.kind === 'rectangle').toBe(true);
+    }
+    expect(mostMarginMm({ kind: 'round', diameterMm: 200 })).toBeCloseTo(85, 3);
+  });
+});

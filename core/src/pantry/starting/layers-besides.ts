@@ -17,6 +17,28 @@ import {
   scalds,
 } from './recipe-lines.ts';
 
+/** Making a soak takes so long, min (estimate). */
+const soakMin = 8;
+const boiled = 'Boil sugar and water once and let it cool.';
+/** What is boiled as a syrup, cools, and is brushed on: its density, g/mL, and how hot it gets, C. */
+const soak = (
+  id: string,
+  name: string,
+  soakGPerMl: number,
+  hotC: number,
+  lines: Recipe['ingredients'],
+  steps: string[],
+): Recipe =>
+  recipe(id, name, lines, steps, {
+    holds: [cools(1, hotC, 26, 'bowl')],
+    hazards: ['hot sugar', 'steam'],
+    hotC,
+    caution: syrup,
+    loss: 0.03,
+    makeMin: soakMin,
+    soakGPerMl,
+  });
+
 /** Layers that are not baked in a tin, and what is brushed on. */
 export const besideRecipes: Recipe[] = [
   recipe(
@@ -81,57 +103,51 @@ export const besideRecipes: Recipe[] = [
       caution: scalds('Hot custard'),
     },
   ),
-  recipe('syrup', 'Plain syrup', [sugar(500), of('water', 500)], ['Boil once and cool.'], {
-    holds: [cools(1, 104, 26, 'bowl')],
-    hazards: ['hot sugar', 'steam'],
-    hotC: 104,
-    caution: syrup,
-    loss: 0.03,
-    makeMin: 8,
-    soakGPerMl: 1.2,
-  }),
-  recipe(
+  soak('syrup', 'Plain syrup', 1.2, 104, [sugar(500), of('water', 500)], ['Boil once and cool.']),
+  soak(
     'vanilla-soak',
     'Vanilla syrup',
+    1.15,
+    102,
     [sugar(400), of('water', 600), of('vanilla', 20)],
-    [
-      'Boil sugar and water once and let it cool.',
-      'Stir in the vanilla, cold: heat drives it off.',
-    ],
-    { holds: [cools(1, 102, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 102, caution: syrup, loss: 0.03, makeMin: 8, soakGPerMl: 1.15 }, // prettier-ignore
+    [boiled, 'Stir in the vanilla, cold: heat drives it off.'],
   ),
-  recipe(
+  soak(
     'lemon-soak',
     'Lemon syrup',
+    1.16,
+    102,
     [sugar(400), of('water', 300), of('lemon-juice', 300), of('lemon-zest', 10)],
     ['Boil sugar and water once with the zest and let it cool.', 'Stir in the juice and strain.'],
-    { holds: [cools(1, 102, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 102, caution: syrup, loss: 0.03, makeMin: 8, soakGPerMl: 1.16 }, // prettier-ignore
+  ),
+  soak(
+    'rum-soak',
+    'Rum syrup',
+    1.11,
+    103,
+    [sugar(350), of('water', 350), of('rum', 300)],
+    [boiled, 'Stir in the rum, cold and away from any flame.'],
+  ),
+  soak(
+    'orange-soak',
+    'Orange liqueur syrup',
+    1.12,
+    102,
+    [sugar(250), of('water', 400), of('orange-liqueur', 350)],
+    [boiled, 'Stir in the liqueur, cold and away from any flame.'],
   ),
   recipe(
     'coffee-soak',
     'Coffee soak',
     [of('coffee', 850), sugar(150)],
     ['Brew it strong, stir the sugar in while it is hot, and let it cool.'],
-    { holds: [cools(1, 90, 26, 'bowl')], hazards: ['steam'], hotC: 90, caution: scalds('Hot coffee'), makeMin: 8, soakGPerMl: 1.05 }, // prettier-ignore
-  ),
-  recipe(
-    'rum-soak',
-    'Rum syrup',
-    [sugar(350), of('water', 350), of('rum', 300)],
-    [
-      'Boil sugar and water once and let it cool.',
-      'Stir in the rum, cold and away from any flame.',
-    ],
-    { holds: [cools(1, 103, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 103, caution: syrup, loss: 0.03, makeMin: 8, soakGPerMl: 1.11 }, // prettier-ignore
-  ),
-  recipe(
-    'orange-soak',
-    'Orange liqueur syrup',
-    [sugar(250), of('water', 400), of('orange-liqueur', 350)],
-    [
-      'Boil sugar and water once and let it cool.',
-      'Stir in the liqueur, cold and away from any flame.',
-    ],
-    { holds: [cools(1, 102, 26, 'bowl')], hazards: ['hot sugar', 'steam'], hotC: 102, caution: syrup, loss: 0.03, makeMin: 8, soakGPerMl: 1.12 }, // prettier-ignore
+    {
+      holds: [cools(1, 90, 26, 'bowl')],
+      hazards: ['steam'],
+      hotC: 90,
+      caution: scalds('Hot coffee'),
+      makeMin: soakMin,
+      soakGPerMl: 1.05,
+    },
   ),
 ];

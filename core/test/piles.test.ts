@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { pileStripes } from '../src/section/pile-parts.ts';
 import {
   limits,
+  onePile,
   pileCount,
   pileCounts,
   pileHeight,
@@ -68,6 +69,14 @@ describe('many thin layers', () => {
     );
     expect(bare.every(({ tone }) => tone === 'paper')).toBe(true);
     expect(own.every(({ tone }) => tone !== 'paper')).toBe(true);
+  });
+  it('are named together where a tier is nothing else', () => {
+    const named = (build: Build) => {
+      const { others } = planBuild(build, pantry).tiers[0]!;
+      return others.ok ? onePile(build.tiers[0]!, others.value) : null;
+    };
+    expect(named(crepes())).toEqual({ name: 'Crepe', count: 20 });
+    expect(named(crepes((b) => (b.tiers[0]!.layers[0]!.otherId = null)))).toBeNull();
   });
   it('count what lies between them as filling', () => {
     const share = (build: Build): number => planBuild(build, pantry).tiers[0]!.stack.fillingShare;

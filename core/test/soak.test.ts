@@ -121,6 +121,7 @@ describe('alcohol', () => {
     expect(byVolume).toBeGreaterThan(0.12);
     expect(byVolume).toBeLessThan(0.16);
     expect(massG).toBeCloseTo((200 * alcoholG) / recipe.yieldG, 9);
+    expect(soakAlcohol({ soakId: rum }, [{ massG: 200 }], pantry, 8).servingG).toBeCloseTo(massG / 8, 9); // prettier-ignore
     expect(dilution).toBe(0);
     expect(soakAlcohol({ soakId: null }, [{ massG: 200 }], pantry)).toMatchObject({ byVolume: 0, massG: 0 }); // prettier-ignore
   });
@@ -154,6 +155,8 @@ describe('alcohol', () => {
     const caution = (build: Build) => planOf(build).cautions.find(({ id }) => id.endsWith('/soak alcohol')); // prettier-ignore
     expect(caution(soaked(null))).toBeUndefined();
     expect(caution(soaked(rum))!.severity).toBe('note');
+    const boxed = (id: string | null) => stepAt(planOf(soaked(id)), 'box').checks.some((text) => text.includes('alcohol')); // prettier-ignore
+    expect([boxed(rum), boxed(null)]).toEqual([true, false]);
     expect(caution(soaked(rum, (b) => (b.tiers[0]!.torched = true)))!.severity).toBe('mind');
     const diet = planOf(soaked(rum, (b) => (b.brief.diets = ['no alcohol'])));
     expect(diet.cautions.some(({ severity, title }) => severity === 'stop' && /alcohol/.test(title.text))).toBe(true); // prettier-ignore

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
+import { onePile, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
@@ -43,17 +43,9 @@ watch(
   { immediate: true },
 );
 /** A tier that is nothing but piles of one kind, such as crepes: its name, and how many there are. */
-const pile = computed(() => {
-  const others = tierPlan.value.others.ok ? tierPlan.value.others.value : [];
-  const [first] = others;
-  const isAll =
-    first !== undefined &&
-    others.length === tier.value.layers.length &&
-    others.every(({ isPile, row }) => isPile && row.id === first.row.id);
-  return isAll
-    ? { name: first.row.name, count: others.reduce((sum, { count }) => sum + count, 0) }
-    : null;
-});
+const pile = computed(() =>
+  tierPlan.value.others.ok ? onePile(tier.value, tierPlan.value.others.value) : null,
+);
 const title = computed(() => {
   const n = tier.value.layers.length;
   const gaps = tier.value.gaps.length;

@@ -24,6 +24,7 @@ export function closingSteps(
   servings: number | null,
   boardCover: BoardCover | null,
   forRoad: ForRoad | null,
+  holdsAlcohol: boolean,
 ): Step[] {
   const heavy = isHeavyLift(totalG);
   return [
@@ -72,6 +73,7 @@ export function closingSteps(
           ? ['The count of anything that is not food is written on the box']
           : []),
         'Allergens are written on the box',
+        ...(holdsAlcohol ? ['That it holds alcohol is written on the box'] : []),
       ],
       cautions: heavyCaution(totalG),
     }),

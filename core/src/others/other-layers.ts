@@ -104,6 +104,21 @@ export const pileCount = (heightMm: number, pieceMm: number, fillingMm: number):
 export const pileHeight = (count: number, pieceMm: number, fillingMm: number): number =>
   count * pieceMm + (count - 1) * fillingMm;
 
+/** What a tier is where it is nothing but piles of one kind, such as crepes, and how many; else null. */
+export function onePile(
+  { layers }: Pick<Tier, 'layers'>,
+  others: readonly OtherPlan[],
+): { name: string; count: number } | null {
+  const [first] = others;
+  const isAll =
+    first !== undefined &&
+    others.length === layers.length &&
+    others.every(({ isPile, row }) => isPile && row.id === first.row.id);
+  return isAll
+    ? { name: first.row.name, count: others.reduce((sum, { count }) => sum + count, 0) }
+    : null;
+}
+
 /** The fewest and the most pieces that make a layer as thick as one may be. */
 export const pileCounts = (pieceMm: number, fillingMm: number): { min: number; max: number } => {
   const { min, max } = limits.layerMm;

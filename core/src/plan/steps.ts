@@ -35,6 +35,7 @@ import {
 } from '../bench/support-steps.ts';
 import { factorOf } from '../hand/corrections.ts';
 import { glueSpreadId } from '../carve/needs.ts';
+import { soakAlcohol } from '../soak/soak-alcohol.ts';
 import { soakNeeds } from '../soak/soak-needs.ts';
 import { coldestCoatC } from '../heat/cooling.ts';
 import { findRow } from '../pantry/find.ts';
@@ -221,6 +222,7 @@ export function planSteps(
         tally.servings,
         boardCover,
         forRoad(build, times, shelfMm),
+        tiers.some(({ soak }, i) => soakAlcohol(build.tiers[i]!, soak, pantry).massG > 0),
       ),
     ];
     // what goes in at no step of its own is counted before the box is closed

@@ -14,8 +14,9 @@ export const mostAlcohol = 0.2;
 export interface SoakAlcohol {
   /** Share of its volume, as bottles say it; 0 for none. */
   byVolume: number;
-  /** In all of the tier, g. */
+  /** In all of the tier, and in one of its servings, g. */
   massG: number;
+  servingG: number;
   /** Plain syrup into each gram of it that brings it down to the strongest that is usual, g; 0 where it is not over it. */
   dilution: number;
 }
@@ -25,13 +26,16 @@ export function soakAlcohol(
   tier: Pick<Tier, 'soakId'>,
   soak: readonly Pick<SoakPlan, 'massG'>[],
   book: RecipeBook,
+  servings = 1,
 ): SoakAlcohol {
   const recipe = book.recipes.find(({ id }) => id === soakIdOf(tier));
   const share = recipe ? alcoholShareOf(recipe, book) : 0;
   const gPerMl = recipe?.soakGPerMl ?? syrupGPerMl;
+  const massG = share * soak.reduce((sum, each) => sum + each.massG, 0);
   return {
     byVolume: alcoholByVolume(share, gPerMl),
-    massG: share * soak.reduce((sum, each) => sum + each.massG, 0),
+    massG,
+    servingG: massG / Math.max(1, servings),
     dilution: dilution(share, gPerMl),
   };
 }

@@ -64,8 +64,8 @@ function warnOfAlcohol(
           )
         : phrase(
             tier.torched
-              ? 'Written on its label, not for children, and torched only when no wet face lies open.'
-              : 'Written on its label, and not for children.',
+              ? 'Write it on the box; not for children, and torched only when no wet face lies open.'
+              : 'Write it on the box; not for children.',
           ),
   });
 }

@@ -51,7 +51,9 @@ const soaks = computed(() => {
 });
 const soakWith = (id: string): void =>
   editTier('What it is soaked with', (t) => void (t.soakId = id === syrupRecipeId ? null : id));
-const alcohol = computed(() => soakAlcohol(tier.value, tierPlan.value.soak, pantry.pantry));
+const alcohol = computed(() =>
+  soakAlcohol(tier.value, tierPlan.value.soak, pantry.pantry, tierPlan.value.servings),
+);
 const soaked = computed(() => tierPlan.value.soak.reduce((sum, each) => sum + each.ml, 0));
 const core = computed(() => tierPlan.value.centre);
 function cutCore(): void {
@@ -101,7 +103,7 @@ const setPieces = (change: Partial<LoosePieces>): void =>
     <p v-if="soaked > 0 && alcohol.byVolume > 0" class="sentence" data-test="soak-alcohol">
       <b>{{ units.text(alcohol.byVolume, 'share') }}</b> alcohol by volume:
       <b>{{ units.text(alcohol.massG, 'fineMass') }}</b> of it stay in this tier,
-      {{ units.text(alcohol.massG / Math.max(1, tierPlan.servings), 'fineMass') }} in a serving.
+      {{ units.text(alcohol.servingG, 'fineMass') }} in a serving.
     </p>
     <table v-if="soaked > 0" class="soaks">
       <tbody>

@@ -10,10 +10,15 @@ import {
   levellings,
   limits,
   portions,
+  gapOrders,
+  gapWays,
   inclusionWays,
+  mouldOrders,
+  mouldPlaces,
   soakStyles,
   surfaceWays,
   type Build,
+  type Inset,
   type Outline,
   type PartTemp,
   type Tier,
@@ -84,8 +89,18 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
           fc.record({
             heightMm: between(limits.layerMm),
             otherId: fc.option(idOf(pantry.others), { nil: null, freq: 6 }),
-            inset: orNull(
-              fc.record({ heightMm: between(limits.insetMm), marginMm: between(limits.marginMm) }),
+            insets: fc.oneof(
+              { arbitrary: fc.constant<Inset[]>([]), weight: 3 },
+              fc.uniqueArray(
+                fc.record({
+                  id: fc.uuid(),
+                  otherId: fc.option(idOf(pantry.others), { nil: null }),
+                  heightMm: between(limits.insetMm),
+                  marginMm: between(limits.marginMm),
+                  upMm: between(limits.insetUpMm),
+                }),
+                { selector: ({ id }) => id, maxLength: limits.insets.max },
+              ),
             ),
             between: orNull(
               fc.record({ spreadId: idOf(pantry.spreads), heightMm: between(limits.betweenMm) }),
@@ -98,14 +113,23 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
           { minLength: 1, maxLength: limits.layers.max },
         )
         .map((layers) => layers.map((layer, i) => ({ id: `layer-${i + 1}`, ...layer }))),
+      mould: fc.oneof(
+        { arbitrary: fc.constant(null), weight: 4 },
+        fc.record({
+          tinId: idOf(pantry.tins),
+          order: fc.constantFrom(...mouldOrders),
+          setIn: fc.constantFrom(...mouldPlaces),
+        }),
+      ),
       gaps: fc.array(
         fc.record({
           heightMm: between(limits.gapMm),
           spreadId: idOf(pantry.spreads),
           damMm: between(limits.damMm),
           setbackMm: between(limits.setbackMm),
-          pieces: orNull(
+          pieces: fc.uniqueArray(
             fc.record({
+              id: fc.uuid(),
               name: fc.constant('berries'),
               foodId: orNull(idOf(pantry.foods)),
               how: fc.constantFrom('packed' as const, 'scattered' as const),
@@ -114,7 +138,10 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
               gPerCm2: between(limits.gPerCm2),
               allergens: fc.subarray([...allergens]),
             }),
+            { maxLength: 2, selector: ({ id }) => id },
           ),
+          order: fc.constantFrom(...gapOrders),
+          laid: fc.constantFrom('spread' as const, ...gapWays),
           drizzle: orNull(
             fc.record({ spreadId: idOf(pantry.spreads), gPerCm2: between(limits.gPerCm2) }),
           ),

@@ -168,7 +168,7 @@ describe('the run sheet', () => {
       b.tiers[0]!.layers[1] = {
         ...newLayer(30, 'layer-2'),
         otherId: 'mousse',
-        inset: { heightMm: 10, marginMm: 10 },
+        insets: [{ id: 'inset-1', otherId: null, heightMm: 10, marginMm: 10, upMm: 10 }],
       };
       b.tiers[0]!.layers[2] = { ...newLayer(18, 'layer-3'), otherId: 'bought-sponge' };
       b.tiers[0]!.layers[3] = {
@@ -179,8 +179,8 @@ describe('the run sheet', () => {
     });
     const words = (i: number): string =>
       say(find(steps, `tier-1/other/layer-${i + 1}`).lead!, metric);
-    expect(words(0)).toContain('Trace a circle 19.4 cm');
-    expect(words(1)).toContain('From outside in');
+    expect(words(0)).toContain('Trace circles 19.4 cm');
+    expect(words(1)).toContain('set in and pressed');
     expect(words(2)).toContain('1 pack');
     expect(find(steps, 'tier-1/other-thaw/bought-sponge').timer!.minutes).toBe(120);
     const crepes = find(steps, 'tier-1/other/layer-4');

@@ -37,6 +37,7 @@ const inclusion = (foodId: string | null) => ({
   tempC: 20,
 });
 const pieces = (foodId: string | null) => ({
+  id: 'pieces-1',
   name: 'hazelnuts',
   foodId,
   how: 'scattered' as const,
@@ -47,7 +48,7 @@ const pieces = (foodId: string | null) => ({
 });
 const nutty: [string, (build: Build, foodId: string | null) => void][] = [
   ['folded in', (b, id) => (b.tiers[0]!.inclusions = [inclusion(id)])],
-  ['in a filling', (b, id) => (b.tiers[0]!.gaps[0]!.pieces = pieces(id))],
+  ['in a filling', (b, id) => (b.tiers[0]!.gaps[0]!.pieces = [pieces(id)])],
   [
     'pressed on',
     (b, id) =>
@@ -160,7 +161,7 @@ describe('what a cake holds', () => {
       fc.property(anyBuild, (build) => {
         const plan = planShape(build, pantry);
         const rows = build.tiers.flatMap((tier) =>
-          [...tier.inclusions, tier.pressed, ...tier.gaps.map((gap) => gap.pieces)].flatMap(
+          [...tier.inclusions, tier.pressed, ...tier.gaps.flatMap((gap) => gap.pieces)].flatMap(
             (part) => {
               const food = part && foodOf(pantry.foods, part.foodId);
               return food ? [food] : part ? [null] : [];

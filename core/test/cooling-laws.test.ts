@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { bowlMinutes, minutesTo } from '../src/heat/cool-bowl.ts';
 import { coolingMin, layerCoolMin, shelfHighMm, surroundingsOf, trayMm } from '../src/heat/cool-places.ts'; // prettier-ignore
-import { chillCoatMin, chillShellMin, coldestCoatC, freezeLayerMin, freezableMm, type Mass } from '../src/heat/cooling.ts'; // prettier-ignore
+import { chillCoatMin, chillShellMin, coldestCoatC, type Mass } from '../src/heat/cooling.ts';
+import { freezeLayerMin, freezableMm } from '../src/heat/freeze.ts';
 import { crispHours, seedFor, seedShare } from '../src/ganache/temper.ts';
 import { setStress } from '../src/ganache/set.ts';
 import { coatMin, handsOn, pipingMin, sideScale, strewMin, topScale } from '../src/labour/minutes.ts'; // prettier-ignore

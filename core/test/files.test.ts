@@ -24,7 +24,7 @@ import {
   writeBuildFile,
   type FileProblem,
 } from '../src/index.ts';
-import { piecesAsList } from './work-kit.ts';
+import { withLists } from './work-kit.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
 
 const root = new URL('../../', import.meta.url);
@@ -112,7 +112,7 @@ describe('a build file', () => {
     const read = readBuildFile(JSON.stringify(old));
     if (!read.ok) throw new Error(read.problems[0]!.message);
     const { pipingG, ...kept } = old.build as Record<string, unknown>;
-    expect(read.build).toMatchObject(piecesAsList(kept));
+    expect(read.build).toMatchObject(withLists(kept));
     expect(read.build.piping).toEqual([newPiping('piping-1', pipingG as number)]);
     expect(read.rows).toMatchObject({ ...old.pantry, recipes: read.rows.recipes } as object);
     expect(read.build.tiers[0]).toMatchObject({ soak: 'none', centre: null, asBaked: [] });
@@ -125,7 +125,7 @@ describe('a build file', () => {
     const { pipingG, ...kept } = old.build as Record<string, unknown>;
     const read = readBuildFile(JSON.stringify(old));
     if (!read.ok) throw new Error(read.problems[0]!.message);
-    expect(read.build).toMatchObject(piecesAsList(kept));
+    expect(read.build).toMatchObject(withLists(kept));
     expect(read.build.piping).toEqual([newPiping('piping-1', pipingG as number)]);
     expect(read.build.tiers[0]!.coat).toMatchObject({ bands: [], innerSpreadId: null, rimMm: 0 });
     for (const recipe of read.rows.recipes)
@@ -148,7 +148,7 @@ describe('a build file', () => {
     const old = JSON.parse(text('core/test/fixtures/version-4.json')) as Record<string, any>;
     const read = readBuildFile(JSON.stringify(old));
     if (!read.ok) throw new Error(read.problems[0]!.message);
-    expect(read.build).toMatchObject(piecesAsList(old.build as object));
+    expect(read.build).toMatchObject(withLists(old.build as object));
     for (const tier of read.build.tiers)
       expect(tier).toMatchObject({ drip: null, pour: null, toppings: [], torched: false });
     for (const job of read.build.piping) expect(job.piped).toBeNull();
@@ -207,14 +207,14 @@ describe('a carving in a file', () => {
     const old = JSON.parse(text('core/test/fixtures/version-5.json')) as Record<string, any>;
     const read = readBuildFile(JSON.stringify(old));
     if (!read.ok) throw new Error(read.problems[0]!.message);
-    expect(read.build).toMatchObject(piecesAsList(old.build as object));
+    expect(read.build).toMatchObject(withLists(old.build as object));
     for (const tier of read.build.tiers) expect(tier.carving).toBeNull();
   });
   it('of version 6 stands as it was stacked, and says what it lacks', () => {
     const old = JSON.parse(text('core/test/fixtures/version-6.json')) as Record<string, any>;
     const read = readBuildFile(JSON.stringify(old));
     if (!read.ok) throw new Error(read.problems[0]!.message);
-    expect(read.build).toMatchObject(piecesAsList(old.build as object));
+    expect(read.build).toMatchObject(withLists(old.build as object));
     for (const { stand } of read.build.tiers)
       expect(stand).toEqual({ card: null, offsetMm: [0, 0], postMm: 0, dowels: null, decks: [] });
     expect(read.build.rod).toBeNull();

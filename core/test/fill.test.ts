@@ -9,6 +9,7 @@ import {
   isWorthSaying,
   loadGaps,
   newBuild,
+  newPieces,
   newGap,
   planBuild,
   planCentre,
@@ -116,15 +117,9 @@ describe('a filling that does not hold', () => {
     expect(rest.radiusMm).toBeCloseTo(100, 3);
   });
   it('packed pieces keep it open from half of the gap on', () => {
-    const pieces = (share: number, how: 'packed' | 'scattered' = 'packed'): Gap['pieces'] => ({
-      name: 'berries',
-      foodId: null,
-      how,
-      densityGPerMl: 1,
-      share,
-      gPerCm2: 0.2,
-      allergens: [],
-    });
+    const pieces = (share: number, how: 'packed' | 'scattered' = 'packed'): Gap['pieces'] => [
+      { ...newPieces('berries'), how, densityGPerMl: 1, share, gPerCm2: 0.2 },
+    ];
     expect(loadOf(tierWith({ pieces: pieces(0.5) }), 9000)).toMatchObject({
       holds: true,
       settledMm: 8,
@@ -284,10 +279,13 @@ describe('room at the edge', () => {
       damMl: 10,
       piecesMl: 5,
       drizzleMl: 1,
+      voidMl: 0,
     };
     const whole = (areaMm2(tier.outline) * 8) / 1000;
     expect(openAtEdge(tier, [gap as never], [8])).toBeCloseTo(whole - 196, 9);
     expect(openAtEdge(tier, [gap as never], [7.9])).toBeCloseTo((whole * 7.9) / 8 - 196, 9);
+    // air between beads is not at the edge
+    expect(openAtEdge(tier, [{ ...gap, voidMl: 30 } as never], [8])).toBeCloseTo(whole - 226, 9);
     // never less than none
     expect(openAtEdge(tier, [{ ...gap, fillingMl: 900 } as never], [8])).toBe(0);
     expect(openAtEdge(tier, [gap as never], [])).toBeCloseTo(whole - 196, 9);
@@ -341,10 +339,10 @@ describe('where the figures come from', () => {
   Object.assign(tier!.gaps[0]!, {
     damMm: 12,
     drizzle: { spreadId: 'caramel', gPerCm2: 0.1 },
-    pieces: { name: 'raspberries', foodId: 'raspberries', how: 'packed', densityGPerMl: 1, share: 0.3, gPerCm2: 0.2, allergens: [] }, // prettier-ignore
+    pieces: [{ ...newPieces('a'), name: 'raspberries', foodId: 'raspberries', densityGPerMl: 1, share: 0.3 }], // prettier-ignore
   });
   Object.assign(tier!.gaps[1]!, {
-    pieces: { name: 'nuts', foodId: 'walnuts', how: 'scattered', densityGPerMl: 0.6, share: 0.3, gPerCm2: 0.25, allergens: [] }, // prettier-ignore
+    pieces: [{ ...newPieces('b'), name: 'nuts', foodId: 'walnuts', how: 'scattered', densityGPerMl: 0.6, gPerCm2: 0.25 }], // prettier-ignore
   });
   tier!.soak = 'light';
   tier!.centre = { outline: { kind: 'round', diameterMm: 60 }, fromLayer: 1, toLayer: 2, spreadId: 'caramel', pieces: null }; // prettier-ignore
@@ -387,13 +385,13 @@ describe('where the figures come from', () => {
   });
   it('pieces: packed by their share, scattered by grams to the square centimetre', () => {
     const { gaps, of, inputs } = planned();
-    expect(inputs('gap/0/pieces')['share of the gap']).toBe(0.3);
-    expect(of('gap/0/pieces')!.label).toBe('raspberries on layer 1');
-    const scattered = inputs('gap/1/pieces');
+    expect(inputs('gap/0/pieces/a')['share of the gap']).toBe(0.3);
+    expect(of('gap/0/pieces/a')!.label).toBe('raspberries on layer 1');
+    const scattered = inputs('gap/1/pieces/b');
     expect(scattered['grams to the cm²']).toBe(0.25);
     expect((scattered.area! / 100) * 0.25).toBeCloseTo(gaps[1]!.piecesG, 6);
     expect(scattered['their density']).toBe(0.6);
-    expect(of('gap/2/pieces')).toBeFalsy();
+    expect(of('gap/2/pieces/a')).toBeFalsy();
   });
   it('how it settles: thickness, weight, load, what it holds, stiffness warm or cold', () => {
     const { inputs, tier: made } = planned();

@@ -12,6 +12,7 @@ import {
   buildFrom10,
   buildFrom11,
   buildFrom12,
+  buildFrom13,
   buildVersion,
   migrate,
   readBuildFile,
@@ -24,7 +25,7 @@ import {
   rowFrom11,
   startingPantry,
 } from '../src/index.ts';
-import { piecesAsList } from './work-kit.ts';
+import { withLists } from './work-kit.ts';
 
 /* What each version added: with it nothing that was said is changed, and what is new is undecided. */
 
@@ -41,6 +42,7 @@ const steps: [number, (build: unknown) => Loose][] = [
   [11, buildFrom10],
   [12, buildFrom11],
   [13, buildFrom12],
+  [14, buildFrom13],
 ];
 const fixture = (version: number): { build: Loose; pantry: Loose; version: number } =>
   JSON.parse(
@@ -216,7 +218,7 @@ describe('a whole file of an older version', () => {
     const old = fixture(version);
     const { tiers } = migrate(old).build as { tiers: unknown };
     // a hidden centre of 3 and pieces of 7 only gain what they lacked
-    expect(lost(piecesAsList(old.build).tiers, tiers)).toEqual([]);
+    expect(lost(withLists(old.build).tiers, tiers)).toEqual([]);
   });
   it.each(kept)('of %i is of today when it has been read, and reads the same again', (version) => {
     const once = migrate(fixture(version));

@@ -38,7 +38,7 @@ describe('a plan of any build', () => {
           // degrees may be below freezing
           const signed =
             /\.(x0|y0|x1|y1|x|y|spare|startC|makeUpG|coatC|fromC|toC)$/.test(path) ||
-            /\.inputs\[|points|\.values\.|amounts|spots|\.cuts\[/.test(path) ||
+            /\.inputs\[|\.lines\[|points|\.values\.|amounts|spots|\.cuts\[/.test(path) ||
             // a tier may stand off the axis, and beyond what would hold it
             /(\.(atMm|insideMm|edgeMm|upMm|tiltDeg|brakeG|margin|skinC|middleC|warmestC)|tips\.value)$/.test(
               path,

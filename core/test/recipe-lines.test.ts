@@ -155,7 +155,7 @@ const others: string[] = [
   '2 tbsp coconut oil',
   '2 tbsp walnut oil',
   '1 tsp almond extract',
-  '100 g hazelnut spread',
+  '100 g pistachio spread',
   '100 g chocolate spread',
   '100 g almond butter',
   '100 g apple butter',

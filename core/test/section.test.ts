@@ -115,7 +115,7 @@ describe('the section', () => {
         tier.layers[0] = {
           ...newLayer(30),
           otherId: 'mousse',
-          inset: { heightMm: 10, marginMm: 15 },
+          insets: [{ id: 'disc', otherId: null, heightMm: 10, marginMm: 15, upMm: 10 }],
         };
       }),
     );
@@ -123,7 +123,7 @@ describe('the section', () => {
     expect([centre.x0, centre.x1, centre.tone]).toEqual([-30, 30, 'caramel']);
     expect(centre.y0).toBe(of(section, 'tier-1/layer/1').y0);
     expect(centre.y1).toBe(of(section, 'tier-1/layer/2').y1);
-    const inset = of(section, 'tier-1/layer/0/inset');
+    const inset = of(section, 'tier-1/layer/0/inset-disc');
     expect(inset.x1).toBeCloseTo(85, 9);
     expect(inset.tone).toBe('butter');
     expect(of(section, 'tier-1/layer/0').tone).toBe('cream');

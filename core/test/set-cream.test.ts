@@ -24,7 +24,7 @@ const mousse = (change: (build: Build) => void): Build => {
 };
 const caution = (build: Build, id: string): Caution | undefined =>
   planBuild(build, pantry).cautions.find((one) => one.id.includes(id));
-const setLayer = (build: Build) => build.tiers[0]!.layers.find(({ inset }) => inset)!;
+const setLayer = (build: Build) => build.tiers[0]!.layers.find(({ insets }) => insets.length > 0)!;
 
 describe('gelatine', () => {
   it('holds the height that it is reckoned for, and more of it holds more', () => {
@@ -57,23 +57,32 @@ describe('gelatine', () => {
 
 describe('a disc inside a cream', () => {
   it('wider than there is room for is said, with the margin that works', () => {
-    const build = mousse((b) => (setLayer(b).inset!.marginMm = 500));
+    const build = mousse((b) => (setLayer(b).insets[0]!.marginMm = 500));
     const said = caution(build, 'no inset')!;
     expect(said.severity).toBe('stop');
     const most = said.todo.values!.most!.value;
-    const mended = mousse((b) => (setLayer(b).inset!.marginMm = most));
+    const mended = mousse((b) => (setLayer(b).insets[0]!.marginMm = most));
     expect(caution(mended, 'no inset')).toBeUndefined();
     expect(planBuild(mended, pantry).tiers[0]!.others).toMatchObject({ ok: true });
   });
   it('higher than its layer is said, and reckoned with what fits', () => {
     const build = mousse((b) => {
       const layer = setLayer(b);
-      layer.inset!.heightMm = layer.heightMm * 2;
+      layer.insets[0]!.heightMm = layer.heightMm * 2;
     });
     const said = caution(build, 'high inset')!;
     const others = planBuild(build, pantry).tiers[0]!.others;
     if (!others.ok) throw new Error(others.problem);
-    expect(others.value[0]!.inset!.heightMm).toBeCloseTo(said.todo.values!.most!.value, 9);
+    const { placed } = others.value[0]!.insets[0]!;
+    expect(placed!.toMm - placed!.fromMm).toBeCloseTo(said.title.values!.room!.value, 9);
+    // the layer that it names takes it
+    const most = said.todo.values!.most!.value;
+    const higher = mousse((b) => {
+      const layer = setLayer(b);
+      layer.insets[0]!.heightMm = layer.heightMm * 2;
+      layer.heightMm = most;
+    });
+    expect(caution(higher, 'high inset')).toBeUndefined();
   });
   it('has its widest margin where a disc of 30 mm is left, on any outline', () => {
     const outlines: Outline[] = [

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   newBuild,
+  newPieces,
   planBuild,
   prepFor,
   preparedFrom,
@@ -98,15 +99,9 @@ describe('what the steps take', () => {
 
 describe('fruit is made ready', () => {
   const berries = fresh(({ tiers: [tier] }) => {
-    tier!.gaps[0]!.pieces = {
-      name: 'strawberries',
-      foodId: 'strawberries',
-      how: 'packed',
-      densityGPerMl: 0.95,
-      share: 0.6,
-      gPerCm2: 0,
-      allergens: [],
-    };
+    tier!.gaps[0]!.pieces = [
+      { ...newPieces(), name: 'strawberries', foodId: 'strawberries', share: 0.6 },
+    ];
     tier!.inclusions = [
       {
         ...newInclusion('pieces'),

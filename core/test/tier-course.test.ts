@@ -53,7 +53,9 @@ describe('how warm a cake is through its days', () => {
   it('is followed without a gap from the first layer to the table, and is never colder than the freezer or warmer than what is poured', () => {
     let met = 0;
     fc.assert(
-      fc.property(anyBuild, (build) => {
+      fc.property(anyBuild, (any) => {
+        // shelves for anything: it is not about what fits
+        const build = { ...any, day: { ...any.day, fridgeMm: 20000, freezerMm: 20000 } };
         for (const { points, stretches } of coursesOf(build) ?? []) {
           met += 1;
           stretches.slice(1).forEach((stretch, i) => {

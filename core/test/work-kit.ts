@@ -16,14 +16,22 @@ import { pantry } from './arbitrary.ts';
 
 /* What tests of the work share: the demo's cakes, their steps and tasks. */
 
-/** A build of before version 13 with what is folded into its batters as the list that it became. */
-export function piecesAsList<T>(build: T): T {
+/** A build of an older version with what became a list since: what is folded into its batters, lies in its fillings and is set in its creams. */
+export function withLists<T>(build: T): T {
   const { tiers, ...rest } = build as { tiers: Record<string, unknown>[] };
   return {
     ...rest,
-    tiers: tiers.map(({ inclusion, ...tier }) => ({
+    tiers: tiers.map(({ inclusion, layers, gaps, ...tier }) => ({
       ...tier,
       ...(inclusion === undefined ? {} : { inclusions: inclusion ? [inclusion] : [] }),
+      gaps: (gaps as Record<string, unknown>[]).map(({ pieces, ...gap }) => ({
+        ...gap,
+        ...(pieces === undefined ? {} : { pieces: pieces ? [pieces] : [] }),
+      })),
+      layers: (layers as Record<string, unknown>[]).map(({ inset, ...layer }) => ({
+        ...layer,
+        ...(inset === undefined ? {} : { insets: inset ? [inset] : [] }),
+      })),
     })),
   } as T;
 }

@@ -205,6 +205,54 @@ test('layers of other kinds: crepes by count, a crisp disc with its caution', as
   await saved(page);
 });
 
+test('a cake set in a ring: filled to the brim, with something set in, poured, frozen and turned out', async ({
+  page,
+}) => {
+  await openDemo(page, 'Meridian');
+  const mould = page.getByTestId('mould');
+  const choice = mould.getByLabel('Stacked free, or set in a mould');
+  await choice.selectOption({ label: 'set in: Mousse ring 18 cm' });
+  await expect(mould).toContainText('It holds 1.15 L and is filled to 4.5 cm of 4.5 cm');
+  await expect(page.getByTestId('sheet-title')).toContainText('2 layers, 1 filling: 4.5 cm high');
+  await page.getByTestId('add-inset').click();
+  await page.getByLabel('Inside layer 2, part 1').selectOption({ label: 'Raspberry jelly' });
+  await expect(page.locator('[data-part^="tier-1/layer/1/inset-"]')).toHaveCount(1);
+  // thicker than the brim is said, and one press puts it right
+  const high = page.getByRole('textbox', { name: 'Thickness of layer 2' });
+  await high.fill('50 mm');
+  await high.press('Enter');
+  await expect(page.getByText(/over the brim of its mould/)).toBeVisible();
+  await mould.getByRole('button', { name: 'fill it to the brim' }).click();
+  await expect(page.getByText(/over the brim of its mould/)).toHaveCount(0);
+  await page.keyboard.press('b');
+  await page.getByTestId('all-steps').click();
+  const sheet = page.getByRole('dialog');
+  for (const step of [
+    'Freeze it through',
+    'Turn it out of: mousse ring 18 cm',
+    'Let it thaw in the fridge',
+  ])
+    await expect(sheet.getByText(step)).toBeVisible();
+  await sheet.getByText('Pour set mousse for layer 2').click();
+  await expect(page.getByText(/raspberry jelly set in and pressed/)).toBeVisible();
+});
+
+test('a filling is laid in an order: pieces of two kinds, piped over them', async ({ page }) => {
+  await openDemo(page, 'Meridian');
+  await page.getByTestId('tab-fillings').click();
+  const lowest = page.getByTestId('fillings').getByRole('listitem').last();
+  await lowest.getByRole('button', { name: 'with pieces' }).click();
+  await lowest.getByRole('button', { name: 'more pieces' }).click();
+  await expect(lowest.getByTestId('gap-pieces')).toHaveCount(2);
+  await lowest.getByLabel('How pieces 2 lie in filling 1').selectOption('scattered');
+  await lowest.getByLabel('Order of filling 1').selectOption('pieces first');
+  await lowest.getByLabel('How filling 1 is laid').selectOption('rings');
+  await page.keyboard.press('b');
+  await page.getByTestId('all-steps').click();
+  await page.getByRole('dialog').getByText('Fill layer 1 and set layer 2 on it').click();
+  await expect(page.getByText(/The pieces first\. Pipe rings/)).toBeVisible();
+});
+
 test('an outline from an SVG path: a bad line is refused and named, a good one is taken', async ({
   page,
 }) => {

@@ -29,7 +29,7 @@ export const test = base.extend<{ watch: void }>({
 export { expect };
 
 /** Cakes that the demo lays on the shelf. */
-export const demoCount = 13;
+export const demoCount = 14;
 
 const demo = new URL('../../demo/', import.meta.url);
 /** Address of a demo build by its name. */

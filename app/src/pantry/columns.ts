@@ -78,6 +78,7 @@ export const columns: Record<PantryTable, Column[]> = {
     sugarShare: {},
     saltShare: { onlyForm: true },
     alcoholShare: { onlyForm: true },
+    bloom: { onlyForm: true },
   }),
   ganaches: figuresOf('ganaches', { ratio: {}, butterShare: {}, syrupShare: {}, sugarShare: {} }),
   dowels: figuresOf('dowels', {

@@ -50,7 +50,7 @@ export function partName(id: string): PartName | null {
 export const chosenBy = (id: string): string =>
   id
     .replace(/\/band\/.*$/, '/coat')
-    .replace(/\/(dam-.*|crown|inset|between-.*)$/, '')
+    .replace(/\/(dam-.*|crown|inset-.*|between-.*)$/, '')
     .replace(/\/drip\/.*$/, '/drip')
     .replace(/\/deck\/[^/]+\/dowels.*$/, '/dowels')
     .replace(/\/dowels\/.*$/, '/dowels')

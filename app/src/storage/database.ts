@@ -11,6 +11,7 @@ import {
   buildFrom10,
   buildFrom11,
   buildFrom12,
+  buildFrom13,
   rowFrom2,
   rowFrom3,
   rowFrom4,
@@ -19,6 +20,7 @@ import {
   rowFrom10,
   rowFrom11,
   rowFrom12,
+  rowFrom13,
   startingKitchen,
   type Build,
   type KeptRecord,
@@ -144,6 +146,8 @@ export class Database extends Dexie {
     this.version(11).upgrade((work) => renewAll(work, buildFrom11, rowFrom11));
     // and when tiers were soaked with more than syrup
     this.version(12).upgrade((work) => renewAll(work, buildFrom12, rowFrom12));
+    // and when a cream held several insets, and a tier was set in a mould
+    this.version(13).upgrade((work) => renewAll(work, buildFrom13, rowFrom13));
   }
 }
 

@@ -73,14 +73,22 @@ export function flowSteps({ tier, plan, foods }: FinishContext): Step[] {
 function pourSteps(tier: Tier, plan: TierPlan, pour: PourPlan, foods: readonly Food[]): Step[] {
   const heavy = (plan.massG ?? 0) > 8000;
   const part = `${tier.id}/pour`;
+  const isFrozen = tier.mould?.setIn === 'freezer';
   const lift = heavy
     ? [phrase('It weighs {mass}: two people.', { mass: [plan.massG!, 'weight'] })]
     : [];
   return [
     step(`${tier.id}/rack`, 'transfer', 'Finish', 'Onto the rack', 3, {
       part,
-      lead: phrase('Chilled through, on its card, on a rack over a tray with a rim all round.'),
-      checks: ['Cold to the touch all over', 'Nothing of the rack stands out under the cake'],
+      lead: phrase(
+        isFrozen
+          ? 'Straight from the freezer, on its card, on a rack over a tray with a rim all round: what thaws on it lets the cover slide.'
+          : 'Chilled through, on its card, on a rack over a tray with a rim all round.',
+      ),
+      checks: [
+        isFrozen ? 'Hard all over, frost wiped off with the palm' : 'Cold to the touch all over',
+        'Nothing of the rack stands out under the cake',
+      ],
       cautions: lift,
       hazards: heavy ? ['heavy lift'] : [],
     }),

@@ -1,4 +1,5 @@
 import { layerCoolMin } from '../heat/cool-places.ts';
+import { settingMin } from '../mould/mould-times.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { Kitchen, OtherLayer, Recipe } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
@@ -6,12 +7,14 @@ import { otherKey } from '../workflow/step-keys.ts';
 import type { Tier } from '../document/types.ts';
 import { step, type Step } from './steps.ts';
 
-/** A cream with gelatine sets so long, min: up to a finger thick, and thicker (trade custom: 4 h, overnight). */
-const setMin = { thin: 240, thick: 480, thickMm: 30 };
 /** And keeps so long in the cold, min (usual guidance). */
 const setKeepsMin = 3 * 24 * 60;
 /** Crepes in a heap give their warmth off so slowly, min (estimate). */
 const heapMin = 25;
+/** Crisp bits bound with chocolate are firm in the fridge so soon, min (trade custom). */
+const firmMin = 30;
+/** Not baked: pressed flat and firm as its chocolate sets. */
+const isPressed = ({ form, bake }: OtherLayer): boolean => form === 'crisp disc' && bake === null;
 /** As warm as it may be when it is filled, C. */
 const coldC = 26;
 /** Room over a layer on its shelf, mm. */
@@ -20,7 +23,7 @@ const overMm = 40;
 /** What sets by its recipe, or by how thick it is. Min. */
 const setsIn = (recipe: Recipe | null, thickMm: number): number => {
   const own = recipe?.holds?.find(({ after, toC }) => after >= recipe.steps.length && toC === null);
-  return own ? own.leastMin : thickMm > setMin.thickMm ? setMin.thick : setMin.thin;
+  return own ? own.leastMin : settingMin(thickMm);
 };
 
 const wait = (
@@ -37,15 +40,23 @@ const wait = (
   });
 
 /** "layer 2", "layers 1, 3 and 4" */
-const layersText = (some: readonly OtherPlan[]): string => {
-  const numbers = some.map(({ index }) => index + 1);
+export const layersText = (some: readonly OtherPlan[]): string => {
+  const numbers = [...new Set(some.map(({ index }) => index + 1))];
   return numbers.length === 1
     ? `layer ${numbers[0]}`
     : `layers ${numbers.slice(0, -1).join(', ')} and ${numbers.at(-1)}`;
 };
+/** "layer 2", or "what lies in layer 2". */
+export const whereOf = (of: readonly OtherPlan[]): string =>
+  of.every(({ placed }) => placed !== null)
+    ? `what lies in ${layersText(of)}`
+    : layersText(of.filter(({ placed }) => placed === null));
+/** How high it stands by itself, mm. */
+const heightOf = (tier: Tier, { index, placed }: OtherPlan): number =>
+  placed ? placed.toMm - placed.fromMm : tier.layers[index]!.heightMm;
 /** They wait together, by what they are made of. */
-const waitKey = (tier: Tier, { row }: OtherPlan, what: string): string =>
-  `${tier.id}/other-${what}/${row.id}`;
+const waitKey = (tier: Tier, { row, placed, index }: OtherPlan, what: string): string =>
+  `${tier.id}/other-${what}/${row.id}${placed ? `/${tier.layers[index]!.id}` : ''}`;
 
 /** Bought layers thaw in their wrap before they are unwrapped. */
 export function thawSteps(tier: Tier, some: readonly OtherPlan[]): Step[] {
@@ -83,11 +94,12 @@ export function layerWaits(
   if (!first) return [];
   const { row } = first;
   const name = row.name.toLowerCase();
-  const highest = Math.max(...some.map(({ index }) => tier.layers[index]!.heightMm));
+  const highest = Math.max(...some.map((one) => heightOf(tier, one)));
+  const where = whereOf(some);
   if (row.form === 'mousse') {
     const minutes = setsIn(recipe, highest);
     return [
-      wait(waitKey(tier, first, 'set'), `Let ${layersText(some)} set: ${name}`, minutes, first, {
+      wait(waitKey(tier, first, 'set'), `Let ${where} set: ${name}`, minutes, first, {
         lead: phrase(
           'In ring or mould on a flat shelf of the fridge, covered: {time}, or overnight.',
           { time: [minutes, 'minutes'] },
@@ -101,15 +113,15 @@ export function layerWaits(
         hold: { place: 'fridge', highMm: highest + overMm, spoils: true },
         keepsMin: setKeepsMin,
       }),
-      ...some.map(({ index }) =>
+      ...some.map((one) =>
         step(
-          `${otherKey(tier, index)}/unmould`,
+          `${otherKey(tier, one.index, one.placed?.inset.id)}/unmould`,
           'unmould',
           'Bake',
-          `Turn out layer ${index + 1}: ${name}`,
+          `Turn out ${whereOf([one])}: ${name}`,
           5,
           {
-            part: `${tier.id}/layer/${index}`,
+            part: `${tier.id}/layer/${one.index}`,
             lead: phrase(
               'A warm cloth round ring or mould for half a minute, then straight off, onto film on a flat board. Back into the cold until it is set on.',
             ),
@@ -119,6 +131,17 @@ export function layerWaits(
       ),
     ];
   }
+  if (isPressed(row))
+    return [
+      wait(waitKey(tier, first, 'firm'), `Chill ${where}: ${name}`, firmMin, first, {
+        lead: phrase(
+          'Flat on its paper in the fridge: {time}. Cut to its circle when it is half firm, before it breaks.',
+          { time: [firmMin, 'minutes'] },
+        ),
+        checks: ['It lifts off the paper in one piece'],
+        hold: { place: 'fridge', highMm: highest + overMm, spoils: false },
+      }),
+    ];
   if (row.bake && row.bake.dryMin > 0) return [dryStep(tier, some, row.bake, kitchen)];
   const minutes =
     row.form === 'crepe'
@@ -129,7 +152,7 @@ export function layerWaits(
         : 0;
   if (minutes < 1) return [];
   return [
-    wait(waitKey(tier, first, 'cool'), `Let ${layersText(some)} cool: ${name}`, minutes, first, {
+    wait(waitKey(tier, first, 'cool'), `Let ${where} cool: ${name}`, minutes, first, {
       lead: phrase(
         row.form === 'crepe'
           ? 'In a heap under a cloth, so that they stay soft: {time}. What is warm melts what is spread on it.'
@@ -161,7 +184,7 @@ function dryStep(
     waitKey(tier, first!, 'dry'),
     'dry',
     'Bake',
-    `Let ${layersText(some)} dry in the oven: ${name}`,
+    `Let ${whereOf(some)} dry in the oven: ${name}`,
     1,
     {
       beside: true,

@@ -7,6 +7,7 @@ import type { CarveResult } from '../carve/result.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import type { GapPlan } from '../fill/gaps.ts';
+import type { MouldShape } from '../mould/mould.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { Food, Recipe, Spread, Kitchen } from '../pantry/types.ts';
 import type { SoakPlan } from '../soak/soak.ts';
@@ -16,6 +17,8 @@ import type { Step } from './steps.ts';
 export interface StackContext {
   tier: Tier;
   stack: StackPlan;
+  /** The mould that it is built up in; without a shape where there is none. */
+  mould: { name: string; shape: MouldShape | null };
   gaps: GapPlan[];
   others: OtherPlan[];
   soak: SoakPlan[];

@@ -74,7 +74,7 @@ export const isOfSame = (planned: Planned, record: Recordable): boolean =>
   planned.what === '' ? planned.label === record.label : planned.what === whatOf(record);
 
 /** Where something waits: where it cools, in the oven switched off, or on the bench as it is. */
-export type StepPlace = CoolPlace | 'oven' | 'bench';
+export type StepPlace = CoolPlace | 'oven' | 'bench' | 'freezer';
 
 /** In the oven: for how long, and so long before that until it is hot. */
 export interface Oven {

@@ -1,9 +1,10 @@
-import { spreadIdsOf } from '../document/edit.ts';
+import { otherIdsOf, spreadIdsOf } from '../document/edit.ts';
 import type { Build, Tier } from '../document/types.ts';
 import { pouredSpreadsOf } from '../finish/ganache-recipe.ts';
 import type { OtherLayer, Pantry, Spread } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import { cakeLine } from '../workflow/operation.ts';
+import { thawKey, unmouldKey } from '../workflow/step-keys.ts';
 import type { Caution } from '../working/cautions.ts';
 import { keepingRows, warmC } from './keeping.ts';
 import type { DayTask, Placed } from './types.ts';
@@ -35,7 +36,7 @@ const isMousse = (row: OtherLayer): boolean => row.form === 'mousse';
 function perishablesOf(tier: Tier, pantry: Pantry): { name: string; roomMin: number }[] {
   const ids = new Set([...spreadIdsOf(tier), ...pouredSpreadsOf(tier, pantry)]);
   const spreads = [...ids].flatMap((id): Spread[] => pantry.spreads.filter((row) => row.id === id));
-  const layers = new Set(tier.layers.flatMap((layer) => layer.otherId ?? []));
+  const layers = otherIdsOf(tier);
   const set = pantry.others.filter((row) => isMousse(row) && layers.has(row.id));
   return [
     ...spreads.map((row) => ({ name: row.name, roomMin: keepingRows[row.keeping].roomMin })),
@@ -68,9 +69,11 @@ export function outOfCold(
       (task) => task.tierId === tier.id && task.chapter === 'Fill and stack',
     );
     if (short.length === 0 || filledAt < 0) return [];
+    const isFrozen = frozenTasks(tier, tasks);
     const own = tasks.flatMap((task, i) => {
       const isOnIt =
-        (task.tierId === tier.id && i >= filledAt) || (task.tierId === null && isCake(task));
+        !isFrozen(task) &&
+        ((task.tierId === tier.id && i >= filledAt) || (task.tierId === null && isCake(task)));
       const minutes = outMinOf(task);
       return isOnIt && minutes > 0 ? [{ taskId: task.id, minutes }] : [];
     });
@@ -86,6 +89,13 @@ export function outOfCold(
       },
     ];
   });
+}
+
+/** Tasks at which a tier is frozen hard: from its freezer until it has thawed. None where it never is. */
+function frozenTasks(tier: Tier, tasks: readonly DayTask[]): (task: DayTask) => boolean {
+  const at = (key: string): number => tasks.findIndex(({ stepKeys }) => stepKeys.includes(key));
+  const [from, to] = [at(unmouldKey(tier)), at(thawKey(tier))];
+  return (task) => to >= 0 && from >= 0 && tasks.indexOf(task) >= from && tasks.indexOf(task) <= to;
 }
 
 /** When each tier is out of the cold, by the plan of the days. */

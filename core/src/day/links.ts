@@ -183,6 +183,7 @@ export function linkCake(
   tasks: readonly DayTask[],
   lastOf: ReadonlyMap<string, DayTask>,
   firstOf: ReadonlyMap<string, DayTask[]>,
+  stepAt: ReadonlyMap<string, Step>,
 ): void {
   const [first] = firstOf.get(cakeLine.id) ?? [];
   if (!first) return;
@@ -191,6 +192,9 @@ export function linkCake(
     // a bowl, or what was made ready, is there for what takes it; where nothing is known to, for the end
     const isForOne = Boolean(last.line?.batchId ?? last.line?.preparedFor);
     if (isForOne && tasks.some((task) => task.after.some(({ id }) => id === last.id))) continue;
-    first.after.push({ id: last.id, leastMin: 0, mostMin: null });
+    // what came out of the freezer bare is covered before it takes on damp
+    const bare = stepAt.get(last.stepKeys.at(-1)!);
+    const mostMin = bare?.kind === 'unmould' ? bare.keepsMin : null;
+    first.after.push({ id: last.id, leastMin: 0, mostMin });
   }
 }

@@ -83,7 +83,7 @@ export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Sp
   linkBowls(tasks, valueOf(plan.bowls) ?? [], spreadOf, stepAt);
   linkSoaks(tasks, soakNeeds(build.tiers, plan.tiers));
   linkPrepared(tasks, stepAt);
-  linkCake(tasks, lastOf, firstOf);
+  linkCake(tasks, lastOf, firstOf, stepAt);
   const table = steps.find(({ kind }) => kind === 'cut and serve');
   if (table) {
     tasks.push(servingTask(table, lastOf.get(cakeLine.id) ?? null, plan.serving?.outMin ?? 0));
@@ -135,6 +135,8 @@ function taskOf(
   if (last.hold) {
     if (waitMin > 0 && isInFridge(last.hold.place))
       uses.push({ resource: 'fridge', amount: last.hold.highMm, when: 'wait' });
+    if (waitMin > 0 && last.hold.place === 'freezer')
+      uses.push({ resource: 'freezer', amount: last.hold.highMm, when: 'wait' });
     if (waitMin > 0 && last.hold.place === 'oven')
       uses.push({ resource: 'oven', amount: 1, when: 'wait' });
   } else if (isChilled) {

@@ -8,7 +8,7 @@ import { drip, piped, pour, topping } from './finish-fields.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 import { freshId } from './fresh-id.ts';
 import { card, dowels, journey, standing } from './support-fields.ts';
-import { coat, gap, inclusion, layer, surface, tier } from './tier-fields.ts';
+import { coat, gap, gapPieces, inclusion, layer, surface, tier } from './tier-fields.ts';
 import type {
   Bench,
   Brief,
@@ -17,6 +17,7 @@ import type {
   Gap,
   Inclusion,
   Layer,
+  Pieces,
   PipingJob,
   Surface,
   SurfaceWay,
@@ -35,6 +36,9 @@ export const newLayer = (heightMm: number, id = freshId('layer')): Layer =>
 /** A plain gap, filled to the edge. */
 export const newGap = (heightMm: number, spreadId: string): Gap =>
   usualOf(gap, { heightMm, spreadId });
+
+/** Pieces of fruit in a filling, until somebody says which. */
+export const newPieces = (id = freshId('pieces')): Pieces => usualOf(gapPieces, { id });
 
 /** A tier straight on what is below it. */
 export const newStanding = (): Standing => usualOf(standing);

@@ -2,7 +2,7 @@ import { grow } from '../outline/outline.ts';
 import { limits } from './limits.ts';
 import { newDowels, newGap, newLayer, newStanding, usualCard } from './create.ts';
 import type { CoolPlace } from '../pantry/types.ts';
-import type { Build, Gap, PipingJob, Tier } from './types.ts';
+import type { Build, Gap, Inset, PipingJob, Tier } from './types.ts';
 
 /*
  * The edits of a build, each a change made in place on a draft: the store records the patches,
@@ -14,11 +14,14 @@ import type { Build, Gap, PipingJob, Tier } from './types.ts';
 export const tierOf = (build: Build, tierId: string): Tier =>
   build.tiers.find((tier) => tier.id === tierId) ?? build.tiers[0]!;
 
-/** Every spread a tier names: coat, fillings, sauces, hidden centre. */
+/** Every spread that is in a tier: coat, fillings, sauces, hidden centre. */
 export const spreadIdsOf = (tier: Tier): string[] => [
   tier.coat.spreadId,
   ...[tier.coat.innerSpreadId, tier.coat.topSpreadId].filter((id) => id !== null),
-  ...tier.gaps.flatMap((gap) => [gap.spreadId, ...(gap.drizzle ? [gap.drizzle.spreadId] : [])]),
+  ...tier.gaps.flatMap(({ laid, spreadId, drizzle }) => [
+    ...(laid === 'loose' ? [] : [spreadId]),
+    ...(drizzle ? [drizzle.spreadId] : []),
+  ]),
   ...tier.layers.flatMap((layer) => (layer.between ? [layer.between.spreadId] : [])),
   ...(tier.centre && !tier.centre.pieces ? [tier.centre.spreadId] : []),
   ...(tier.carving?.glueSpreadId ? [tier.carving.glueSpreadId] : []),
@@ -29,11 +32,20 @@ export const spreadIdsOf = (tier: Tier): string[] => [
 
 /** Pieces that lie inside the cake: in its batter, between its layers, in its core. */
 export const piecesOf = (tier: Tier) =>
-  [...tier.inclusions, ...tier.gaps.map((gap) => gap.pieces), tier.centre?.pieces ?? null].filter(
-    (part) => part !== null,
-  );
+  [
+    ...tier.inclusions,
+    ...tier.gaps.flatMap((gap) => gap.pieces),
+    tier.centre?.pieces ?? null,
+  ].filter((part) => part !== null);
 
 /** The frosting of dab, dams and crumb coat. */
+/** All that is set inside the layers of a tier. */
+export const insetsIn = ({ layers }: Pick<Tier, 'layers'>): Inset[] =>
+  layers.flatMap(({ insets }) => insets);
+/** Rows of other layers that a tier is made of, and of what is set inside them. */
+export const otherIdsOf = (tier: Pick<Tier, 'layers'>): Set<string> =>
+  new Set([...tier.layers, ...insetsIn(tier)].flatMap(({ otherId }) => otherId ?? []));
+
 export const innerSpreadId = (tier: Tier): string => tier.coat.innerSpreadId ?? tier.coat.spreadId;
 
 /** Nothing of its coat's frosting goes on it: no coat of any thickness, and no dam. */
@@ -65,6 +77,8 @@ export const dowelIdsIn = (build: Build): string[] => [
 export const spreadIdsIn = (build: Build): string[] => [
   ...new Set([
     ...build.tiers.flatMap(spreadIdsOf),
+    // a gap of loose pieces names one all the same
+    ...build.tiers.flatMap(({ gaps }) => gaps.map(({ spreadId }) => spreadId)),
     ...build.piping.map((job) => pipingSpreadId(build, job)),
   ]),
 ];

@@ -92,9 +92,11 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
         ...tier,
         spongeId: to('sponges', tier.spongeId),
         tinId: to('tins', tier.tinId),
+        mould: tier.mould && { ...tier.mould, tinId: to('tins', tier.mould.tinId) },
         layers: tier.layers.map((layer) => ({
           ...layer,
-          otherId: layer.otherId === null ? null : to('others', layer.otherId),
+          otherId: toOrNull('others', layer.otherId),
+          insets: layer.insets.map((one) => ({ ...one, otherId: toOrNull('others', one.otherId) })),
           between: layer.between && {
             ...layer.between,
             spreadId: to('spreads', layer.between.spreadId),
@@ -103,7 +105,7 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
         gaps: tier.gaps.map((gap) => ({
           ...gap,
           spreadId: to('spreads', gap.spreadId),
-          pieces: gap.pieces && { ...gap.pieces, foodId: toOrNull('foods', gap.pieces.foodId) },
+          pieces: gap.pieces.map((one) => ({ ...one, foodId: toOrNull('foods', one.foodId) })),
           drizzle: gap.drizzle && {
             ...gap.drizzle,
             spreadId: to('spreads', gap.drizzle.spreadId),

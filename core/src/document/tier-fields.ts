@@ -6,8 +6,12 @@ import { limits } from './limits.ts';
 import { allergenList, name, outline, tint } from './common-fields.ts';
 import { figure, flag, id, list, oneOf, orNull, record, wholeFigure } from '../fields/field.ts';
 import {
+  gapOrders,
+  gapWays,
   inclusionWays,
   levellings,
+  mouldOrders,
+  mouldPlaces,
   soakStyles,
   surfaceWays,
   type AsBaked,
@@ -18,7 +22,9 @@ import {
   type Fondant,
   type Gap,
   type Inclusion,
+  type Inset,
   type Layer,
+  type Mould,
   type PartTemp,
   type LoosePieces,
   type Pieces,
@@ -36,16 +42,19 @@ const whole = (tier: Partial<Tier> | undefined): boolean =>
       list.every((part: unknown) => typeof part === 'object' && part !== null),
   );
 
+export const inset = record<Inset>({
+  id: id(),
+  otherId: orNull(id()).called('what it is'),
+  heightMm: figure(limits.insetMm).called('height').usually(12),
+  marginMm: figure(limits.marginMm).called('cream round it').usually(12),
+  upMm: figure(limits.insetUpMm).called('height of its underside').usually(10),
+});
+
 export const layer = record<Layer>({
   id: id().since(11),
   heightMm: figure(limits.layerMm),
   otherId: orNull(id()).called('kind of layer').since(3),
-  inset: orNull(
-    record<NonNullable<Layer['inset']>>({
-      heightMm: figure(limits.insetMm),
-      marginMm: figure(limits.marginMm),
-    }),
-  ).since(3),
+  insets: list(inset, limits.insets.max).called('what is set inside it').since(14),
   between: orNull(
     record<NonNullable<Layer['between']>>({
       spreadId: id().called('filling or frosting'),
@@ -63,22 +72,24 @@ export const layer = record<Layer>({
   flipped: flag().since(3),
 });
 
+export const gapPieces = record<Pieces>({
+  id: id().since(14),
+  name: name().usually('fruit pieces'),
+  foodId: orNull(id()).called('ingredient'),
+  how: oneOf(['packed', 'scattered']).usually('packed'),
+  densityGPerMl: figure(limits.inclusionDensity).usually(0.95),
+  share: figure(limits.packing).usually(0.58),
+  gPerCm2: figure(limits.gPerCm2).called('grams to the square centimetre').usually(0.5),
+  allergens: allergenList(),
+});
 export const gap = record<Gap>({
   heightMm: figure(limits.gapMm),
   spreadId: id().called('filling or frosting'),
   damMm: figure(limits.damMm).usually(0),
   setbackMm: figure(limits.setbackMm).usually(0).since(3),
-  pieces: orNull(
-    record<Pieces>({
-      name: name(),
-      foodId: orNull(id()).called('ingredient'),
-      how: oneOf(['packed', 'scattered']),
-      densityGPerMl: figure(limits.inclusionDensity),
-      share: figure(limits.packing),
-      gPerCm2: figure(limits.gPerCm2).called('grams to the square centimetre'),
-      allergens: allergenList(),
-    }),
-  ).since(3),
+  pieces: list(gapPieces, limits.gapPieces.max).since(3),
+  order: oneOf(gapOrders).usually('filling first').since(14),
+  laid: oneOf(gapWays).usually('spread').since(14),
   drizzle: orNull(
     record<NonNullable<Gap['drizzle']>>({
       spreadId: id().called('filling or frosting'),
@@ -160,6 +171,15 @@ export const tier = record<Tier>({
     (layers) => new Set(layers.map((layer) => layer?.id)).size === layers.length,
   ),
   gaps: list(gap, limits.layers.max - 1),
+  mould: orNull(
+    record<Mould>({
+      tinId: id().called('ring or mould'),
+      order: oneOf(mouldOrders).usually('upright'),
+      setIn: oneOf(mouldPlaces).usually('freezer'),
+    }),
+  )
+    .called('set in a mould')
+    .since(14),
   inclusions: list(inclusion, limits.inclusions.max).called('pieces with the batter').since(13),
   coat,
   fondant: orNull(

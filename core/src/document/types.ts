@@ -10,7 +10,7 @@ import type { Journey, Rod, Standing } from '../support/types.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 13;
+export const buildVersion = 14;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -51,14 +51,26 @@ export type Levelling = (typeof levellings)[number];
 export const soakStyles = ['none', 'light', 'medium', 'generous'] as const;
 export type SoakStyle = (typeof soakStyles)[number];
 
+/**
+ * A disc, jelly, cream or crisp set inside a set cream, `marginMm` of cream all round and its underside
+ * `upMm` above the layer's. Without a row it is a disc of the tier's own sponge.
+ */
+export interface Inset {
+  id: string;
+  otherId: string | null;
+  heightMm: number;
+  marginMm: number;
+  upMm: number;
+}
+
 /** A layer of the tier's own sponge, or of a row among the other layers where `otherId` is set. */
 export interface Layer {
   /** Stays with it wherever it lies: what is ticked off and noted of it goes by this. */
   id: string;
   heightMm: number;
   otherId: string | null;
-  /** A sponge disc set inside a mousse layer, leaving `marginMm` of mousse all round. */
-  inset: { heightMm: number; marginMm: number } | null;
+  /** What is set inside a set cream, from the bottom up. */
+  insets: Inset[];
   /** What is spread between the pieces of a layer that is a pile, such as crepes. */
   between: { spreadId: string; heightMm: number } | null;
   /** Null where the tier's own soak holds. */
@@ -75,6 +87,7 @@ export interface Layer {
  * `scattered` ones lie in it, so many grams to the square centimetre.
  */
 export interface Pieces {
+  id: string;
   name: string;
   /** The ingredient they are; null where that was never said, and nothing is known of them. */
   foodId: string | null;
@@ -84,6 +97,11 @@ export interface Pieces {
   gPerCm2: number;
   allergens: Allergen[];
 }
+export const gapOrders = ['filling first', 'pieces first'] as const;
+export type GapOrder = (typeof gapOrders)[number];
+export const gapWays = ['spread', 'rings', 'spiral', 'dots', 'loose'] as const;
+/** Spread level; piped in rings, a spiral or dots; or loose pieces without any filling. */
+export type GapLaid = (typeof gapWays)[number];
 /** What lies between two layers. `damMm` is the width of a piped ring of the coat's frosting; 0 for none. */
 export interface Gap {
   heightMm: number;
@@ -91,7 +109,12 @@ export interface Gap {
   damMm: number;
   /** How far short of the edge the filling is kept. */
   setbackMm: number;
-  pieces: Pieces | null;
+  /** In the order in which they are laid. */
+  pieces: Pieces[];
+  /** Pieces pressed into the filling, or laid first and the filling run over them. */
+  order: GapOrder;
+  /** Spread, piped with gaps between the beads, or nothing but the pieces. */
+  laid: GapLaid;
   /** Sauce run over the filling. */
   drizzle: { spreadId: string; gPerCm2: number } | null;
 }
@@ -215,6 +238,17 @@ export interface Surface {
   allergens: Allergen[];
 }
 
+export const mouldOrders = ['upright', 'upside down'] as const;
+/** Foot first, as in a ring; or top first, and turned out onto its foot. */
+export type MouldOrder = (typeof mouldOrders)[number];
+export const mouldPlaces = ['fridge', 'freezer'] as const;
+/** The ring or mould that a tier is built up and sets in; frozen through where it is glazed or sprayed. */
+export interface Mould {
+  tinId: string;
+  order: MouldOrder;
+  setIn: (typeof mouldPlaces)[number];
+}
+
 export interface Tier {
   id: string;
   name: string;
@@ -227,6 +261,8 @@ export interface Tier {
   levelling: Levelling;
   /** From the bottom up; one gap fewer than layers. */
   layers: Layer[];
+  /** Null for a tier that is stacked free. */
+  mould: Mould | null;
   gaps: Gap[];
   inclusions: Inclusion[];
   coat: Coat;

@@ -5,7 +5,7 @@ import type { CarveResult } from '../carve/result.ts';
 import type { CarriedRows } from '../pantry/fields.ts';
 import type { Pantry } from '../pantry/types.ts';
 import { pouredIn } from '../finish/ganache-recipe.ts';
-import { dowelIdsIn, piecesOf, spreadIdsIn } from './edit.ts';
+import { dowelIdsIn, otherIdsOf, piecesOf, spreadIdsIn } from './edit.ts';
 import { fileFormat } from './read-file.ts';
 import { buildVersion, type Build } from './types.ts';
 
@@ -30,7 +30,7 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
   ]);
   const others = pick(
     pantry.others,
-    tiers.flatMap((tier) => tier.layers.flatMap((layer) => layer.otherId ?? [])),
+    tiers.flatMap((tier) => [...otherIdsOf(tier)]),
   );
   const recipes = withParts(
     pick(pantry.recipes, [
@@ -63,7 +63,7 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
     spreads,
     tins: pick(
       pantry.tins,
-      tiers.map((tier) => tier.tinId),
+      tiers.flatMap((tier) => [tier.tinId, ...(tier.mould ? [tier.mould.tinId] : [])]),
     ),
     boards: pick(pantry.boards, [build.boardId]),
     others,

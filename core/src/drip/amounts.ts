@@ -56,7 +56,8 @@ const pourOver = 1.6;
  * Pouring over a whole cake: the side keeps a film, the top twice that up to 3 mm; the rest runs
  * off (docs/model.md#ganache-and-drips).
  *
- * @param veilMm film that stays on the side; @param sideFactor its area over a smooth one's
+ * @param veilMm film that stays on the side; @param sideFactor its area over a smooth one's; @param faces
+ * areas of side and top where the wall is not upright, mm2
  */
 export function pourAmounts(
   outline: Outline,
@@ -64,9 +65,10 @@ export function pourAmounts(
   veilMm: number,
   densityGPerMl: number,
   sideFactor = 1,
+  faces = { sideMm2: perimeterMm(outline) * heightMm, topMm2: areaMm2(outline) },
 ): PourAmounts {
-  const side = perimeterMm(outline) * heightMm * veilMm * sideFactor;
-  const staysG = ((side + areaMm2(outline) * Math.min(3, 2 * veilMm)) / 1000) * densityGPerMl;
+  const side = faces.sideMm2 * veilMm * sideFactor;
+  const staysG = ((side + faces.topMm2 * Math.min(3, 2 * veilMm)) / 1000) * densityGPerMl;
   const pourG = staysG * pourOver;
   return { veilMm, staysG, pourG, trayG: pourG - staysG };
 }

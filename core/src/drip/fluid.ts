@@ -40,12 +40,13 @@ const otherRows = {
   'compound coating': { atC: 40, stress: 5, viscosity: 2, density: 1.2 },
   caramel: { atC: 32, stress: 5, viscosity: 12, density: 1.3 },
   'butterscotch sauce': { atC: 32, stress: 3, viscosity: 6, density: 1.2 },
+  'mirror glaze': { atC: 33, stress: 12, viscosity: 2, density: 1.25 },
   'sugar glaze': { atC: 30, stress: 4, viscosity: 3, density: 1.35 },
 } as const;
 export type OtherFluid = keyof typeof otherRows;
 export const otherFluids = Object.keys(otherRows) as OtherFluid[];
 
-/** Melted chocolate, caramel and butterscotch, their laws as steep as the ganache's (estimates). */
+/** Melted chocolate, caramel, butterscotch and glazes, their laws as steep as the ganache's (estimates). */
 export function otherFluid(kind: OtherFluid, stiffer = 1, coatEffusivity = 0.6): DripFluid {
   const row = otherRows[kind];
   return {

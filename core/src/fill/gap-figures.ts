@@ -22,12 +22,13 @@ export function enterGaps(
       `Filling on layer ${n}`,
       gap.fillingG,
       'small',
-      'The area inside dam and setback (the whole cake where there are none) times the thickness as it is spread, less what pieces and sauce displace, with what fills up round a dome; times density.',
+      'The area inside dam and setback (the whole cake where there are none) times the thickness as it is spread, less what pieces and sauce displace and the air between beads, with what fills up round a dome; times density.',
       [
         given('area', gap.areaMm2, 'area'),
         given('thickness as spread', gap.heightMm, 'thickness'),
         ...(gap.piecesMl > 0 ? [given('displaced by pieces', gap.piecesMl, 'volume')] : []),
         ...(gap.drizzleMl > 0 ? [given('displaced by sauce', gap.drizzleMl, 'volume')] : []),
+        ...(gap.voidMl > 0 ? [given('air between its beads', gap.voidMl, 'volume')] : []),
         ...(gap.domeMl > 0 ? [given('round the domes', gap.domeMl, 'volume')] : []),
         read('spreads', spread, 'densityGPerMl', 'density', 'density'),
       ],
@@ -45,15 +46,16 @@ export function enterGaps(
           read('spreads', spreadOf(innerSpreadId(tier)), 'densityGPerMl', 'density', 'density'),
         ],
       );
-    if (gap.piecesG > 0) {
-      const pieces = tier.gaps[gap.index]!.pieces!;
+    tier.gaps[gap.index]!.pieces.forEach((pieces, k) => {
+      const { g } = gap.pieces[k]!;
+      if (g <= 0) return;
       page.add(
-        `${id}/pieces`,
+        `${id}/pieces/${pieces.id}`,
         `${pieces.name} on layer ${n}`,
-        gap.piecesG,
+        g,
         'small',
         pieces.how === 'packed'
-          ? 'They fill their share of the gap; the filling takes the voids between them.'
+          ? 'They fill their share of the gap; what is laid with them takes the voids between them.'
           : 'So much to the square centimetre over the filled area.',
         [
           given('area', gap.areaMm2, 'area'),
@@ -63,7 +65,7 @@ export function enterGaps(
           given('their density', pieces.densityGPerMl, 'density'),
         ],
       );
-    }
+    });
     const load = loads?.[gap.index];
     if (load)
       page.add(

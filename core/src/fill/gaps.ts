@@ -1,6 +1,12 @@
 import { innerSpreadId } from '../document/edit.ts';
-import type { Gap, Tier } from '../document/types.ts';
-import { areaMm2, equivalentRadiusMm, grow, grownAreaMm2 } from '../outline/outline.ts';
+import type { Gap, GapLaid, Tier } from '../document/types.ts';
+import {
+  areaMm2,
+  equivalentRadiusMm,
+  grow,
+  grownAreaMm2,
+  type Outline,
+} from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
 import { runsThroughGap } from './centre.ts';
 
@@ -8,6 +14,7 @@ import { runsThroughGap } from './centre.ts';
 export interface GapPlan {
   index: number;
   spreadId: string;
+  laid: GapLaid;
   heightMm: number;
   damMm: number;
   setbackMm: number;
@@ -19,8 +26,12 @@ export interface GapPlan {
   damG: number;
   /** Filling round domes that were left on; it is part of `fillingMl`. */
   domeMl: number;
+  /** Each kind of pieces, and all of them. */
+  pieces: { ml: number; g: number }[];
   piecesMl: number;
   piecesG: number;
+  /** Air that stays between beads or loose pieces. */
+  voidMl: number;
   drizzleG: number;
   drizzleMl: number;
   drizzleSpreadId: string | null;
@@ -29,15 +40,26 @@ export interface GapPlan {
 /** Pieces and sauce never take more than this share of a gap: the rest is needed to hold them. */
 const mostOfGap = 0.9;
 
-function piecesIn(gap: Gap, area: number, roomMl: number): { ml: number; g: number } {
-  const { pieces } = gap;
-  if (!pieces) return { ml: 0, g: 0 };
-  const wanted =
-    pieces.how === 'packed'
-      ? roomMl * pieces.share
-      : (pieces.gPerCm2 * area) / 100 / pieces.densityGPerMl;
-  const ml = Math.min(wanted, mostOfGap * roomMl);
-  return { ml, g: ml * pieces.densityGPerMl };
+/** What of a gap is filling where it is laid so: beads that touch leave air between them (by their shape). */
+const filledShare: Record<GapLaid, number> = {
+  spread: 1,
+  rings: Math.PI / 4,
+  spiral: Math.PI / 4,
+  // half balls, as close as they lie
+  dots: (Math.PI / (2 * Math.sqrt(3))) * (2 / 3),
+  loose: 0,
+};
+
+/** Each kind of pieces in its order: they share the room, and none is more than is left of it. */
+function piecesIn({ pieces }: Gap, area: number, roomMl: number): { ml: number; g: number }[] {
+  let leftMl = mostOfGap * roomMl;
+  return pieces.map((one) => {
+    const wanted =
+      one.how === 'packed' ? roomMl * one.share : (one.gPerCm2 * area) / 100 / one.densityGPerMl;
+    const ml = Math.min(wanted, leftMl);
+    leftMl -= ml;
+    return { ml, g: ml * one.densityGPerMl };
+  });
 }
 
 /** Least radius that must be left to fill inside setback and dam, mm (estimate). */
@@ -49,39 +71,46 @@ export const edgeRoomMm = (tier: Tier): number =>
 
 /**
  * Filling, dam, pieces and sauce of each gap (docs/model.md#fillings-under-load): the area inside setback and dam
- * times the thickness as spread; pieces and sauce displace filling; domes left on are filled round.
+ * times the thickness as spread; pieces and sauce displace filling, and beads leave air; domes left on are
+ * filled round.
  *
- * @param domeMl volume to fill round uncut domes in each gap
+ * @param domeMl volume to fill round uncut domes in each gap; @param outlineAt that of each gap, for walls that lean
  */
 export function planGaps(
   tier: Tier,
   spreadOf: (id: string) => Spread,
   domeMl: readonly number[],
+  outlineAt: (index: number) => Outline = () => tier.outline,
 ): GapPlan[] {
   return tier.gaps.map((gap, index) => {
     const spread = spreadOf(gap.spreadId);
-    const outer =
-      gap.setbackMm > 0 ? grownAreaMm2(tier.outline, -gap.setbackMm) : areaMm2(tier.outline);
+    const outline = outlineAt(index);
+    const outer = gap.setbackMm > 0 ? grownAreaMm2(outline, -gap.setbackMm) : areaMm2(outline);
     const off = gap.setbackMm + gap.damMm;
-    const inside = gap.damMm > 0 ? Math.min(outer, grownAreaMm2(tier.outline, -off)) : outer;
+    const inside = gap.damMm > 0 ? Math.min(outer, grownAreaMm2(outline, -off)) : outer;
     const core = runsThroughGap(tier.centre, index) ? areaMm2(tier.centre!.outline) : 0;
     const area = Math.max(0, inside - core);
     const roomMl = (area * gap.heightMm) / 1000;
     const round = domeMl[index] ?? 0;
     const pieces = piecesIn(gap, area, roomMl);
+    const piecesMl = pieces.reduce((sum, { ml }) => sum + ml, 0);
     const sauce = gap.drizzle ? spreadOf(gap.drizzle.spreadId) : null;
     const drizzleMl = sauce
       ? Math.min(
           (gap.drizzle!.gPerCm2 * area) / 100 / sauce.densityGPerMl,
-          Math.max(0, mostOfGap * roomMl - pieces.ml),
+          Math.max(0, mostOfGap * roomMl - piecesMl),
         )
       : 0;
-    const fillingMl = roomMl - pieces.ml - drizzleMl + round;
+    const restMl = roomMl - piecesMl - drizzleMl;
+    const share = filledShare[gap.laid];
+    const domeMlHere = gap.laid === 'loose' ? 0 : round;
+    const fillingMl = restMl * share + domeMlHere;
     const damMl = ((outer - inside) * gap.heightMm) / 1000;
     const dam = gap.damMm > 0 ? spreadOf(innerSpreadId(tier)) : null;
     return {
       index,
       spreadId: gap.spreadId,
+      laid: gap.laid,
       heightMm: gap.heightMm,
       damMm: gap.damMm,
       setbackMm: gap.setbackMm,
@@ -90,9 +119,11 @@ export function planGaps(
       fillingG: fillingMl * spread.densityGPerMl,
       damMl,
       damG: dam ? damMl * dam.densityGPerMl : 0,
-      domeMl: round,
-      piecesMl: pieces.ml,
-      piecesG: pieces.g,
+      domeMl: domeMlHere,
+      pieces,
+      piecesMl,
+      piecesG: pieces.reduce((sum, { g }) => sum + g, 0),
+      voidMl: restMl * (1 - share),
       drizzleMl,
       drizzleG: sauce ? drizzleMl * sauce.densityGPerMl : 0,
       drizzleSpreadId: gap.drizzle?.spreadId ?? null,
@@ -107,3 +138,6 @@ export const gapMassG = (gap: GapPlan): number =>
 /** The gap's filled outline, for drawings; the whole cake where nothing is left of it. */
 export const filledOutline = (tier: Tier, gap: Gap) =>
   grow(tier.outline, -(gap.setbackMm + gap.damMm)) ?? tier.outline;
+
+/** Share of a gap that its filling takes where nothing else lies in it. */
+export const laidShare = ({ laid }: Pick<Gap, 'laid'>): number => filledShare[laid];

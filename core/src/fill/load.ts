@@ -5,6 +5,7 @@ import { equivalentRadiusMm, grow } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
+import { laidShare } from './gaps.ts';
 import { flushSetbackMm, holdsInDamN, holdsN, settle, stressAt } from './squeeze.ts';
 
 /** What the weight above does to one filling. */
@@ -22,6 +23,10 @@ export interface GapLoad {
 export const stackC = { room: 21, cold: 4 } as const;
 /** Packed pieces bear on each other and keep the gap open from this share on. */
 const bearingShare = 0.5;
+
+/** Share of a gap that is packed pieces, of all kinds. */
+const packedShare = ({ pieces }: Gap): number =>
+  pieces.reduce((sum, { how, share }) => sum + (how === 'packed' ? share : 0), 0);
 
 interface Holding {
   stressPa: number;
@@ -72,10 +77,17 @@ export function loadGaps(
   return tier.gaps.map((gap, i) => {
     const loadN = (aboveG[i] ?? 0) * nPerG;
     const own = holding(tier, gap, gap.damMm, tempC, spreadOf);
-    const open = gap.pieces?.how === 'packed' && gap.pieces.share >= bearingShare;
+    const open = gap.laid === 'loose' || packedShare(gap) >= bearingShare;
     const rest = open
       ? { holds: true, thickMm: gap.heightMm, bulgeMl: 0 }
-      : settle(own.stressPa, own.spreadMm, own.edgeMm, gap.heightMm, loadN);
+      : // beads are as much as a smaller disc, and spread into the air between them first
+        settle(
+          own.stressPa,
+          own.spreadMm * Math.sqrt(laidShare(gap)),
+          own.edgeMm,
+          gap.heightMm,
+          loadN,
+        );
     return {
       aboveG: aboveG[i] ?? 0,
       loadN,

@@ -20,7 +20,8 @@ export function openAtEdge(
   return gaps.reduce((sum, gap, i) => {
     const core = runsThroughGap(tier.centre, i) ? areaMm2(tier.centre!.outline) : 0;
     const roomMl = ((area - core) * (settled[i] ?? gap.heightMm)) / 1000;
-    const filledMl = gap.fillingMl - gap.domeMl + gap.damMl + gap.piecesMl + gap.drizzleMl;
+    const filledMl =
+      gap.fillingMl - gap.domeMl + gap.damMl + gap.piecesMl + gap.drizzleMl + gap.voidMl;
     return sum + Math.max(0, roomMl - filledMl);
   }, 0);
 }
@@ -28,6 +29,7 @@ export function openAtEdge(
 /** A setback and a dam that meet in the middle leave nothing to fill. */
 export function warnOfNoRoom(tier: Tier, gaps: readonly GapPlan[], cautions: Caution[]): void {
   gaps.forEach((gap) => {
+    warnOfPieces(tier, gap, cautions);
     if (gap.areaMm2 >= leastFilledMm2) return;
     cautions.push({
       id: `${tier.id}/no room/${gap.index}`,
@@ -42,6 +44,44 @@ export function warnOfNoRoom(tier: Tier, gaps: readonly GapPlan[], cautions: Cau
     });
   });
 }
+/** Pieces that are more than the gap holds, or loose ones that are not there. */
+function warnOfPieces(tier: Tier, gap: GapPlan, cautions: Caution[]): void {
+  const { pieces, laid } = tier.gaps[gap.index]!;
+  const n = gap.index + 1;
+  const say = (what: string, title: Caution['title'], todo: Caution['todo']): void =>
+    void cautions.push({
+      id: `${tier.id}/${what}/${gap.index}`,
+      severity: 'mind',
+      stage: 'stack',
+      part: `${tier.id}/gap/${gap.index}`,
+      title,
+      todo,
+    });
+  if (laid === 'loose' && pieces.length === 0)
+    say(
+      'empty gap',
+      phrase(
+        `Nothing lies between layers ${n} and ${n + 1}: loose pieces are wanted, and none are there.`,
+      ),
+      phrase('Choose what lies there, or spread a filling.'),
+    );
+  const short = pieces.find((one, k) => {
+    const wantedMl =
+      one.how === 'packed'
+        ? (one.share * gap.areaMm2 * gap.heightMm) / 1000
+        : (one.gPerCm2 * gap.areaMm2) / 100 / one.densityGPerMl;
+    return (gap.pieces[k]?.ml ?? 0) < wantedMl - 0.5;
+  });
+  if (short)
+    say(
+      'full gap',
+      phrase(`Not all of the ${short.name} have room on layer ${n}: {got} are reckoned.`, {
+        got: [gap.pieces[pieces.indexOf(short)]!.g, 'small'],
+      }),
+      phrase('Fewer pieces, or a thicker filling: nine tenths of it at most are pieces and sauce.'),
+    );
+}
+
 /** Less than a thumb's breadth across is no filling, mm2. */
 const leastFilledMm2 = 400;
 

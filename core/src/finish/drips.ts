@@ -33,6 +33,8 @@ export interface Side {
   endsAt: { what: 'the board' | 'the tier below' | 'a border'; mm: number };
   /** Area of the top on which a tier stands. */
   takenMm2: number;
+  /** Side and top of what came out of a mould whose wall leans or is round, mm2; left out for upright ones. */
+  faces?: { sideMm2: number; topMm2: number };
 }
 
 /** Chocolate, cream and the rest in an amount of ganache, g. */
@@ -208,7 +210,14 @@ export function planPour(
   const studs = pour.studded;
   const sideFactor = studs ? studdedFactor(studs.cover, studs.highMm, studs.acrossMm) : 1;
   const density = fluidFrom(spec.fluid).densityGPerMl;
-  const amounts = pourAmounts(side.finished, side.heightMm, veilMm, density, sideFactor);
+  const amounts = pourAmounts(
+    side.finished,
+    side.heightMm,
+    veilMm,
+    density,
+    sideFactor,
+    side.faces,
+  );
   const ganache = composed(row, pour.ratio, foods);
   return {
     ...amounts,

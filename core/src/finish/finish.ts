@@ -1,6 +1,7 @@
 import { pipingSpreadId } from '../document/edit.ts';
 import type { PipingJob, Tier } from '../document/types.ts';
 import { roomsOf } from '../coat/warm.ts';
+import { mouldFaces } from '../mould/mould.ts';
 import { areaMm2, type Outline } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Spread } from '../pantry/types.ts';
@@ -94,6 +95,7 @@ function finishTier(
     coatSpread: tier.fondant ? null : coatSpread,
     endsAt: border > 0 ? { what: 'a border', mm: border } : { what: foot, mm: 0 },
     takenMm2: above ? areaMm2(above) : 0,
+    ...(plan.mould ? { faces: mouldFaces(plan.mould, plan.stack.finishedMm) } : {}),
   };
   const drip = attempt('finish', `${tier.id}/drip`, cautions, () =>
     tier.drip

@@ -42,7 +42,8 @@ export interface Mass {
   densityGPerMl: number;
 }
 
-const conductivity = (mass: Mass, alpha: number): number =>
+/** Of what is frozen or cold, W/mK. */
+export const conductivity = (mass: Mass, alpha: number): number =>
   alpha * mass.densityGPerMl * 1000 * spongeCapacity * 1000;
 
 function standing(mass: Mass, alpha: number, faceW: number, bottomW: number): Body {
@@ -61,6 +62,9 @@ export const onRack = (mass: Mass, kitchen: Kitchen): Body =>
 /** On its board, which lets half as much through below. */
 export const inFridge = (mass: Mass, kitchen: Kitchen): Body =>
   standing(mass, coldAlpha, kitchen.fridgeW, kitchen.fridgeW / 2);
+/** Wrapped or in its mould, which halves what the freezer takes (estimate). */
+export const inFreezer = (mass: Mass, kitchen: Kitchen): Body =>
+  standing(mass, coldAlpha, kitchen.freezerW / 2, kitchen.freezerW / 2);
 export const inRoom = (mass: Mass, kitchen: Kitchen): Body =>
   standing(mass, coldAlpha, kitchen.roomW, kitchen.roomW / 2);
 
@@ -118,29 +122,4 @@ export function warmMin(mass: Mass, kitchen: Kitchen): number {
   const body = inRoom(mass, kitchen);
   const wanted = (kitchen.roomC - servedC) / (kitchen.roomC - kitchen.fridgeC);
   return secondsUntil(shellReader(body, shellMm), wanted) / 60;
-}
-
-/** Thickest layer for which the freezing time is worth giving, mm. */
-export const freezableMm = 60;
-/** Sponge freezes at about this temperature, and about a third of it is water. */
-const freezesC = -3;
-const freezeKJ = 100;
-
-/**
- * Minutes until a wrapped layer is frozen through, by Plank's rule for a slab (textbook), from a
- * layer at room temperature: the sensible heat first, then the freezing front. Only for layers up
- * to 60 mm; null beyond, where the rule is not sound. The wrap halves the freezer's coefficient.
- */
-export function freezeLayerMin(mass: Mass, fromC: number, kitchen: Kitchen): number | null {
-  if (mass.heightMm > freezableMm) return null;
-  const h = kitchen.freezerW / 2;
-  const body = standing(mass, coldAlpha, h, h);
-  const wanted = (freezesC - kitchen.freezerC) / (fromC - kitchen.freezerC);
-  const cooling = secondsUntil((t) => slowestShare(body, t), wanted) / 60;
-  const d = mass.heightMm / 1000;
-  const rho = mass.densityGPerMl * 1000;
-  const front =
-    ((rho * freezeKJ * 1000) / (freezesC - kitchen.freezerC)) *
-    (d / (2 * h) + (d * d) / (8 * conductivity(mass, coldAlpha)));
-  return cooling + front / 60;
 }

@@ -1,11 +1,11 @@
 import type { Kitchen } from '../pantry/types.ts';
 import { bakeWindow, ovenPerM, type BakeRule, type BakeWindow, type Baking } from './bake-time.ts';
 import { bodyOf, centreShare, shellReader, type Body } from './body.ts';
+import { freezeLayerMin } from './freeze.ts';
 import {
   chillShellMin,
   chillThroughMin,
   coolMin,
-  freezeLayerMin,
   inFridge,
   inRoom,
   onRack,

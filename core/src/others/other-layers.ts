@@ -1,12 +1,15 @@
 import { limits } from '../document/limits.ts';
-import type { Layer, Tier } from '../document/types.ts';
+import type { Tier } from '../document/types.ts';
+import { layerMl, type MouldShape } from '../mould/mould.ts';
 import { areaMm2, grow, type Outline } from '../outline/outline.ts';
 import type { OtherLayer } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
+import { placeInsets, planPourings, type PlacedInset, type Pouring } from './insets.ts';
 
-/** One layer that is not cut from a cake. Volumes in mL, masses in g. */
+/** One layer that is not cut from a cake, or what is set inside it. Volumes in mL, masses in g. */
 export interface OtherPlan {
+  /** The layer it is, or lies in. */
   index: number;
   row: OtherLayer;
   ml: number;
@@ -30,66 +33,104 @@ export interface OtherPlan {
   traced: Outline | null;
   /** Packs to buy, for bought ones. */
   packs: number | null;
-  /** A sponge disc inside a mousse. */
-  inset: { outline: Outline; heightMm: number; ml: number } | null;
+  /** Null for a whole layer; else where in its layer it lies. */
+  placed: PlacedInset | null;
+  /** What is set inside it, from the bottom up, and how it is poured round that; none where nothing is. */
+  insets: OtherPlan[];
+  pourings: Pouring[];
 }
 
-/** Of the layer's height, so much at most is its inset: mousse below and above. */
-export const mostInset = 0.9;
+/** What a layer is planned with: rows by their id, null for the tier's own sponge; what lies between, g/mL; its mould. */
+export interface OtherGiven {
+  rowOf: (otherId: string | null) => OtherLayer;
+  betweenDensity: number;
+  mould: MouldShape | null;
+}
 
-/** The sponge disc inside a mousse layer; null where the layer has no room for it. */
-function insetOf(tier: Tier, layer: Layer): OtherPlan['inset'] {
-  if (!layer.inset) return null;
-  const outline = grow(tier.outline, -layer.inset.marginMm);
-  if (!outline) return null;
-  const heightMm = Math.min(layer.inset.heightMm, layer.heightMm * mostInset);
-  return { outline, heightMm, ml: (areaMm2(outline) * heightMm) / 1000 };
+/** Layers of other kinds and all that is set inside them, each by itself. */
+export const withInsets = (others: readonly OtherPlan[]): OtherPlan[] =>
+  others.flatMap((other) => [...other.insets, other]);
+
+/** So many that lie on each other; what sets and what is not food is one body. */
+const lies = (row: OtherLayer): boolean => row.form !== 'mousse' && row.form !== 'foam';
+/** Spread or cut on a traced circle, and baked by itself. */
+const isTraced = (row: OtherLayer): boolean => row.form === 'crisp disc' || row.form === 'biscuit';
+const packsFor = (row: OtherLayer, count: number): number | null =>
+  row.packCount === null ? null : Math.ceil(count / row.packCount);
+
+/** What is set inside a cream, by itself: as many of it on each other as make its height. */
+function planInset(index: number, row: OtherLayer, placed: PlacedInset): OtherPlan {
+  const { outline, fromMm, toMm } = placed;
+  const heightMm = toMm - fromMm;
+  const isPile = lies(row) && !isTraced(row);
+  const count = isPile ? pileCount(heightMm, row.thicknessMm, 0) : 1;
+  const ml = (areaMm2(outline) * heightMm) / 1000;
+  const ownG = ml * row.densityGPerMl;
+  return {
+    index,
+    row,
+    ml,
+    massG: ownG,
+    ownG,
+    batterG: ownG / (1 - row.ovenLoss),
+    betweenG: 0,
+    betweenMm: 0,
+    eachG: 0,
+    betweenSpreadId: null,
+    count,
+    makesMm: isPile ? pileHeight(count, row.thicknessMm, 0) : heightMm,
+    isPile,
+    traced: isTraced(row) ? grow(outline, -row.spreadMm) : null,
+    packs: packsFor(row, count),
+    placed,
+    insets: [],
+    pourings: [],
+  };
 }
 
 /**
  * Amounts of a layer of another kind. A pile's count follows from its thickness and what is spread
- * between its pieces; a disc is traced smaller by what it spreads in the oven; a mousse surrounds
- * its inset.
- *
- * @param insetDensity density of the inset's sponge; @param betweenDensity of the pile's filling, g/mL
+ * between its pieces; a disc is traced smaller by what it spreads in the oven; a cream surrounds what is
+ * set inside it.
  */
 export function planOther(
   tier: Tier,
   index: number,
   row: OtherLayer,
-  insetDensity: number,
-  betweenDensity: number,
+  { rowOf, betweenDensity, mould }: OtherGiven,
 ): OtherPlan {
   const layer = tier.layers[index]!;
-  const area = areaMm2(tier.outline);
-  const isMousse = row.form === 'mousse';
-  const isPile = !isMousse && row.form !== 'foam';
-  const inset = isMousse ? insetOf(tier, layer) : null;
+  const wholeMl = layerMl(tier, index, mould);
+  const isPile = lies(row);
+  const isSet = row.form === 'mousse';
+  const places = isSet ? placeInsets(tier, index, mould) : [];
+  const insets = places.map((place) => planInset(index, rowOf(place.inset.otherId), place));
   const spreadMm = !isPile ? 0 : (layer.between?.heightMm ?? 0);
   const count = !isPile ? 1 : pileCount(layer.heightMm, row.thicknessMm, spreadMm);
-  const betweenMl = ((count - 1) * spreadMm * area) / 1000;
-  const ml = isMousse
-    ? (area * layer.heightMm) / 1000 - (inset?.ml ?? 0)
-    : Math.max(0, (area * layer.heightMm) / 1000 - betweenMl);
-  const isPiped = row.form === 'crisp disc' || row.form === 'biscuit';
+  const betweenMl = ((count - 1) * spreadMm * areaMm2(tier.outline)) / 1000;
+  const insideMl = insets.reduce((sum, inset) => sum + inset.ml, 0);
+  const ml = Math.max(0, wholeMl - betweenMl - insideMl);
   const betweenG = betweenMl * betweenDensity;
+  const ownG = ml * row.densityGPerMl;
   return {
     index,
     row,
     ml,
-    ownG: ml * row.densityGPerMl,
-    batterG: (ml * row.densityGPerMl) / (1 - row.ovenLoss),
+    ownG,
+    batterG: ownG / (1 - row.ovenLoss),
     betweenG,
     betweenMm: (count - 1) * spreadMm,
     eachG: count > 1 ? betweenG / (count - 1) : 0,
     betweenSpreadId: betweenMl > 0 ? layer.between!.spreadId : null,
-    massG: ml * row.densityGPerMl + betweenG + (inset?.ml ?? 0) * insetDensity,
+    massG: ownG + betweenG + insets.reduce((sum, { massG }) => sum + massG, 0),
     count,
     makesMm: isPile ? pileHeight(count, row.thicknessMm, spreadMm) : layer.heightMm,
     isPile,
-    traced: isPiped ? grow(tier.outline, -row.spreadMm) : null,
-    packs: row.packCount === null ? null : Math.ceil(count / row.packCount),
-    inset,
+    traced: isTraced(row) ? grow(tier.outline, -row.spreadMm) : null,
+    packs: packsFor(row, count),
+    placed: null,
+    insets,
+    pourings: isSet ? planPourings(tier, index, places, mould) : [],
   };
 }
 
@@ -127,24 +168,17 @@ export const pileCounts = (pieceMm: number, fillingMm: number): { min: number; m
   return { min: least, max: Math.max(least, Math.floor((max + fillingMm) / each + 1e-9)) };
 };
 
-/** What a mousse mould takes, from outside in, mL: mousse, then the inset, then mousse to the brim. */
-export function mouldFill(
-  mouldMl: number,
-  insetMl: number,
-  floorShare = 0.4,
-): { firstMl: number; insetMl: number; lastMl: number } {
-  const mousse = Math.max(0, mouldMl - insetMl);
-  return { firstMl: mousse * floorShare, insetMl, lastMl: mousse * (1 - floorShare) };
-}
-
 /** Cautions of layers that are hard to cut, thaw slowly, or do not make up their thickness. */
 export function warnOfOthers(tier: Tier, others: readonly OtherPlan[], cautions: Caution[]): void {
-  for (const other of others) {
+  for (const other of withInsets(others)) {
     const part = `${tier.id}/layer/${other.index}`;
+    const within = other.placed?.inset.id ?? '';
+    const at = within === '' ? other.index : `${other.index}/${within}`;
     const layer = tier.layers[other.index]!;
+    const wantedMm = other.placed?.inset.heightMm ?? layer.heightMm;
     if (other.row.form === 'crisp disc')
       cautions.push({
-        id: `${tier.id}/crisp/${other.index}`,
+        id: `${tier.id}/crisp/${at}`,
         severity: 'note',
         stage: 'stack',
         part,
@@ -154,9 +188,9 @@ export function warnOfOthers(tier: Tier, others: readonly OtherPlan[], cautions:
         ),
       });
     const makes = other.makesMm;
-    if (Math.abs(makes - layer.heightMm) > 0.2 * layer.heightMm)
+    if (other.isPile && Math.abs(makes - wantedMm) > 0.2 * wantedMm)
       cautions.push({
-        id: `${tier.id}/other thickness/${other.index}`,
+        id: `${tier.id}/other thickness/${at}`,
         severity: 'mind',
         stage: 'stack',
         part,
@@ -165,14 +199,14 @@ export function warnOfOthers(tier: Tier, others: readonly OtherPlan[], cautions:
           {
             own: [other.row.thicknessMm, 'fine'],
             makes: [makes, 'thickness'],
-            wanted: [layer.heightMm, 'thickness'],
+            wanted: [wantedMm, 'thickness'],
           },
         ),
-        todo: phrase('Make the layer {makes} thick.', { makes: [makes, 'thickness'] }),
+        todo: phrase('Make it {makes} thick.', { makes: [makes, 'thickness'] }),
       });
     if (other.packs !== null && other.row.thawH !== null)
       cautions.push({
-        id: `${tier.id}/thaw/${other.index}`,
+        id: `${tier.id}/thaw/${at}`,
         severity: 'note',
         stage: 'stack',
         part,

@@ -1,20 +1,33 @@
-import type { Tier } from '../document/types.ts';
+import type { Inset, Tier } from '../document/types.ts';
 import { depthMm, grow, widthMm, type Outline } from '../outline/outline.ts';
 import { foodOf } from '../pantry/find.ts';
 import type { Pantry, Recipe } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
-import { mostInset, type OtherPlan } from './other-layers.ts';
+import { mostInset } from './insets.ts';
+import type { OtherPlan } from './other-layers.ts';
 
 /** Gelatine of 200 bloom that holds a cream so high without a tin, g to the kilogram, and what each mm more takes (estimates). */
 const holds = { gPerKg: 7, mm: 30, gPerKgMm: 0.125 };
 /** A disc narrower than this is not worth setting in, mm. */
 const leastInsetMm = 30;
-/** Gelatine in a recipe, g to the kilogram of what it yields; 0 for what sets without. */
+/** Recipes are written for this grade, and unknown ones are taken for it, g of bloom (trade custom). */
+export const usualBloom = 200;
+
+/**
+ * Grams of one gelatine that set as firm as so many of another: strength goes with the square of what is
+ * in it, and with the grade (handbook rule for gelatine).
+ */
+export const bloomGrams = (massG: number, fromBloom: number, toBloom: number): number =>
+  massG * Math.sqrt(fromBloom / toBloom);
+
+/** Gelatine in a recipe, as g of 200 bloom to the kilogram of what it yields; 0 for what sets without. */
 export const gelatineGPerKg = (recipe: Recipe, { foods }: Pick<Pantry, 'foods'>): number => {
-  const grams = recipe.ingredients
-    .filter(({ foodId }) => foodOf(foods, foodId)?.traits.includes('gelatine'))
-    .reduce((sum, { massG }) => sum + massG, 0);
+  const grams = recipe.ingredients.reduce((sum, { foodId, massG }) => {
+    const food = foodOf(foods, foodId);
+    if (!food?.traits.includes('gelatine')) return sum;
+    return sum + bloomGrams(massG, food.bloom ?? usualBloom, usualBloom);
+  }, 0);
   return recipe.yieldG > 0 ? (1000 * grams) / recipe.yieldG : 0;
 };
 
@@ -40,15 +53,26 @@ export function mostMarginMm(outline: Outline): number {
   return fits;
 }
 
+/** As high as a layer must be for all that is set in it: each over the one below, and none more than it may take. */
+const layerFor = (insets: readonly Inset[]): number => {
+  let toMm = 0;
+  for (const { upMm, heightMm } of [...insets].sort((a, b) => a.upMm - b.upMm))
+    toMm = Math.max(upMm, toMm) + heightMm;
+  return Math.max(toMm, ...insets.map(({ heightMm }) => heightMm / mostInset));
+};
+
 /** Creams that stand higher than they hold, and discs inside them that do not fit. */
 export function warnOfSetCreams(
   tier: Tier,
   others: readonly OtherPlan[],
-  pantry: Pick<Pantry, 'foods' | 'recipes'>,
+  pantry: Pick<Pantry, 'foods' | 'recipes' | 'others'>,
   cautions: Caution[],
 ): void {
-  for (const { index, row, inset } of others) {
+  const nameOf = (id: string | null): string =>
+    pantry.others.find((row) => row.id === id)?.name ?? 'The sponge disc';
+  for (const { index, row, insets } of others) {
     if (row.form !== 'mousse') continue;
+    const placed = insets.flatMap((one) => one.placed ?? []);
     const layer = tier.layers[index]!;
     const part = `${tier.id}/layer/${index}`;
     const recipe = pantry.recipes.find(({ id }) => id === row.recipeId);
@@ -76,34 +100,54 @@ export function warnOfSetCreams(
           },
         ),
       });
-    if (!layer.inset) continue;
-    if (!inset)
-      cautions.push({
-        id: `${tier.id}/no inset/${index}`,
-        severity: 'stop',
-        stage: 'stack',
-        part,
-        title: phrase(
-          `No disc fits into layer ${index + 1}: {margin} of cream all round leave nothing of it.`,
-          { margin: [layer.inset.marginMm, 'size'] },
-        ),
-        todo: phrase('A margin of {most} at most.', {
-          most: [mostMarginMm(tier.outline), 'size'],
-        }),
-      });
-    else if (layer.inset.heightMm > layer.heightMm * mostInset + 1e-6)
-      cautions.push({
-        id: `${tier.id}/high inset/${index}`,
-        severity: 'mind',
-        stage: 'stack',
-        part,
-        title: phrase(
-          `The disc inside layer ${index + 1} is {own} high, in a layer of {high}: cream lies neither below nor above it.`,
-          { own: [layer.inset.heightMm, 'thickness'], high: [layer.heightMm, 'thickness'] },
-        ),
-        todo: phrase('{most} at most; it is reckoned with so much.', {
-          most: [layer.heightMm * mostInset, 'thickness'],
-        }),
-      });
+    for (const inset of layer.insets) {
+      const found = placed.find((one) => one.inset.id === inset.id);
+      const name = nameOf(inset.otherId);
+      if (mostMarginMm(tier.outline) < inset.marginMm)
+        cautions.push({
+          id: `${tier.id}/no inset/${index}/${inset.id}`,
+          severity: 'stop',
+          stage: 'stack',
+          part,
+          title: phrase(
+            `${name} does not fit into layer ${index + 1}: {margin} of cream all round leave nothing of it.`,
+            { margin: [inset.marginMm, 'size'] },
+          ),
+          todo: phrase('A margin of {most} at most.', {
+            most: [mostMarginMm(tier.outline), 'size'],
+          }),
+        });
+      else if (!found || found.toMm - found.fromMm < inset.heightMm - 1e-6)
+        cautions.push({
+          id: `${tier.id}/high inset/${index}/${inset.id}`,
+          severity: found ? 'mind' : 'stop',
+          stage: 'stack',
+          part,
+          title: phrase(
+            `${name}, {own} high, has room for {room} in layer ${index + 1}, which is {high}: it is reckoned with so much.`,
+            {
+              own: [inset.heightMm, 'thickness'],
+              high: [layer.heightMm, 'thickness'],
+              room: [found ? found.toMm - found.fromMm : 0, 'thickness'],
+            },
+          ),
+          todo: phrase(
+            'Thinner, or lower, or a layer of {most}: cream belongs below and above it, and nothing lies in anything else.',
+            { most: [layerFor(layer.insets), 'thickness'] },
+          ),
+        });
+      else if (found.fromMm > inset.upMm + 0.5)
+        cautions.push({
+          id: `${tier.id}/raised inset/${index}/${inset.id}`,
+          severity: 'mind',
+          stage: 'stack',
+          part,
+          title: phrase(
+            `${name} at {up} in layer ${index + 1} would lie in what is below it: it is reckoned at {at}.`,
+            { up: [inset.upMm, 'thickness'], at: [found.fromMm, 'thickness'] },
+          ),
+          todo: phrase('Put it at {at} or higher.', { at: [found.fromMm, 'thickness'] }),
+        });
+    }
   }
 }

@@ -17,6 +17,7 @@ export const emptyFood = (id: string, name = ''): Food => ({
   sugarShare: 0,
   saltShare: 0,
   alcoholShare: 0,
+  bloom: null,
   allergens: [],
   mayContain: [],
   traits: [],

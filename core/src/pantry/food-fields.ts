@@ -128,6 +128,9 @@ export const food = record<Food>({
   sugarShare: figure(at.partShare).called('sugar'),
   saltShare: figure(at.partShare).called('salt'),
   alcoholShare: figure(at.partShare).called('alcohol', 'pure, of its weight').since(13),
+  bloom: orNull(figure(at.bloom))
+    .called('bloom', 'strength of a gelatine by its grade; empty for what is none')
+    .since(14),
   allergens: allergenList(),
   mayContain: allergenList(),
   traits: list(oneOf(traits), traits.length),

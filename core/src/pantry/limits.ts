@@ -45,6 +45,7 @@ export const pantryLimits = {
   takenAmount: { min: 0, max: 100_000 },
   stockLayerMm: { min: 3, max: 150, kind: 'thickness' },
   takers: { min: 0, max: 200 },
+  bloom: { min: 50, max: 325, kind: 'count' },
   thawH: { min: 0, max: 48, kind: 'count' },
   shelfMm: { min: 150, max: 1000, kind: 'span' },
   shelves: { min: 1, max: 4, kind: 'count' },

@@ -87,8 +87,8 @@ export interface Spread extends Row {
   panShare: number | null;
 }
 
-export const tinForms = ['upright', 'ball', 'mould'] as const;
-/** Straight or leaning sides; a ball's bowl, its rim uppermost; a mould known by the water it holds. */
+export const tinForms = ['upright', 'ball', 'mould', 'ring'] as const;
+/** Straight or leaning sides; a wall without a bottom, that nothing is baked in; a ball's bowl, its rim uppermost; a mould known by the water it holds. */
 export type TinForm = (typeof tinForms)[number];
 
 /**
@@ -243,6 +243,8 @@ export interface Food extends Row {
   saltShare: number;
   /** Pure alcohol, of its mass. */
   alcoholShare: number;
+  /** Strength of a gelatine by its grade, g; null where it is not said, and for what is none. */
+  bloom: number | null;
   allergens: Allergen[];
   mayContain: Allergen[];
   traits: Trait[];

@@ -5,7 +5,8 @@ import { prepFor, preparedFrom } from '../pantry/prepared.ts';
 import type { Food } from '../pantry/types.ts';
 import type { Work } from './work.ts';
 import type { ShapePlan } from './shape-plan.ts';
-import type { OtherPlan } from '../others/other-layers.ts';
+import { mixedG, otherMixings } from '../others/mixings.ts';
+import { withInsets } from '../others/other-layers.ts';
 import { dissolve } from '../recipes/parts.ts';
 import {
   looseIngredient,
@@ -18,15 +19,6 @@ import { areaMm2 } from '../outline/outline.ts';
 import { soakNeeds } from '../soak/soak-needs.ts';
 import { spongeLayers } from '../tins/sponge-layers.ts';
 import { attempt, valueOf, type Staged } from '../working/staged.ts';
-
-/** Grams of each recipe that layers of other kinds are mixed from: one mixing for all of a tier. */
-function mixedG(others: readonly OtherPlan[]): Map<string, number> {
-  const grams = new Map<string, number>();
-  for (const { row, batterG } of others)
-    if (row.form !== 'foam' && row.recipeId !== null)
-      grams.set(row.recipeId, (grams.get(row.recipeId) ?? 0) + batterG);
-  return grams;
-}
 
 /** As it is bought: with the stalks and stones that come off it, and the sugar that draws it. */
 function bought(
@@ -139,24 +131,26 @@ export function planIngredients(
           ...mixingsOf(tier, i).flatMap(({ share, mixes }) =>
             made(batter.recipeId, batter.makesG * share, mixes),
           ),
-          ...valueOf(plan.others)!.flatMap((other) =>
+          ...withInsets(valueOf(plan.others)!).flatMap((other) =>
             other.row.form === 'bought'
               ? loose(other.row.name, other.ownG, other.row.allergens)
               : [],
           ),
-          ...[...mixedG(valueOf(plan.others)!)].flatMap(([id, g]) => made(id, weighedUp(g))),
+          ...otherMixings(tier, valueOf(plan.others)!).flatMap((mixing) =>
+            made(mixing.recipeId, weighedUp(mixedG(mixing))),
+          ),
           ...tier.inclusions.flatMap(({ name, allergens, foodId }, k) =>
             loose(name, valueOf(plan.bake)?.piecesG[k] ?? 0, allergens, foodId),
           ),
           ...tier.gaps.flatMap(({ pieces }, k) =>
-            pieces
-              ? loose(
-                  pieces.name,
-                  valueOf(plan.gaps)?.[k]?.piecesG ?? 0,
-                  pieces.allergens,
-                  pieces.foodId,
-                )
-              : [],
+            pieces.flatMap((one, n) =>
+              loose(
+                one.name,
+                valueOf(plan.gaps)?.[k]?.pieces[n]?.g ?? 0,
+                one.allergens,
+                one.foodId,
+              ),
+            ),
           ),
           ...(tier.centre?.pieces
             ? loose(

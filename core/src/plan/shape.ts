@@ -297,7 +297,11 @@ function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): Tier
     coatSpread: ifThere(() => spreadOf(tier.coat.spreadId)),
     finish: plan.finish,
     carve: plan.carve,
-    dripTone: toneOfDrip(valueOf(plan.finish.drip)?.row ?? null, pantry.foods),
+    mould: plan.mould,
+    dripTone: toneOfDrip(
+      valueOf(plan.finish.pour)?.row ?? valueOf(plan.finish.drip)?.row ?? null,
+      pantry.foods,
+    ),
     fillings: tier.gaps.map((gap) => ifThere(() => spreadOf(gap.spreadId))),
   };
 }

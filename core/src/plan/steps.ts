@@ -20,6 +20,7 @@ import {
 } from '../bench/finish-steps.ts';
 import { prepareSteps } from '../bench/prepare-steps.ts';
 import { toppingSteps, traySteps } from '../bench/topping-steps.ts';
+import type { Tier } from '../document/types.ts';
 import type { StackContext } from '../bench/stack-context.ts';
 import { stockLayerSteps } from '../bench/stock-steps.ts';
 import { surfaceSteps } from '../bench/surface-steps.ts';
@@ -35,6 +36,7 @@ import {
 } from '../bench/support-steps.ts';
 import { factorOf } from '../hand/corrections.ts';
 import { glueSpreadId } from '../carve/needs.ts';
+import { thawSteps } from '../bench/mould-steps.ts';
 import { soakAlcohol } from '../soak/soak-alcohol.ts';
 import { soakNeeds } from '../soak/soak-needs.ts';
 import { coldestCoatC } from '../heat/cooling.ts';
@@ -58,7 +60,7 @@ const forRoad = (
   times: readonly TierTimes[],
   highMm: number,
 ): ForRoad | null =>
-  journey.byRoad && journey.chilled
+  journey.byRoad && journey.chilled && times.some(({ roadMin }) => roadMin > 0)
     ? { minutes: Math.max(...times.map(({ roadMin }) => roadMin)), highMm }
     : null;
 /** Room that a box takes over its cake, mm. */
@@ -80,6 +82,10 @@ function chilledAgain(
   return flowChillStep(Math.max(...times.map(({ flowMin }) => flowMin.stacked)), coldC, highMm);
 }
 
+/** What the pantry calls the mould of a tier. */
+const mouldName = ({ mould }: Tier, { tins }: Work['pantry']): string =>
+  tins.find(({ id }) => id === mould?.tinId)?.name.toLowerCase() ?? 'mould';
+
 /** The run sheet, tier by tier in working order. */
 export function planSteps(
   cake: CakePlan,
@@ -95,6 +101,7 @@ export function planSteps(
     const contexts = tiers.map((plan, i): StackContext => ({
       tier: build.tiers[i]!,
       stack: plan.stack,
+      mould: { name: mouldName(build.tiers[i]!, pantry), shape: plan.mould },
       gaps: valueOf(plan.gaps)!,
       others: valueOf(plan.others) ?? [],
       soak: plan.soak,
@@ -211,6 +218,7 @@ export function planSteps(
           ...onTiers((context) => toppingSteps(context, 'torched')),
           ...onTiers(torchSteps),
           ...onTiers((context) => toppingSteps(context, 'now')),
+          ...contexts.flatMap((context, i) => named(thawSteps(context), i)),
         ],
         onTiers((context) => toppingSteps(context, 'last')),
         [

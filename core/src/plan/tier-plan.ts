@@ -7,6 +7,7 @@ import type { CentrePlan } from '../fill/centre.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
 import type { GapLoad } from '../fill/load.ts';
+import type { MouldShape } from '../mould/mould.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import type { Outline } from '../outline/outline.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
@@ -22,6 +23,8 @@ export interface TierPlan {
   bake: Staged<BakePlan>;
   batterRecipe: Staged<ScaledRecipe>;
   others: Staged<OtherPlan[]>;
+  /** The mould that it is built up in; null for what is stacked free. */
+  mould: MouldShape | null;
   gaps: Staged<GapPlan[]>;
   /** How each filling settles; null where the weights above it are not known. */
   loads: GapLoad[] | null;

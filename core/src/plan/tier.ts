@@ -24,11 +24,14 @@ import { enterGaps } from '../fill/gap-figures.ts';
 import { loadsOf, openAtEdge, warnOfNoRoom } from '../fill/tier-gaps.ts';
 import { gapMassG, planGaps } from '../fill/gaps.ts';
 import { warnOfRim } from '../level/readings.ts';
+import { layerHeights, layerShare, mouldOf, mouldOutlineAt, mouldShare } from '../mould/mould.ts';
+import { warnOfMould } from '../mould/mould-cautions.ts';
+import { discOfSponge } from '../others/insets.ts';
 import { planOther, warnOfOthers } from '../others/other-layers.ts';
 import { warnOfSetCreams } from '../others/set-cream.ts';
 import { topScale } from '../labour/minutes.ts';
 import { findRow } from '../pantry/find.ts';
-import type { Pantry } from '../pantry/types.ts';
+import type { OtherLayer, Pantry } from '../pantry/types.ts';
 import { scaleRecipe } from '../recipes/scale.ts';
 import { countServings } from '../servings/servings.ts';
 import { planSoak, soakIdOf, syrupGPerMl } from '../soak/soak.ts';
@@ -59,26 +62,39 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
   });
   const baked = valueOf(bake);
   const sponge = ifThere(() => findRow(pantry, 'sponges', tier.spongeId));
+  const mould = mouldOf(tier, pantry.tins);
+  const recipeOf = (id: string) => pantry.recipes.find((row) => row.id === id) ?? null;
+  const rowOf = (id: string | null): OtherLayer =>
+    id !== null
+      ? findRow(pantry, 'others', id)
+      : discOfSponge(
+          findRow(pantry, 'sponges', tier.spongeId),
+          sponge && recipeOf(sponge.recipeId),
+          baked?.bakedDensity ?? usualBaked,
+        );
   const others = attempt('stack', `${tier.id}/layer/0`, cautions, () =>
     tier.layers.flatMap((layer, i) =>
       layer.otherId === null
         ? []
         : [
-            planOther(
-              tier,
-              i,
-              findRow(pantry, 'others', layer.otherId),
-              baked?.bakedDensity ?? 0.45,
-              layer.between ? spreadOf(layer.between.spreadId).densityGPerMl : 1,
-            ),
+            planOther(tier, i, findRow(pantry, 'others', layer.otherId), {
+              rowOf,
+              betweenDensity: layer.between ? spreadOf(layer.between.spreadId).densityGPerMl : 1,
+              mould,
+            }),
           ],
     ),
   );
   const crowns = crownsOf(tier, baked);
   const gaps = attempt('stack', `${tier.id}/gap/0`, cautions, () =>
-    planGaps(tier, spreadOf, domesIn(tier, baked, crowns)),
+    planGaps(
+      tier,
+      spreadOf,
+      domesIn(tier, baked, crowns),
+      mould ? (i) => mouldOutlineAt(mould, layerHeights(tier)[i]!.toMm) : undefined,
+    ),
   );
-  const soakRecipe = pantry.recipes.find(({ id }) => id === soakIdOf(tier));
+  const soakRecipe = recipeOf(soakIdOf(tier)) ?? undefined;
   const soak = tier.layers.map((layer, i) =>
     planSoak(
       tier,
@@ -89,7 +105,12 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
   );
   const layersG =
     baked && others.ok
-      ? tier.layers.map((_, i) => layerMassG(tier, i, baked, others.value) + soak[i]!.massG)
+      ? tier.layers.map(
+          (layer, i) =>
+            layerMassG(tier, i, baked, others.value) *
+              (layer.otherId === null ? layerShare(tier, i, mould) : 1) +
+            soak[i]!.massG,
+        )
       : null;
   const loads = gaps.ok && layersG ? loadsOf(tier, layersG, gaps.value.map(gapMassG), work) : null;
   if (gaps.ok) book.later((page) => enterGaps(page, tier, gaps.value, loads, spreadOf));
@@ -98,12 +119,13 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
     planCentre(
       tier,
       settled,
-      baked?.bakedDensity ?? 0.45,
+      baked?.bakedDensity ?? usualBaked,
       tier.centre ? centreDensity(tier.centre, spreadOf) : 1,
     ),
   );
   const dab = ifThere(() => spreadOf(dabSpreadId(tier)));
-  const dabG = dabFor(tier, pantry.kitchen.dabG);
+  // what is set in a mould stands on its own foot
+  const dabG = tier.mould ? 0 : dabFor(tier, pantry.kitchen.dabG);
   const dabMl = dab ? dabG / dab.densityGPerMl : 0;
   const betweenMm = (valueOf(others) ?? []).reduce((sum, other) => sum + other.betweenMm, 0);
   const whole = planStack(tier, dabMl, settled, crowns, book, betweenMm);
@@ -149,13 +171,17 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
     warnOfOthers(tier, others.value, cautions);
     warnOfSetCreams(tier, others.value, pantry, cautions);
   }
+  warnOfMould(tier, mould, cautions);
   if (sponge) warnOfSoak(tier, sponge, soakRecipe, soak, pantry, cautions);
   warnOfRim(tier, cautions);
   warnOfNoRoom(tier, gaps.ok ? gaps.value : [], cautions);
   warnOfCentre(tier, centre, cautions);
   book.later((page) => enterSoakAndCentre(tier, soak, centre, spreadOf, page));
   const { portion, cutting, halves } = around;
-  const servings = countServings(tier.outline, portion, cutting, halves) * eatenShare(tier, pantry);
+  const servings =
+    countServings(tier.outline, portion, cutting, halves) *
+    eatenShare(tier, pantry) *
+    Math.min(1, mouldShare(tier, mould));
   const glue = ifThere(() => spreadOf(glueSpreadId(tier)));
   if (carve) warnOfCarving(tier, carve, glue, cautions);
   return {
@@ -164,6 +190,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
     bake,
     batterRecipe,
     others,
+    mould,
     gaps,
     loads,
     soak,
@@ -196,6 +223,9 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
         : null,
   };
 }
+
+/** Baked sponge weighs so much until its own is known, g/mL (estimate). */
+const usualBaked = 0.45;
 
 /** A dab holds by its area: the kitchen's is for a cake of 20 cm, and goes with the size of the cake. */
 const dabFor = (tier: Tier, dabG: number): number =>

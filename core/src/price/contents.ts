@@ -1,4 +1,4 @@
-import { piecesOf, pipingSpreadId, spreadIdsOf } from '../document/edit.ts';
+import { insetsIn, otherIdsOf, piecesOf, pipingSpreadId, spreadIdsOf } from '../document/edit.ts';
 import type { Build, Tier } from '../document/types.ts';
 import { pouredSpreadsOf, withGanaches } from '../finish/ganache-recipe.ts';
 import { breaksDiet, type Diet } from '../pantry/diets.ts';
@@ -70,7 +70,7 @@ function holdingsAnew(tier: Tier, pantry: Pantry): Holding[] {
     const spread = pantry.spreads.find((row) => row.id === id);
     return spread ? recipeHolding(spread.name, spread.recipeId, pantry) : unknownOf(id);
   };
-  if (spongeLayers(tier).length > 0) {
+  if (spongeLayers(tier).length > 0 || insetsIn(tier).some(({ otherId }) => otherId === null)) {
     const sponge = pantry.sponges.find((row) => row.id === tier.spongeId);
     found.push(
       sponge ? recipeHolding(sponge.name, sponge.recipeId, pantry) : unknownOf(tier.spongeId),
@@ -78,7 +78,7 @@ function holdingsAnew(tier: Tier, pantry: Pantry): Holding[] {
   }
   for (const id of new Set([...spreadIdsOf(tier), ...pouredSpreadsOf(tier, pantry)]))
     found.push(spreadHolding(id));
-  for (const id of new Set(tier.layers.flatMap((layer) => layer.otherId ?? []))) {
+  for (const id of otherIdsOf(tier)) {
     const other = pantry.others.find((row) => row.id === id);
     if (other?.form === 'foam') continue;
     found.push(other ? otherHolding(other, pantry) : unknownOf(id));

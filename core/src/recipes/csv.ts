@@ -214,6 +214,7 @@ export function readFoods(
       sugarShare: share('sugar %', before?.sugarShare ?? 0),
       saltShare: share('salt %', before?.saltShare ?? 0),
       alcoholShare: share('alcohol %', before?.alcoholShare ?? 0),
+      bloom: before?.bloom ?? null,
       allergens: allergenCells('allergens', before?.allergens ?? []),
       mayContain: allergenCells('may contain', before?.mayContain ?? []),
       traits: before?.traits ?? [],

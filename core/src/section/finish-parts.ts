@@ -29,6 +29,7 @@ export interface FinishShape {
 export function toneOfPoured(row: Ganache, foods: readonly Food[]): Tone {
   if (row.fluid === 'caramel' || row.fluid === 'butterscotch sauce') return 'caramel';
   if (row.fluid === 'sugar glaze') return 'ivory';
+  if (row.fluid === 'mirror glaze') return 'berry';
   const chocolate = chocolateOf(foods.find((food) => food.id === row.chocolateId));
   return chocolate && kindOfChocolate(chocolate) === 'white' ? 'cream' : 'ganache';
 }
@@ -47,7 +48,12 @@ function atCut<T extends { x: number; y: number }>(places: readonly T[]): { righ
 }
 
 /** The poured veil, which lies under everything else. */
-export function veilShape(finish: FinishPlan, finished: Outline, heightMm: number): FinishShape[] {
+export function veilShape(
+  finish: FinishPlan,
+  finished: Outline,
+  heightMm: number,
+  tone: Tone,
+): FinishShape[] {
   const pour = valueOf(finish.pour);
   if (!pour) return [];
   const out = widthMm(finished) / 2 + pour.veilMm;
@@ -56,7 +62,7 @@ export function veilShape(finish: FinishPlan, finished: Outline, heightMm: numbe
       id: 'pour',
       kind: 'veil',
       label: 'poured veil',
-      tone: 'ganache',
+      tone,
       x: [-out, out],
       y: [0, heightMm + Math.min(3, 2 * pour.veilMm)],
     },

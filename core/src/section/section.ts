@@ -3,6 +3,7 @@ import type { Tier } from '../document/types.ts';
 import type { TierCarve } from '../carve/apply.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
+import type { MouldShape } from '../mould/mould.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import { widthMm, type Outline } from '../outline/outline.ts';
 import type { Board, Spread, Sponge, Tone } from '../pantry/types.ts';
@@ -12,6 +13,7 @@ import type { StackPlan } from '../stack/stack.ts';
 import { Known } from '../working/known.ts';
 import type { PartKind, Section, SectionPart } from './parts.ts';
 import { boxOfLines, carvedShapes, spanAt } from './carved-parts.ts';
+import { withinWall } from './mould-parts.ts';
 import { pileStripes } from './pile-parts.ts';
 import { finishShapes, veilShape, type PipedTone } from './finish-parts.ts';
 
@@ -30,7 +32,9 @@ export interface TierDrawing {
   centreSpread: Spread | null;
   finish: FinishPlan;
   carve: TierCarve | null;
-  /** Hatch of what drips. */
+  /** The mould that it comes out of. */
+  mould: MouldShape | null;
+  /** Hatch of what is poured or drips. */
   dripTone: Tone;
 }
 
@@ -233,6 +237,8 @@ function tierParts(
     centre,
     centreSpread,
     finish,
+    mould,
+    dripTone,
   }: TierDrawing,
   base: number,
 ): SectionPart[] {
@@ -259,7 +265,7 @@ function tierParts(
     });
   };
   const coatTone = coatSpread?.tone ?? 'ivory';
-  for (const shape of veilShape(finish, finished, stack.finishedMm))
+  for (const shape of veilShape(finish, finished, stack.finishedMm, dripTone))
     add(shape.id, shape.kind, shape.label, shape.tone, shape.x, shape.y);
   if (tier.fondant) {
     const out = widthMm(finished) / 2;
@@ -323,18 +329,11 @@ function tierParts(
         add(`layer/${i}/between-${n}`, 'between', label, betweens[i] ?? tone, [-half, half], y);
         if (!stripe.isFilled) parts.at(-1)!.tone = 'paper';
       });
-    if (other?.inset) {
-      const wide = widthMm(other.inset.outline) / 2;
-      const middle = (fromMm + toMm) / 2;
-      const high = other.inset.heightMm / 2;
-      add(
-        `layer/${i}/inset`,
-        'inset',
-        'inset',
-        spongeTone,
-        [-wide, wide],
-        [middle - high, middle + high],
-      );
+    for (const { placed, row } of other?.insets ?? []) {
+      const wide = widthMm(placed!.outline) / 2;
+      const y: [number, number] = [fromMm + placed!.fromMm, fromMm + placed!.toMm];
+      const name = row.name.toLowerCase();
+      add(`layer/${i}/inset-${placed!.inset.id}`, 'inset', name, row.tone, [-wide, wide], y);
     }
   });
   if (tier.centre && centre) {
@@ -350,5 +349,5 @@ function tierParts(
     add('hole', 'hole', 'hole of the ring', 'cream', [-hole, hole], [0, stack.finishedMm]);
     parts.at(-1)!.tone = 'paper';
   }
-  return parts;
+  return withinWall(parts, mould, base, half);
 }

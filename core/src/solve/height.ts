@@ -1,4 +1,5 @@
 import { thicknessOf } from '../coat/thickness.ts';
+import { newGap } from '../document/create.ts';
 import { freshId } from '../document/fresh-id.ts';
 import type { Tier } from '../document/types.ts';
 import { settle, stressAt } from '../fill/squeeze.ts';
@@ -318,26 +319,20 @@ export function takeWay(tier: Tier, way: HeightWay): void {
   tier.tinId = way.tinId;
   tier.slicesPerCake = way.slices;
   tier.asBaked = [];
+  tier.mould = null;
   if (tier.centre && tier.centre.toLayer >= way.layers) tier.centre = null;
   tier.layers = Array.from({ length: way.layers }, (_, i) => ({
     ...layer,
     id: tier.layers[i]?.id ?? freshId('layer'),
     otherId: null,
-    inset: null,
+    insets: [],
     heightMm: way.layerMm,
     rimMm: [],
     turnSteps: null,
     flipped: false,
   }));
   tier.gaps = Array.from({ length: way.layers - 1 }, (_, i) => ({
-    ...(tier.gaps[i] ??
-      gap ?? {
-        spreadId: tier.coat.spreadId,
-        damMm: 0,
-        setbackMm: 0,
-        pieces: null,
-        drizzle: null,
-      }),
+    ...(tier.gaps[i] ?? gap ?? newGap(way.gapMm, tier.coat.spreadId)),
     heightMm: way.gapMm,
   }));
 }

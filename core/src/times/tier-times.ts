@@ -13,6 +13,7 @@ import {
   type Mass,
   type ShellTarget,
 } from '../heat/cooling.ts';
+import { mouldTimes, type MouldTimes } from '../mould/mould-times.ts';
 import { Remembered } from '../working/remembered.ts';
 
 /** Density of a tier whose weight is not known, g/mL: sponge and filling together. */
@@ -64,7 +65,11 @@ export interface TierTimes {
    * stacked. 0 where nothing runs.
    */
   flowMin: { coated: number; stacked: number };
+  /** In its mould, and thawing once it is out; 0 for what is stacked free. */
+  mould: MouldTimes;
 }
+
+const noMould: MouldTimes = { setMin: 0, thawMin: 0 };
 
 /** Where nobody asks for times. */
 export const noTimes: TierTimes = {
@@ -74,6 +79,7 @@ export const noTimes: TierTimes = {
   carveMin: 0,
   roadMin: 0,
   flowMin: { coated: 0, stacked: 0 },
+  mould: noMould,
 };
 
 /** The kitchen whose cold is the one that this build is chilled in. */
@@ -99,7 +105,8 @@ const or = (minutes: number, custom: number): number =>
 
 function flowMin(tier: Tier, mass: Mass, kitchen: Kitchen): TierTimes['flowMin'] {
   const flow = tier.pour ?? tier.drip;
-  if (!flow) return { coated: 0, stacked: 0 };
+  // frozen through it is colder than anything asks
+  if (!flow || tier.mould?.setIn === 'freezer') return { coated: 0, stacked: 0 };
   const from = (fromC: number): number =>
     fromC <= coldestCoatC(flow.coatC, kitchen)
       ? 0
@@ -113,10 +120,21 @@ function flowMin(tier: Tier, mass: Mass, kitchen: Kitchen): TierTimes['flowMin']
   return { coated: from(kitchen.roomC), stacked: from(Math.min(finishedC, kitchen.roomC)) };
 }
 
+/** Share of a tier that is set cream, and its thickest layer of it, mm. */
+function creamIn(
+  tier: Tier,
+  { others, massG }: Pick<TierPlan, 'others' | 'massG'>,
+): [number, number] {
+  const creams = (valueOf(others) ?? []).filter(({ row }) => row.form === 'mousse');
+  const creamG = creams.reduce((sum, { ownG }) => sum + ownG, 0);
+  const thickest = Math.max(0, ...creams.map(({ index }) => tier.layers[index]!.heightMm));
+  return [massG ? Math.min(1, creamG / massG) : 0, thickest];
+}
+
 /** The waits of one tier: the figures of the bench, the day, and heat and cold alike. */
 export function tierTimes(
   tier: Tier,
-  plan: Pick<TierPlan, 'bake' | 'stack' | 'massG' | 'carve'>,
+  plan: Pick<TierPlan, 'bake' | 'stack' | 'massG' | 'carve' | 'others'>,
   tin: Tin | null,
   own: Kitchen,
   chillIn: Build['day']['chillIn'],
@@ -136,10 +154,15 @@ export function tierTimes(
     carveMin: plan.carve
       ? or(chillMin(mass, 'firm to carve', kitchen), customMin.carve)
       : customMin.carve,
-    roadMin: or(
-      chillMin(mass, 'cold for the road', own, Math.min(finishedC, own.roomC)),
-      customMin.road,
-    ),
+    // what thaws in the fridge until the end is cold
+    roadMin:
+      tier.mould?.setIn === 'freezer'
+        ? 0
+        : or(
+            chillMin(mass, 'cold for the road', own, Math.min(finishedC, own.roomC)),
+            customMin.road,
+          ),
     flowMin: flowMin(tier, mass, kitchen),
+    mould: tier.mould ? mouldTimes(mass, tier.mould.setIn, ...creamIn(tier, plan), own) : noMould,
   };
 }

@@ -1,9 +1,11 @@
 import type { Bowl } from '../bowls/bowls.ts';
 import type { Build } from '../document/types.ts';
+import { makingKey } from '../others/lots.ts';
+import { isPouredInMould, otherMixings } from '../others/mixings.ts';
 import type { CakePlan } from '../plan/plan-types.ts';
 import { weighedUp } from '../recipes/scale.ts';
 import { valueOf } from '../working/staged.ts';
-import { cutKey, loadKey, otherKey } from './step-keys.ts';
+import { cutKey, loadKey } from './step-keys.ts';
 
 /** A share of something that was made: what it goes into, and the step that puts it there. Masses in g. */
 export interface ProductShare {
@@ -90,25 +92,21 @@ function bakedOf(build: Build, { tiers }: Pick<CakePlan, 'tiers'>, i: number): P
   ];
 }
 
-/** What layers of other kinds are made of: one mixing for all of a tier. */
+/** What layers of other kinds are made of. */
 function mixturesOf(build: Build, { tiers }: Pick<CakePlan, 'tiers'>, i: number): Product[] {
   const tier = build.tiers[i]!;
-  const others = (valueOf(tiers[i]!.others) ?? []).filter(
-    ({ row, batterG }) => row.form !== 'foam' && row.recipeId !== null && batterG > 0,
-  );
-  const recipes = [...new Set(others.map(({ row }) => row.recipeId!))];
-  return recipes.map((recipeId): Product => {
-    const own = others.filter(({ row }) => row.recipeId === recipeId);
-    const taken = own.map(({ index, ownG }) => ({
-      label: `layer ${index + 1}`,
-      massG: ownG,
-      step: otherKey(tier, index),
+  const others = valueOf(tiers[i]!.others) ?? [];
+  return otherMixings(tier, others).map(({ recipeId, of: own }): Product => {
+    const taken = own.map((one) => ({
+      label: one.placed ? `inside layer ${one.index + 1}` : `layer ${one.index + 1}`,
+      massG: one.ownG,
+      step: makingKey(tier, others, one),
     }));
     const baked = own.reduce((all, { batterG, ownG }) => all + batterG - ownG, 0);
     const usedG = sum(taken) + baked;
     const givenG = weighedUp(usedG);
     return {
-      id: `${tier.id}/mixture/${recipeId}`,
+      id: `${tier.id}/mixture/${recipeId}${isPouredInMould(tier, own[0]!) ? `/${tier.layers[own[0]!.index]!.id}` : ''}`,
       kind: 'mixture',
       name: own[0]!.row.name,
       tierId: tier.id,

@@ -9,9 +9,9 @@ import type { Tier } from '../document/types.ts';
 export const fillKey = (tier: Tier, gap: number): string =>
   `${tier.id}/fill/${tier.layers[gap]!.id}+${tier.layers[gap + 1]!.id}`;
 
-/** Making a layer that is no sponge. */
-export const otherKey = (tier: Tier, layer: number): string =>
-  `${tier.id}/other/${tier.layers[layer]!.id}`;
+/** Making a layer that is no sponge, or what is set inside it. */
+export const otherKey = (tier: Tier, layer: number, insetId?: string): string =>
+  `${tier.id}/other/${tier.layers[layer]!.id}${insetId === undefined ? '' : `/${insetId}`}`;
 
 /** Building up a layer of many thin ones. */
 export const pileKey = (tier: Tier, layer: number): string =>
@@ -20,6 +20,12 @@ export const pileKey = (tier: Tier, layer: number): string =>
 /** Levelling and splitting a baked cake, by the lowest layer that is cut from it. */
 export const cutKey = (tier: Tier, lowest: number): string =>
   `${tier.id}/cut/${tier.layers[lowest]!.id}`;
+
+/** Setting a layer into the mould, turning the tier out of that, and its thaw. */
+export const mouldKey = (tier: Tier, layer: number): string =>
+  `${tier.id}/mould/${tier.layers[layer]!.id}`;
+export const unmouldKey = (tier: Tier): string => `${tier.id}/unmould`;
+export const thawKey = (tier: Tier): string => `${tier.id}/thaw`;
 
 /** Cutting the cake at the table: the last step of all. */
 export const serveKey = 'serve';

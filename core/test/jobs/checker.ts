@@ -121,11 +121,16 @@ export function faultsOf(job: WholeJob): string[] {
       for (const cooled of of('turn out')) before(cooled.key, cut.key, 'cold before it is cut');
     tier.layers.forEach((layer, k) => {
       const sets = own.filter(
-        ({ kind, layers }) => (kind === 'set layer on' || kind === 'spread') && layers.includes(k),
+        ({ kind, layers, chapter }) =>
+          chapter === 'Fill and stack' &&
+          ['set layer on', 'spread', 'fold in'].includes(kind) &&
+          layers.includes(k),
       );
       say(sets.length !== 1, `layer ${k + 1} of ${tier.name} is set on ${sets.length} times`);
       if (layer.otherId !== null) {
-        const made = steps.find(({ key }) => key === `${tier.id}/other/${layer.id}`);
+        const made = steps.find(
+          ({ key, layers }) => key.startsWith(`${tier.id}/other/`) && layers.includes(k),
+        );
         say(!made, `nobody makes layer ${k + 1} of ${tier.name}`);
         if (made && sets[0]) before(made.key, sets[0].key, 'made before it is set on');
       } else

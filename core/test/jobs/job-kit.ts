@@ -42,15 +42,18 @@ export function layers(
   tier.tinId = `round-${diameterMm / 10}`;
 }
 
-export const pieces = (foodId: string, gPerCm2: number): Gap['pieces'] => ({
-  name: foodId,
-  foodId,
-  how: 'scattered',
-  densityGPerMl: 0.8,
-  share: 0.6,
-  gPerCm2,
-  allergens: [],
-});
+export const pieces = (foodId: string, gPerCm2: number): Gap['pieces'] => [
+  {
+    id: 'pieces-1',
+    name: foodId,
+    foodId,
+    how: 'scattered',
+    densityGPerMl: 0.8,
+    share: 0.6,
+    gPerCm2,
+    allergens: [],
+  },
+];
 
 export const topping = (id: string, more: Partial<Topping>): Topping => ({
   ...newTopping(id),

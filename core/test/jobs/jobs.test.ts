@@ -14,13 +14,14 @@ import {
 import { stepsOf } from '../work-kit.ts';
 import { faultsOf, type WholeJob } from './checker.ts';
 import { layeredJobs } from './layered.ts';
+import { mouldJobs } from './moulded.ts';
 import { shapedJobs } from './shaped.ts';
 import type { Job } from './job-kit.ts';
 
 /* Twenty kinds of job, each through plan, steps, days and every step of the bench. */
 
 const pantry = startingPantry();
-const jobs = [...layeredJobs, ...shapedJobs];
+const jobs = [...layeredJobs, ...shapedJobs, ...mouldJobs];
 
 function whole({ build }: Job): WholeJob {
   const plan = planBuild(build, pantry);
@@ -33,10 +34,10 @@ function whole({ build }: Job): WholeJob {
   return { build, pantry, plan, steps: stepsOf(plan), tasks, placed, windows, capacity };
 }
 
-describe('twenty kinds of job', () => {
-  it('are twenty', () => {
-    expect(jobs).toHaveLength(20);
-    expect(new Set(jobs.map(({ name }) => name)).size).toBe(20);
+describe('every kind of job', () => {
+  it('is there once, twenty and those in moulds', () => {
+    expect(jobs).toHaveLength(20 + mouldJobs.length);
+    expect(new Set(jobs.map(({ name }) => name)).size).toBe(jobs.length);
   });
   describe.each(jobs.map((job) => [job.name, job] as const))('%s', (_, job) => {
     const made = whole(job);

@@ -43,7 +43,7 @@ export const shapedJobs: Job[] = [
     tier.layers[1] = {
       ...tier.layers[1]!,
       otherId: 'mousse',
-      inset: { heightMm: 12, marginMm: 12 },
+      insets: [{ id: 'disc', otherId: null, heightMm: 12, marginMm: 12, upMm: 9 }],
     };
     tier.coat = { ...tier.coat, style: 'naked', spreadId: 'cream' };
   }),
@@ -67,7 +67,10 @@ export const shapedJobs: Job[] = [
     layers(tier, 3, 18, {
       spreadId: 'cream',
       heightMm: 12,
-      pieces: { ...pieces('sugared-strawberries', 0.5)!, name: 'sugared strawberries' },
+      pieces: pieces('sugared-strawberries', 0.5).map((one) => ({
+        ...one,
+        name: 'sugared strawberries',
+      })),
     });
     for (const layer of tier.layers) layer.otherId = 'shortcake';
     tier.coat = { ...tier.coat, style: 'naked', spreadId: 'cream' };

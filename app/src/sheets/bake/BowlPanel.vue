@@ -37,7 +37,9 @@ const bowl = computed(() =>
 );
 const leftover = computed(() => {
   if (!bowl.value || !sponge.value || bowl.value.leftG < 1) return [];
-  const spare = pantry.pantry.tins.filter((row) => row.owned > 0 && row.id !== tier.value.tinId);
+  const spare = pantry.pantry.tins.filter(
+    (row) => row.owned > 0 && row.form !== 'ring' && row.id !== tier.value.tinId,
+  );
   return leftoverUses(
     bowl.value.leftG,
     sponge.value,

@@ -30,7 +30,9 @@ const settings = useSettings();
 const units = useUnits();
 const { pantry, tier, tierPlan, editTier, choices, bake, tin, sponge, recipe } =
   useBakeSheet(props);
-const tins = computed(() => choices(pantry.pantry.tins));
+const tins = computed(() =>
+  choices(pantry.pantry.tins.filter(({ form, id }) => form !== 'ring' || id === tier.value.tinId)),
+);
 const sponges = computed(() => choices(pantry.pantry.sponges));
 /** One scale for all tins, so that they can be compared. */
 const scale = computed(() => {

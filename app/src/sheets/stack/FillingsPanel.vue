@@ -6,7 +6,6 @@ import {
   setGap,
   type Build,
   type Gap,
-  type Pieces,
   type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
@@ -15,38 +14,19 @@ import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
-import FoodPick from '../../pantry/FoodPick.vue';
+import GapLayers from './GapLayers.vue';
 
 /** Each filling under what rests on it: how it settles, what lies in it, what keeps it in place. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const units = useUnits();
-const { store, pantry, tier, tierPlan, editTier, choices } = useSheet(props);
-const gapPlans = computed(() => (tierPlan.value.gaps.ok ? tierPlan.value.gaps.value : []));
+const { store, tier, tierPlan, editTier } = useSheet(props);
 const loads = computed(() => tierPlan.value.loads ?? []);
-const sauces = computed(() => choices(pantry.pantry.spreads.filter((s) => s.canFill)));
 const temps = [
   { value: 'room' as const, text: 'at room temperature' },
   { value: 'cold' as const, text: 'with everything cold' },
 ];
-const berries: Pieces = {
-  name: 'fruit pieces',
-  foodId: null,
-  how: 'packed',
-  densityGPerMl: 0.95,
-  share: 0.58,
-  gPerCm2: 0.5,
-  allergens: [],
-};
-const hows = [
-  { value: 'packed' as const, text: 'packed, the filling in the voids' },
-  { value: 'scattered' as const, text: 'scattered' },
-];
 const change = (index: number, label: string, to: Partial<Gap>): void =>
   editTier(label, (t) => setGap(t, index, to));
-const setPieces = (index: number, to: Partial<Pieces> | null): void =>
-  change(index, 'Pieces in the filling', {
-    pieces: to === null ? null : { ...(tier.value.gaps[index]!.pieces ?? berries), ...to },
-  });
 const rows = computed(() => tier.value.gaps.map((gap, index) => ({ gap, index })).reverse());
 const creeping = computed(
   () => loads.value.filter((load, i) => isWorthSaying(tier.value.gaps[i]!, load)).length,
@@ -122,7 +102,7 @@ const summary = computed(() => {
             :label="`Filling ${index + 1} short of the edge by`"
             @update:model-value="(mm) => change(index, 'Setback', { setbackMm: mm })"
           />
-          short of the edge
+          short of the edge.
           <button
             v-if="loads[index] && loads[index].flushMm > Math.max(0.5, gap.setbackMm)"
             type="button"
@@ -131,91 +111,7 @@ const summary = computed(() => {
           >
             {{ units.text(loads[index].flushMm, 'thickness') }} arrives flush
           </button>
-          <template v-if="gap.pieces">
-            with
-            <FoodPick
-              :model-value="gap.pieces.foodId"
-              :name="gap.pieces.name"
-              :label="`Pieces in filling ${index + 1}`"
-              @pick="
-                (food) => setPieces(index, { foodId: food.id, name: food.name, allergens: [] })
-              "
-            />,
-            <ChoiceField
-              :model-value="gap.pieces.how"
-              :label="`How the pieces lie in filling ${index + 1}`"
-              :options="hows"
-              @update:model-value="(how) => setPieces(index, { how })"
-            />:
-            <QuantityField
-              v-if="gap.pieces.how === 'packed'"
-              :model-value="gap.pieces.share"
-              :of="limits.packing"
-              :label="`Share of filling ${index + 1} that is pieces`"
-              @update:model-value="(share) => setPieces(index, { share })"
-            />
-            <template v-else>
-              <QuantityField
-                :model-value="gap.pieces.gPerCm2"
-                :of="limits.gPerCm2"
-                :label="`Grams of pieces to the square centimetre on layer ${index + 1}`"
-                @update:model-value="(gPerCm2) => setPieces(index, { gPerCm2 })"
-              />
-              g/cm²
-            </template>
-            <template v-if="gapPlans[index]">
-              (<FigureValue
-                :value="gapPlans[index].piecesG"
-                kind="small"
-                :figure="`${tier.id}/gap/${index}/pieces`"
-              />)
-            </template>
-            <button type="button" class="key small" @click="setPieces(index, null)">
-              no pieces
-            </button>
-          </template>
-          <button v-else type="button" class="key small" @click="setPieces(index, {})">
-            with pieces
-          </button>
-          <template v-if="gap.drizzle">
-            and
-            <QuantityField
-              :model-value="gap.drizzle.gPerCm2"
-              :of="limits.gPerCm2"
-              :label="`Grams of sauce to the square centimetre on layer ${index + 1}`"
-              @update:model-value="
-                (g) => change(index, 'Sauce', { drizzle: { ...gap.drizzle!, gPerCm2: g } })
-              "
-            />
-            g/cm² of
-            <ChoiceField
-              :model-value="gap.drizzle.spreadId"
-              :label="`Sauce on layer ${index + 1}`"
-              :options="sauces"
-              @update:model-value="
-                (spreadId) => change(index, 'Sauce', { drizzle: { ...gap.drizzle!, spreadId } })
-              "
-            />
-            <button
-              type="button"
-              class="key small"
-              @click="change(index, 'Sauce', { drizzle: null })"
-            >
-              no sauce
-            </button>
-          </template>
-          <button
-            v-else
-            type="button"
-            class="key small"
-            @click="
-              change(index, 'Sauce', {
-                drizzle: { spreadId: sauces.at(-1)?.value ?? gap.spreadId, gPerCm2: 0.15 },
-              })
-            "
-          >
-            with sauce
-          </button>
+          <GapLayers :build="build" :plan="plan" :index="index" />
         </p>
       </li>
     </ul>

@@ -14,6 +14,7 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
+import InsetFields from './InsetFields.vue';
 
 /** What one layer is: a slice of a cake, so many thin ones on each other, a cream with a disc in it. */
 const props = defineProps<{ build: Build; plan: CakePlan; index: number }>();
@@ -59,7 +60,6 @@ function setKind(id: string): void {
         row?.form === 'crepe'
           ? { spreadId: t.gaps[0]?.spreadId ?? t.coat.spreadId, heightMm: usualBetweenMm }
           : null,
-      inset: row?.form === 'mousse' ? { heightMm: 12, marginMm: 12 } : null,
     };
   });
 }
@@ -84,8 +84,6 @@ const setBetween = (id: string): void =>
   });
 const setBetweenMm = (mm: number): void =>
   edit('Layer', (draft) => void (draft.between = { ...draft.between!, heightMm: mm }));
-const setInset = (change: Partial<NonNullable<Layer['inset']>>): void =>
-  edit('Layer', (draft) => void (draft.inset = { ...draft.inset!, ...change }));
 
 const isInverted = computed(
   () =>
@@ -137,22 +135,6 @@ const cake = computed((): number | null => {
         >
       </template>
     </template>
-    <template v-if="layer.inset">
-      round a sponge disc
-      <QuantityField
-        :model-value="layer.inset.heightMm"
-        :of="limits.insetMm"
-        :label="`Thickness of the sponge inside layer ${index + 1}`"
-        @update:model-value="(heightMm) => setInset({ heightMm })"
-      />
-      high,
-      <QuantityField
-        :model-value="layer.inset.marginMm"
-        :of="limits.marginMm"
-        :label="`Margin round the sponge inside layer ${index + 1}`"
-        @update:model-value="(marginMm) => setInset({ marginMm })"
-      />
-      from its edge
-    </template>
+    <InsetFields v-if="other?.row.form === 'mousse'" :build="build" :plan="plan" :index="index" />
   </span>
 </template>

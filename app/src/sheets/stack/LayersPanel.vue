@@ -20,6 +20,7 @@ import QuantityField from '../../figures/QuantityField.vue';
 import { setThickness, thicknessOfPart } from '../../parts/part-edits.ts';
 import OutlineFields from '../OutlineFields.vue';
 import LayerKind from './LayerKind.vue';
+import MouldPanel from './MouldPanel.vue';
 import { useSheet } from '../useSheet.ts';
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -165,6 +166,7 @@ function setOutline(outline: Outline): void {
         "
       />.
     </p>
+    <MouldPanel :build="build" :plan="plan" />
 
     <h2>From the top down</h2>
     <table class="ladder">

@@ -237,6 +237,33 @@ export const fillingRecipes: Recipe[] = [
     },
   ),
   recipe(
+    'mirror',
+    'Mirror glaze',
+    [
+      of('water', 110),
+      sugar(220),
+      of('glucose', 220),
+      of('condensed-milk', 150),
+      of('white-chocolate', 220),
+      of('gelatine', 15),
+      of('colour-gel', 3),
+    ],
+    [
+      'Soak the gelatine in six times its weight of cold water.',
+      'Boil water, sugar and glucose syrup to 103 °C.',
+      'Off the fire stir in the soaked gelatine, then pour it over condensed milk, chocolate and colour.',
+      'Blend it, the blade under the surface so that no air gets in, and strain it.',
+      'Film on its face; it is used at 32 to 35 °C.',
+    ],
+    {
+      holds: [cools(4, 75, 33, 'bowl')],
+      hazards: ['hot sugar', 'steam'],
+      hotC: 103,
+      caution: syrup,
+      loss: 0.04,
+    },
+  ),
+  recipe(
     'glaze',
     'Sugar glaze',
     [icing(400), of('lemon-juice', 70)],

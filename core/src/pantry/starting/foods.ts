@@ -9,6 +9,8 @@ interface More {
   cup?: number | [spooned: number, sifted: number, scooped: number];
   piece?: number;
   alcohol?: number;
+  /** Of a gelatine. */
+  bloom?: number;
   boughtAs?: string;
   allergens?: Allergen[];
   may?: Allergen[];
@@ -47,6 +49,7 @@ function food(
     mayContain: more.may ?? [],
     traits: more.traits ?? [],
     alcoholShare: more.alcohol ?? 0,
+    bloom: more.bloom ?? null,
     declared: true,
     packG,
     price,
@@ -210,6 +213,10 @@ export const startingFoods: Food[] = [
     keeps: 6,
     aliases: ['whipping cream', 'heavy cream', 'cream'],
   }),
+  food('condensed-milk', 'condensed milk, sweetened', [0.27, 0.08, 0.55], [400, 2.2], {
+    ...milk,
+    cup: 306,
+  }),
   food('single-cream', 'single cream 18 %', [0.75, 0.18, 0.04], [250, 1.2], {
     ...milk,
     cup: 238,
@@ -329,6 +336,7 @@ export const startingFoods: Food[] = [
   }),
   food('gelatine', 'gelatine powder', [0.12, 0, 0], [100, 4.5], {
     cup: 192,
+    bloom: 200,
     traits: ['gelatine', 'slaughtered'],
     aliases: ['gelatine', 'gelatin', 'powdered gelatine'],
   }),
@@ -356,6 +364,15 @@ export const startingFoods: Food[] = [
     ...nuts,
     cup: 120,
     aliases: ['pistachios'],
+  }),
+  food('hazelnut-spread', 'hazelnut spread', [0.02, 0.35, 0.5], [400, 3.6], {
+    ...nuts,
+    cup: 296,
+    allergens: ['tree nuts', 'milk', 'soy'],
+  }),
+  food('wafer-flakes', 'crisp wafer flakes', [0.03, 0.08, 0.3], [250, 6], {
+    cup: 60,
+    allergens: ['gluten cereals', 'milk'],
   }),
   food('peanut-butter', 'peanut butter', [0.02, 0.5, 0.08, 0.01], [350, 2.7], {
     allergens: ['peanuts'],

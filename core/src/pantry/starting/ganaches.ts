@@ -61,5 +61,6 @@ export const startingGanaches: Ganache[] = [
   other('butterscotch-drip', 'Butterscotch sauce', 'butterscotch sauce', {
     spreadId: 'butterscotch',
   }),
+  other('mirror-pour', 'Mirror glaze', 'mirror glaze', { spreadId: 'mirror' }),
   other('glaze-drip', 'Sugar glaze', 'sugar glaze', { spreadId: 'glaze' }),
 ];

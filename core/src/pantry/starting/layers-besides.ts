@@ -103,6 +103,33 @@ export const besideRecipes: Recipe[] = [
       caution: scalds('Hot custard'),
     },
   ),
+  recipe(
+    'fruit-jelly',
+    'Raspberry jelly',
+    [of('raspberries', 400), sugar(80), of('lemon-juice', 15), of('gelatine', 8), of('water', 48)],
+    [
+      'Soak the gelatine in the cold water.',
+      'Warm fruit, sugar and juice to 85 °C, strain it and melt the gelatine in it.',
+      'Cool to 25 °C before it is poured.',
+    ],
+    {
+      holds: [cools(2, 85, 25, 'cold water', 0, 30)],
+      hazards: ['steam'],
+      hotC: 85,
+      caution: scalds('Hot fruit'),
+      loss: 0.12,
+    },
+  ),
+  recipe(
+    'praline-crisp',
+    'Praline crisp',
+    [of('milk-chocolate', 100), of('hazelnut-spread', 160), of('wafer-flakes', 120), butter(20)],
+    [
+      'Melt chocolate and butter gently, to 45 °C at most, and stir in the spread.',
+      'Fold in the flakes, and roll it out between two papers before it sets.',
+    ],
+    { hotC: 45 },
+  ),
   soak('syrup', 'Plain syrup', 1.2, 104, [sugar(500), of('water', 500)], ['Boil once and cool.']),
   soak(
     'vanilla-soak',

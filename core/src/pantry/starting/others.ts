@@ -64,7 +64,14 @@ export const startingOthers: OtherLayer[] = [
     ['gluten cereals', 'eggs', 'milk'],
     { spreadMm: 6, ovenLoss: 0.12, bake: { ovenC: 200, minutes: 16, dryMin: 0 } },
   ),
+  other('praline-crisp', 'Praline crisp disc', 'crisp disc', [5, 0.95, 10], 'nut', [
+    'gluten cereals',
+    'milk',
+    'soy',
+    'tree nuts',
+  ]),
   other('mousse', 'Set mousse', 'mousse', [30, 0.55, 1], 'cream', ['eggs', 'milk']),
+  other('fruit-jelly', 'Raspberry jelly', 'mousse', [8, 1.1, 1], 'berry', []),
   other(
     'bought-sponge',
     'Bought sponge round 25 cm',

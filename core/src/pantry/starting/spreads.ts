@@ -153,5 +153,6 @@ export const startingSpreads: Spread[] = [
     null,
     0.35,
   ),
+  spread('mirror', 'Mirror glaze', 1.25, [400, 4000], 'coat', 'soft ganache', 'berry', null, 0.6),
   spread('glaze', 'Sugar glaze', 1.35, [20, 60], 'coat', 'jam, nut spread', 'ivory', null),
 ];

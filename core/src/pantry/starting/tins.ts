@@ -62,6 +62,15 @@ export const startingTins: Tin[] = [
     2,
     { flareMm: 8 },
   ),
+  tin('mousse-ring-16', 'Mousse ring 16 cm', { kind: 'round', diameterMm: 160 }, 45, 1, {
+    form: 'ring',
+  }),
+  tin('mousse-ring-18', 'Mousse ring 18 cm', { kind: 'round', diameterMm: 180 }, 45, 1, {
+    form: 'ring',
+  }),
+  tin('mousse-ring-20', 'Mousse ring 20 cm', { kind: 'round', diameterMm: 200 }, 60, 1, {
+    form: 'ring',
+  }),
   tin('hexagon-23', 'Hexagon 23 cm', { kind: 'hexagon', acrossMm: 230 }, 75, 0),
   tin('heart-23', 'Heart 23 cm', { kind: 'heart', widthMm: 230 }, 65, 1),
   tin('petal-25', 'Petal 25 cm', { kind: 'petal', diameterMm: 250, petals: 8 }, 75, 0),

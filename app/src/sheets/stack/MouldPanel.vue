@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import {
+  builtUpMm,
+  fillToBrim,
+  mouldMl,
+  mouldOrders,
+  setMould,
+  tierTimes,
+  type Build,
+  type CakePlan,
+  type Mould,
+} from '@pyrgotect/core';
+import { computed } from 'vue';
+import ChoiceField from '../../figures/ChoiceField.vue';
+import { useUnits } from '../../figures/units.ts';
+import { useSheet } from '../useSheet.ts';
+
+/** Whether a tier is stacked free or set in a ring or mould, and how it comes out of that. */
+const props = defineProps<{ build: Build; plan: CakePlan }>();
+const units = useUnits();
+const { pantry, tier, tierPlan, editTier } = useSheet(props);
+
+const free = 'free';
+const moulds = computed(() => [
+  { value: free, text: 'stacked free' },
+  ...pantry.pantry.tins
+    .filter(({ form, owned, id }) => (form !== 'upright' && owned > 0) || id === now.value?.tinId)
+    .map(({ id, name }) => ({ value: id, text: `set in: ${name}` })),
+]);
+const now = computed(() => tier.value.mould);
+const tin = computed(() => pantry.pantry.tins.find(({ id }) => id === now.value?.tinId));
+const orderWords: Record<Mould['order'], string> = {
+  upright: 'foot first, and the ring is lifted off',
+  'upside down': 'top first, and turned out',
+};
+const orders = mouldOrders.map((value) => ({ value, text: orderWords[value] }));
+const places = [
+  { value: 'freezer' as const, text: 'frozen through' },
+  { value: 'fridge' as const, text: 'set in the fridge' },
+];
+const put = (what: string, mould: Mould): void =>
+  editTier(what, (t) => setMould(t, mould, pantry.pantry));
+function choose(id: string): void {
+  if (id === free) return editTier('Mould', (t) => void (t.mould = null));
+  const row = pantry.pantry.tins.find((one) => one.id === id);
+  const order = row?.form === 'ring' ? 'upright' : 'upside down';
+  put('Mould', { setIn: now.value?.setIn ?? 'freezer', order, tinId: id });
+}
+const highMm = computed(() => builtUpMm(tier.value));
+const offMm = computed(() => (tin.value ? tin.value.depthMm - highMm.value : 0));
+const times = computed(() => {
+  const { kitchen } = pantry.pantry;
+  return tierTimes(tier.value, tierPlan.value, null, kitchen, props.build.day.chillIn).mould;
+});
+</script>
+
+<template>
+  <p class="sentence" data-test="mould">
+    It is
+    <ChoiceField
+      :model-value="now?.tinId ?? free"
+      label="Stacked free, or set in a mould"
+      :options="moulds"
+      @update:model-value="choose"
+    /><template v-if="now"
+      >, built up
+      <ChoiceField
+        :model-value="now.order"
+        label="Order in the mould"
+        :options="orders"
+        @update:model-value="(order) => put('Order in the mould', { ...now!, order })"
+      />,
+      <ChoiceField
+        :model-value="now.setIn"
+        label="How it sets"
+        :options="places"
+        @update:model-value="
+          (setIn) => editTier('How it sets', (t) => void (t.mould!.setIn = setIn))
+        "
+      /><template v-if="tierPlan.mould && tin"
+        >. It holds {{ units.text(mouldMl(tierPlan.mould), 'volume') }} and is filled to
+        {{ units.text(highMm, 'size') }} of {{ units.text(tin.depthMm, 'size')
+        }}<template v-if="times.thawMin > 0"
+          >; frozen through after {{ units.text(times.setMin, 'minutes') }}, thawed in the fridge
+          after {{ units.text(times.thawMin, 'minutes') }}</template
+        ><template v-else>; set after {{ units.text(times.setMin, 'minutes') }}</template></template
+      >.
+      <button
+        v-if="tin && Math.abs(offMm) > 0.5"
+        type="button"
+        class="key small"
+        @click="editTier('To the brim', (t) => fillToBrim(t, tin!, pantry.pantry.others))"
+      >
+        fill it to the brim
+      </button></template
+    ><template v-else>.</template>
+  </p>
+</template>

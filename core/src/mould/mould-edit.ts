@@ -1,0 +1,72 @@
+import { newGap, newLayer } from '../document/create.ts';
+import { freshId } from '../document/fresh-id.ts';
+import { limits } from '../document/limits.ts';
+import type { Inset, Mould, Tier } from '../document/types.ts';
+import { chooseTin } from '../tins/choose.ts';
+import type { OtherLayer, Pantry, Tin } from '../pantry/types.ts';
+import { builtUpMm, mouldOutlineAt } from './mould.ts';
+
+/** A foot of sponge under a cream, and the film of filling between them, mm (trade custom). */
+const footMm = 10;
+const filmMm = 1;
+
+/** The rows of layers that set as creams do. */
+const isCream = (id: string | null, others: readonly OtherLayer[]): boolean =>
+  others.some((row) => row.id === id && row.form === 'mousse');
+
+/**
+ * Sets a tier in a mould: it takes the size of that, and its thickest cream fills it to the brim. A tier
+ * without any keeps its lowest layer as the foot under the first cream of the pantry, and stands bare.
+ */
+export function setMould(
+  tier: Tier,
+  mould: Mould,
+  { tins, others, sponges }: Pick<Pantry, 'tins' | 'others' | 'sponges'>,
+): void {
+  const tin = tins.find(({ id }) => id === mould.tinId);
+  if (!tin) return;
+  tier.mould = mould;
+  tier.outline = { ...mouldOutlineAt({ tin, order: mould.order }, 0) };
+  tier.tinId = chooseTin(tier.outline, tins, tier.tinId);
+  const cream = others.find(({ form }) => form === 'mousse');
+  if (cream && !tier.layers.some(({ otherId }) => isCream(otherId, others))) {
+    const least = sponges.find(({ id }) => id === tier.spongeId)?.minSliceMm ?? footMm;
+    const foot = { ...tier.layers[0]!, heightMm: Math.max(footMm, least) };
+    const gap = tier.gaps[0] ?? newGap(filmMm, tier.coat.spreadId);
+    tier.layers = [foot, { ...newLayer(tin.depthMm), otherId: cream.id }];
+    tier.gaps = [{ ...gap, heightMm: filmMm, damMm: 0, setbackMm: 0 }];
+    tier.centre = null;
+    tier.stand.decks = [];
+    tier.slicesPerCake = 1;
+    tier.coat = { ...tier.coat, style: 'naked' };
+  }
+  fillToBrim(tier, tin, others);
+}
+
+/** The thickest cream of a tier is made as high as its mould leaves room for. */
+export function fillToBrim(tier: Tier, tin: Tin, others: readonly OtherLayer[]): void {
+  const creams = tier.layers.filter(({ otherId }) => isCream(otherId, others));
+  const [thickest] = [...creams].sort((a, b) => b.heightMm - a.heightMm);
+  if (!thickest) return;
+  const { min, max } = limits.layerMm;
+  thickest.heightMm = Math.min(
+    max,
+    Math.max(min, thickest.heightMm + tin.depthMm - builtUpMm(tier)),
+  );
+}
+
+/** Where the next thing in a cream goes: over what is there, or a finger from below. */
+export function newInset(
+  insets: readonly Inset[],
+  otherId: string | null,
+  heightMm: number,
+): Inset {
+  const topMm = Math.max(0, ...insets.map((one) => one.upMm + one.heightMm));
+  return {
+    id: freshId('inset'),
+    otherId,
+    heightMm: Math.min(limits.insetMm.max, Math.max(limits.insetMm.min, heightMm)),
+    marginMm: 12,
+    upMm: Math.min(limits.insetUpMm.max, topMm + 8),
+  };
+}

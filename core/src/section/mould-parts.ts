@@ -1,0 +1,48 @@
+import { mouldOutlineAt, type MouldShape } from '../mould/mould.ts';
+import { widthMm } from '../outline/outline.ts';
+import type { SectionPart } from './parts.ts';
+
+/** A curved wall is drawn with so many points to a part. */
+const points = 24;
+
+/** True for a wall that stands upright: what is in it is as wide everywhere. */
+const isUpright = ({ tin }: MouldShape): boolean =>
+  tin.flareMm === 0 && tin.form !== 'ball' && tin.form !== 'mould';
+
+/**
+ * Parts of a tier as its mould leaves them: none is wider than the wall at its height, and what lies
+ * round it keeps its thickness.
+ *
+ * @param base height of the tier's foot, mm; @param half half its width there, mm
+ */
+export const withinWall = (
+  parts: readonly SectionPart[],
+  shape: MouldShape | null,
+  base: number,
+  half: number,
+): SectionPart[] =>
+  !shape || isUpright(shape)
+    ? [...parts]
+    : parts.map((part): SectionPart => {
+        const reach = (y: number): number => {
+          const wall = widthMm(mouldOutlineAt(shape, y - base)) / 2;
+          return Math.min(part.x1, wall + Math.max(0, part.x1 - half));
+        };
+        const heights = Array.from(
+          { length: points + 1 },
+          (_, i) => part.y0 + ((part.y1 - part.y0) * i) / points,
+        );
+        const right = heights.map((y): [number, number] => [Math.max(part.x0, reach(y)), y]);
+        const isWhole = part.x0 <= -part.x1 + 1e-6;
+        const left = [...right]
+          .reverse()
+          .map(([x, y]): [number, number] => [isWhole ? -x : part.x0, y]);
+        if (right.every(([x]) => x >= part.x1 - 1e-6)) return part;
+        const wide = Math.max(...right.map(([x]) => x));
+        return {
+          ...part,
+          x0: isWhole ? -wide : part.x0,
+          x1: wide,
+          lines: [[...right, ...left]],
+        };
+      });

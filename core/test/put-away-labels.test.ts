@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { keepingRows, spongeKeepsMin } from '../src/day/keeping.ts';
-import { freeSteps, planBuild, storeLabels, type Build, type DayTask, type Placed } from '../src/index.ts'; // prettier-ignore
+import { findRow, freeSteps, planBuild, recipeLabel, storeLabels, type Build, type DayTask, type Placed } from '../src/index.ts'; // prettier-ignore
 import { pantry } from './arbitrary.ts';
 import { bareTask, demo, placedOf, tasksOf } from './work-kit.ts';
 
@@ -41,6 +41,13 @@ describe('a label', () => {
       const keeps = keepingRows[spread.keeping].fridgeMin;
       expect(label.useByMin).toBe(Math.min(0, label.madeMin + keeps));
     }
+  });
+  it('says that something holds alcohol, and says it of nothing else', () => {
+    const rum = findRow(pantry, 'recipes', 'recipe-rum-soak');
+    expect(recipeLabel(rum, pantry)).toMatch(/ Holds alcohol\.$/);
+    expect(recipeLabel(findRow(pantry, 'recipes', 'recipe-compote'), pantry)).not.toContain(
+      'alcohol',
+    );
   });
   it('is on nothing that is used at once, and on nothing where the days are not known', () => {
     const { labels } = labelsOf(demo('jubilee'), () => []);

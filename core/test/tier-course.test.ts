@@ -73,6 +73,13 @@ describe('how warm a cake is through its days', () => {
     );
     expect(met).toBeGreaterThan(3);
   });
+  it('stands where it is once it is away, and in no fridge of the house', () => {
+    for (const { stretches } of coursesOf(demo('jubilee'))!) {
+      const left = stretches.findIndex(({ place }) => place === 'car');
+      expect(left).toBeGreaterThan(0);
+      expect(stretches.slice(left + 1).map(({ place }) => place)).toEqual(['venue']);
+    }
+  });
   it('is warmer where hands are on it longer before it is poured', () => {
     const build = demo('comet-crepes');
     const [tier] = build.tiers;

@@ -1,5 +1,6 @@
-import type { Allergen } from '../pantry/types.ts';
-import type { Contents } from '../recipes/parts.ts';
+import type { Allergen, Recipe } from '../pantry/types.ts';
+import { alcoholShareOf } from '../recipes/alcohol.ts';
+import { recipeContents, type Contents, type Larder } from '../recipes/parts.ts';
 
 /** What is said of a cake's or a recipe's contents: what it holds, traces, and what nobody can say. */
 export interface Label {
@@ -42,6 +43,13 @@ export const heldBy = (plan: {
   mayContain: plan.mayContain,
   unknown: plan.unknownLines,
 });
+
+/** What stands on a bowl, a batch or a cake put away: its allergens, and alcohol, a sentence to each. */
+export const recipeLabel = (recipe: Recipe, larder: Larder): string =>
+  [
+    labelText(recipeContents(recipe, larder)),
+    ...(alcoholShareOf(recipe, larder) > 0 ? ['Holds alcohol.'] : []),
+  ].join(' ');
 
 /** The same as one text, a sentence to each. */
 export const labelText = (held: Parameters<typeof labelOf>[0]): string => {

@@ -7,7 +7,7 @@ import type { Build } from '../document/types.ts';
 import { withGanaches } from '../finish/ganache-recipe.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Allergen, Pantry } from '../pantry/types.ts';
-import { labelText } from '../price/label.ts';
+import { recipeLabel } from '../price/label.ts';
 import { recipeContents } from '../recipes/parts.ts';
 import { weighedUp } from '../recipes/scale.ts';
 import { soakNeeds } from '../soak/soak-needs.ts';
@@ -101,7 +101,7 @@ export function batchCards({ build, plan, steps, tasks, placed, pantry }: Made):
           })),
         allergens: contents.allergens,
         isKnown: contents.unknown.length === 0,
-        contents: labelText(contents),
+        contents: recipeLabel(recipe, larder),
       },
     ];
   };

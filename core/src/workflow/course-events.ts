@@ -84,13 +84,15 @@ const waitPlace = (
   return isAway || last?.kind === 'cut and serve' ? 'venue' : 'room';
 };
 
-/** Between tasks it is taken to stand in the cold, as by the clocks of what spoils; for a few minutes it is left where it is. */
+/** Between tasks it is taken to stand in the cold, as by the clocks of what spoils; for a few minutes, and once it is away, it is left where it is. */
 const withGaps = (events: readonly CourseEvent[]): CourseEvent[] =>
   events.flatMap((event, i): CourseEvent[] => {
     const next = events[i + 1];
     if (!next || next.fromMin - event.toMin < 1e-6) return [event];
     const isShort = next.fromMin - event.toMin < shortGapMin;
-    const place = isShort || event.place === 'freezer' ? event.place : 'fridge';
+    // nobody has a fridge of the house where it stands for granted
+    const isAway = event.place === 'car' || event.place === 'venue';
+    const place = isAway ? 'venue' : isShort || event.place === 'freezer' ? event.place : 'fridge';
     return [event, { fromMin: event.toMin, toMin: next.fromMin, place, step: null, isWait: true }];
   });
 

@@ -5,8 +5,7 @@ import type { Build } from '../document/types.ts';
 import { withGanaches } from '../finish/ganache-recipe.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Pantry, Recipe } from '../pantry/types.ts';
-import { labelText } from '../price/label.ts';
-import { recipeContents } from '../recipes/parts.ts';
+import { recipeLabel } from '../price/label.ts';
 import { ifThere } from '../working/staged.ts';
 
 /** What is written on what is put away. Times in minutes before the deadline, negative. */
@@ -64,7 +63,7 @@ export function storeLabels(made: Made): StoreLabel[] {
         name,
         madeMin,
         useByMin: Math.min(0, madeMin + keepsMin),
-        contents: labelText(recipeContents(recipe, larder)),
+        contents: recipeLabel(recipe, larder),
       },
     ];
   };

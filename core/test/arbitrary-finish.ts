@@ -53,6 +53,7 @@ export const poured = {
   ratio: fc.option(between(limits.ganacheRatio), { nil: null, freq: 2 }),
   fluidC: between(limits.fluidC),
   coatC: between(limits.coatC),
+  tint: fc.constantFrom('', 'blue', 'rust'),
 };
 export const anyDrip: fc.Arbitrary<Drip> = fc.record({
   ...poured,

@@ -142,6 +142,7 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
           ),
           order: fc.constantFrom(...gapOrders),
           laid: fc.constantFrom('spread' as const, ...gapWays),
+          tint: fc.constantFrom('', 'gold'),
           drizzle: orNull(
             fc.record({ spreadId: idOf(pantry.spreads), gPerCm2: between(limits.gPerCm2) }),
           ),
@@ -193,6 +194,7 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
         innerSpreadId: orNull(idOf(pantry.spreads)),
         topSpreadId: fc.option(idOf(pantry.spreads), { nil: null, freq: 3 }),
         tint: fc.constantFrom('', 'blue', 'Deep red', 'πράσινο <b>'),
+        crumbTint: fc.constantFrom('', 'gold'),
         bands: fc.array(
           fc.record({
             tint: fc.constantFrom('pale blue', 'blue', 'navy', ''),
@@ -372,6 +374,14 @@ export const anyBuild: fc.Arbitrary<Build> = fc.record({
       piped: orNull(anyPiped),
     }),
     { maxLength: 3 },
+  ),
+  colours: fc.uniqueArray(
+    fc.record({
+      name: fc.constantFrom('blue', 'gold', 'Deep red', 'navy', 'rust'),
+      hex: fc.constantFrom('#4f7fb8', '#c9993a', '#6d1a2d', '#f6e6ea'),
+      gPerKg: orNull(between(limits.gelGPerKg)),
+    }),
+    { maxLength: 4, selector: ({ name }) => name },
   ),
   shortShare: between({ min: 0.01, max: 0.5 }),
   batchBy: fc.constantFrom(...batchWays),

@@ -5,7 +5,6 @@ import {
   bowlId,
   combedMeanMm,
   contains,
-  depthOf,
   FigureBook,
   grow,
   ganacheFluid,
@@ -32,7 +31,6 @@ import {
   shellMl,
   stressFromSlideMm,
   thicknessOf,
-  tintNote,
   type Bowl,
   type Build,
   type Outline,
@@ -243,19 +241,6 @@ describe('bowls', () => {
   it('take names of colours in any script', () => {
     expect(bowlId({ spreadId: 's', tint: ' Deep  Blue! ', apart: null })).toBe('s~deep-blue');
     expect(bowlId({ spreadId: 's', tint: 'κόκκινο', apart: 'coat' })).toBe('s~κόκκινο~coat');
-  });
-
-  it('say how deep a colour is and how much gel it takes', () => {
-    expect([depthOf('pale blue'), depthOf('blue'), depthOf('Navy')]).toEqual([
-      'pale',
-      'medium',
-      'strong',
-    ]);
-    const note = tintNote(spreadOf('buttercream'), 'deep red', 500)!;
-    expect(note.gelG).toBeCloseTo(6, 9);
-    expect(note.words.text).toContain('overnight');
-    expect(tintNote(spreadOf('ganache'), 'red', 500)!.words.text).toContain('oil-based');
-    expect(tintNote(spreadOf('buttercream'), '  ', 500)).toBeNull();
   });
 
   it('are measured in scoops, spoons and turns of the bag', () => {

@@ -193,7 +193,7 @@ describe('the cake from the front', () => {
       fc.property(anyBuild, (build) => {
         const plan = planBuild(build, pantry);
         const front = drawElevation(build, plan, pantry);
-        const sides = front.shapes.filter((shape) => shape.kind === 'side');
+        const sides = front.shapes.filter(({ id }) => id.endsWith('/coat'));
         expect(sides).toHaveLength(build.tiers.length);
         expect(Math.max(...sides.map((s) => s.y1))).toBeCloseTo(plan.section.heightMm, 6);
         expect(Math.max(...sides.map((s) => s.x1 - s.x0))).toBeCloseTo(plan.tally.widthMm, 6);

@@ -8,6 +8,7 @@ import {
   creamForSplit,
   creamOf,
   drizzleG,
+  findRow,
   ganacheFluid,
   heapG,
   linkedCount,
@@ -16,8 +17,10 @@ import {
   putGanacheRight,
   sinks,
   standsAtMm,
+  rowFrom13,
   steepestDegrees,
   studdedFactor,
+  toppingOf,
   trayFor,
   workingWindow,
   wreathG,
@@ -148,5 +151,40 @@ describe('a bowl of ganache', () => {
     const after = composeGanache({ ...rich, creamG: 250 + addG });
     expect(after.fatToWater).toBeCloseTo(1.8, 6);
     expect(creamForSplit(parts)).toBe(0);
+  });
+});
+
+describe('a topping that begins from the pantry', () => {
+  const of = (id: string) => toppingOf(findRow(pantry, 'foods', id));
+  it('has the size, weight and look of one of it, and is put on when that is', () => {
+    expect(of('strawberries')).toMatchObject({
+      foodId: 'strawberries',
+      name: 'strawberries',
+      pieceG: 18,
+      acrossMm: 30,
+      highMm: 35,
+      tone: 'berry',
+      last: true,
+      crisp: null,
+    });
+    expect(of('meringue-kisses').crisp).toEqual({ thickMm: 16, filmed: false });
+    expect(of('hazelnuts').last).toBe(false);
+  });
+  it('keeps its size where the pantry knows none', () => {
+    expect(of('caster-sugar')).toEqual({
+      foodId: 'caster-sugar',
+      name: findRow(pantry, 'foods', 'caster-sugar').name,
+      allergens: [],
+    });
+  });
+  it('in an older kitchen as in a new one', () => {
+    for (const { id, piece, source } of pantry.foods) {
+      const had = rowFrom13('foods', { id, source }).piece;
+      // what came with this version was in no older kitchen
+      if (had !== null) expect(had).toEqual(piece);
+    }
+    expect(rowFrom13('foods', { id: 'raspberries' }).piece).not.toBeNull();
+    expect(rowFrom13('foods', { id: 'own-1' })).toMatchObject({ piece: null, bloom: null });
+    expect(rowFrom13('foods', { id: 'gelatine' })).toMatchObject({ bloom: 200 });
   });
 });

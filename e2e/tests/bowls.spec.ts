@@ -21,10 +21,10 @@ test('colours by height become bowls of one batch, on the bench as well', async 
     .getByRole('combobox', { name: 'Colours' })
     .selectOption({ label: 'an ombre, bands run into each other' });
   await expect(page.getByTestId('sheet-title')).toContainText('in 4 bowls');
-  await page.getByLabel('Colour of band 1 from below').fill('midnight');
+  await page.getByLabel('Colour of band 1 from below').fill('navy');
   await page.getByLabel('Colour of band 1 from below').press('Enter');
   await turn(page, 'bowls');
-  await page.getByRole('button', { name: 'Cream-cheese frosting, midnight' }).click();
+  await page.getByRole('button', { name: 'Cream-cheese frosting, navy' }).click();
   await expect(page.getByTestId('shared-out')).toContainText('deepen overnight');
   await page
     .getByRole('combobox', { name: 'Mixed together or apart' })
@@ -33,7 +33,7 @@ test('colours by height become bowls of one batch, on the bench as well', async 
   await page.goto('/build/fig-and-walnut/bench');
   await page.getByTestId('all-steps').click();
   await expect(
-    page.getByRole('dialog').getByText('Make the cream-cheese frosting, midnight'),
+    page.getByRole('dialog').getByText('Make the cream-cheese frosting, navy'),
   ).toBeVisible();
 });
 
@@ -60,7 +60,7 @@ test('an own recipe, pasted: it coats the demo cake, and bowls, shopping and cos
   await page.goto('/');
   await expect(page.getByRole('article')).toHaveCount(demoCount);
   await page.goto('/shopping');
-  await expect(page.getByTestId('shopping-title')).toContainText('for 7 cakes');
+  await expect(page.getByTestId('shopping-title')).toContainText('for 8 cakes');
   await expect(page.getByRole('row', { name: /^honey/ })).toHaveCount(0);
   await page.goto('/pantry');
   await page.getByRole('tab', { name: 'Recipes' }).click();
@@ -111,11 +111,11 @@ test('the list takes what is in stock, says when, and is saved as a table', asyn
   const row = page.getByRole('row', { name: /^caster sugar/ });
   await expect(row).toContainText('in stock');
   const title = page.getByTestId('shopping-title');
-  await expect(title).toContainText('for 7 cakes');
+  await expect(title).toContainText('for 8 cakes');
   // a bowl that two cakes take within the days that it keeps
   await expect(page.getByTestId('together')).toContainText('for Jubilee', { timeout: 60_000 });
   await page.getByRole('checkbox', { name: /Jubilee/ }).uncheck();
-  await expect(title).toContainText('for 6 cakes');
+  await expect(title).toContainText('for 7 cakes');
   // the day it is stirred in, and as long before as it keeps
   await expect(page.getByTestId('by-days')).toContainText('bought for the day it is used');
   await expect(page.getByRole('row', { name: /^cream cheese/ })).toContainText(
@@ -263,4 +263,28 @@ test('a recipe is not made of itself, and its yield cannot exceed what goes in',
   await type(page, 'yields', '9 kg');
   await page.getByTestId('save-row').click();
   await expect(page.getByRole('alert')).toContainText('yields more than its ingredients weigh');
+});
+
+test('a colour is picked, seen, named anew and weighed', async ({ page }) => {
+  await openDemo(page, 'Meridian', 'coat');
+  await page.getByLabel('Colour of band 1 from below').fill('teal');
+  await page.getByLabel('Colour of band 1 from below').press('Enter');
+  // known to style sheets by its name, and drawn at once
+  await expect(page.locator('[data-part="tier-1/band/0-left"]')).toHaveAttribute('fill', '#008080');
+  await page.getByLabel('How teal looks').click();
+  const dialog = page.getByTestId('colour');
+  await expect(dialog).toContainText('of gel to the kilogram');
+  const spot = dialog.getByLabel('Gel for a test spot');
+  await spot.fill('0.4 g');
+  await spot.press('Enter');
+  await expect(dialog).toContainText('about 4 g of gel');
+  await dialog.getByLabel('Name of the colour').fill('lagoon');
+  await dialog.getByLabel('Name of the colour').press('Enter');
+  await expect(page.getByLabel('Colour of band 1 from below')).toHaveValue('lagoon');
+  await expect(page.locator('[data-part="tier-1/band/0-left"]')).toHaveAttribute('fill', '#008080');
+  await page.keyboard.press('b');
+  await page.getByTestId('all-steps').click();
+  await page.getByRole('dialog').getByText('Divide it, and colour each bowl').click();
+  await expect(page.getByText('colour gel, lagoon').first()).toBeVisible();
+  await expect(page.getByText(/By your own test spot/)).toBeVisible();
 });

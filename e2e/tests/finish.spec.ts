@@ -228,3 +228,15 @@ test('the section shows drips and borders, and choosing one opens its turn', asy
   await page.getByTestId('elevation').locator('rect.drip').first().click();
   await expect(page.getByTestId('tab-drips')).toHaveAttribute('aria-selected', 'true');
 });
+
+test('a topping begins as the pantry knows one of it', async ({ page }) => {
+  await openDemo(page, 'Meridian', 'finish');
+  await page.getByTestId('tab-toppings').click();
+  await page.getByRole('button', { name: 'Berries or fruit' }).click();
+  await page.getByLabel('Topping', { exact: true }).selectOption({ label: 'meringue kisses' });
+  await expect(page.getByRole('textbox', { name: 'Across a piece' })).toHaveValue(/32.mm/);
+  await expect(page.getByRole('textbox', { name: 'One piece weighs' })).toHaveValue(/5.g/);
+  await expect(page.getByText(/stay crisp for about/)).toBeVisible();
+  await page.getByLabel('Topping', { exact: true }).selectOption({ label: 'strawberries' });
+  await expect(page.getByRole('textbox', { name: 'One piece weighs' })).toHaveValue(/18.g/);
+});

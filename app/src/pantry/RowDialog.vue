@@ -27,6 +27,7 @@ import { usePantry, type RowOf } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 import { columns, rowNouns } from './columns.ts';
 import FoodFields from './FoodFields.vue';
+import FoodPieceFields from './FoodPieceFields.vue';
 import FoodPrepFields from './FoodPrepFields.vue';
 import GanacheFields from './GanacheFields.vue';
 import RecipeFields from './RecipeFields.vue';
@@ -242,6 +243,7 @@ async function save(): Promise<void> {
       <RecipeFields v-if="recipe" :recipe="recipe" @replace="(to) => Object.assign(draft, to)" />
       <FoodFields v-if="food" :food="food" />
       <FoodPrepFields v-if="food" :food="food" />
+      <FoodPieceFields v-if="food" :food="food" />
       <GanacheFields v-if="ganache" :ganache="ganache" />
       <template v-if="table === 'spreads'">
         <h2>Measured in your kitchen</h2>

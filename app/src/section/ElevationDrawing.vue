@@ -127,6 +127,9 @@ svg {
   stroke-width: 0.9;
   cursor: pointer;
 }
+.band {
+  stroke: none;
+}
 .side {
   stroke-width: 1.6;
 }

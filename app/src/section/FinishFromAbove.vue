@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { polygon, type Build, type CakePlan, type Point, type Tone } from '@pyrgotect/core';
+import {
+  lookOf,
+  polygon,
+  topLook,
+  type Build,
+  type CakePlan,
+  type Point,
+  type Tone,
+} from '@pyrgotect/core';
 import { computed } from 'vue';
 import { usePantry } from '../stores/pantry.ts';
 import { fillOf } from './tones.ts';
@@ -26,10 +34,14 @@ const tiers = computed(() =>
     return {
       id: tier.id,
       outline: text(polygon(tierPlan.finished)),
-      tone: toneOf(tier.coat.topSpreadId ?? tier.coat.spreadId),
+      tone: topLook(tier, props.build.colours, toneOf(tier.coat.topSpreadId ?? tier.coat.spreadId)),
       piping: props.plan.piping
         .filter((job) => job.piped?.tierId === tier.id)
-        .map((job) => ({ job, tone: toneOf(job.spread), r: (job.acrossMm / 2) * props.pxPerMm })),
+        .map((job) => ({
+          job,
+          tone: lookOf(props.build.colours, job.tint, toneOf(job.spread)),
+          r: (job.acrossMm / 2) * props.pxPerMm,
+        })),
       pieces: tierPlan.finish.toppings.flatMap(({ topping, places }) =>
         (topping.kind === 'heap' ? [{ x: 0, y: 0 }] : places).map((place) => ({
           ...place,

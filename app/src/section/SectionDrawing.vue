@@ -357,6 +357,7 @@ svg {
 .part.thin {
   stroke-width: 0.5;
 }
+.part.band,
 .part.between {
   stroke-width: 0.2;
 }

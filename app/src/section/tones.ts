@@ -1,4 +1,4 @@
-import type { SectionPart, Tone } from '@pyrgotect/core';
+import type { Look, SectionPart, Tone } from '@pyrgotect/core';
 import { foods } from '../styles/palette.ts';
 
 /** A material's hatch: ground, marks and the tile they repeat in. Told apart in grey as well. */
@@ -50,7 +50,8 @@ export const hatches: Record<Tone, Hatch> = {
   leaf: spread(foods.leaf),
 };
 
-export const fillOf = (tone: Tone | 'board' | 'paper' | 'wood'): string => {
+export const fillOf = (tone: Look | 'board' | 'paper' | 'wood'): string => {
+  if (tone.startsWith('#')) return tone;
   if (tone === 'wood') return 'var(--wood)';
   if (tone === 'board') return 'var(--board, var(--pen))';
   return tone === 'paper' ? 'var(--oat)' : `url(#tone-${tone})`;

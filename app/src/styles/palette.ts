@@ -100,3 +100,6 @@ export const paletteCss = `:root{${fixed}}
 .scheme-paper{color-scheme:light;${rules(paper)}}
 .scheme-night{color-scheme:dark;${rules(night)}}
 @media print{:root.scheme-night{color-scheme:light;${rules(print)}}}`;
+
+/** A colour of frosting that nobody has picked a look for. */
+export const unknownColour = '#b59ac0';

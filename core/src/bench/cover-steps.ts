@@ -4,6 +4,8 @@ import type { StackContext } from './stack-context.ts';
 import { planLattice } from '../carve/lattice.ts';
 import { panelAllowanceMm } from '../carve/offcuts.ts';
 import type { CarveResult } from '../carve/result.ts';
+import { colourName } from '../colour/tint-note.ts';
+import { fondantTinted } from '../covers/fondant.ts';
 import { fondantId } from '../pantry/find.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { takenOf } from './recipe-steps.ts';
@@ -58,6 +60,32 @@ export function coverSteps(context: StackContext): Step[] {
 
 const fondantName = (tint: string): string => `rolled fondant${tint ? `, ${tint}` : ''}`;
 
+/** Fondant and what is kneaded into it, a day ahead where it is strong. */
+function kneaded({ fondant, colours }: StackContext): Pick<Step, 'amounts' | 'takes' | 'cautions'> {
+  const tinted = fondantTinted(fondant!, colours);
+  const colour = tinted && { name: colourName(tinted), foodId: tinted.foodId };
+  return {
+    amounts: [
+      { label: fondantName(fondant!.tint), value: fondant!.rolledG, kind: 'bowl', figure: null },
+      ...(tinted && colour
+        ? [
+            {
+              label: `${colour.name}, kneaded in first`,
+              value: tinted.gelG,
+              kind: 'fineMass' as const,
+              figure: null,
+            },
+          ]
+        : []),
+    ],
+    takes: [
+      ...takenOf(fondantOf, fondant!.rolledG),
+      ...(tinted && colour ? takenOf(colour, tinted.gelG) : []),
+    ],
+    cautions: tinted ? [tinted.words] : [],
+  };
+}
+
 function sheetStep(context: StackContext): Step {
   const { tier } = context;
   const fondant = context.fondant!;
@@ -78,10 +106,7 @@ function sheetStep(context: StackContext): Step {
           trim: [fondant.trimG, 'bowl'],
         },
       ),
-      amounts: [
-        { label: fondantName(fondant.tint), value: fondant.rolledG, kind: 'bowl', figure: null },
-      ],
-      takes: takenOf(fondantOf, fondant.rolledG),
+      ...kneaded(context),
       checks: ['No air under it', 'No tear at the rim', 'Trimmings wrapped at once'],
     },
   );
@@ -106,9 +131,7 @@ function panelStep(context: StackContext, { panels }: CarveResult): Step {
         'Rolled {mm} thick, each panel cut with {more} over on every side, laid on, and trimmed along the edge with the knife held square. Edges meet dry; a seam is rubbed closed with a warm finger, on the back or under decoration.',
         { mm: [fondant.mm, 'fine'], more: [panelAllowanceMm, 'thickness'] },
       ),
-      amounts: [
-        { label: fondantName(fondant.tint), value: fondant.rolledG, kind: 'bowl', figure: null },
-      ],
+      ...kneaded(context),
       list: panels.flatMap(({ name, wideMm, highMm }): ListItem[] =>
         [
           { label: `${name}, wide`, mm: wideMm },
@@ -120,8 +143,7 @@ function panelStep(context: StackContext, { panels }: CarveResult): Step {
           note: null,
         })),
       ),
-      takes: takenOf(fondantOf, fondant.rolledG),
-      cautions: [knifeCaution],
+      cautions: [knifeCaution, ...kneaded(context).cautions],
       hazards: ['knife'],
       checks: [
         'The next sheet under film until it is laid on',

@@ -1,5 +1,5 @@
 import type { TierTimes } from '../times/tier-times.ts';
-import type { Build, Tier } from '../document/types.ts';
+import type { Build, Colour, Tier } from '../document/types.ts';
 import type { FondantPlan, PaperStrips } from '../covers/fondant.ts';
 import type { PressedPlan } from '../covers/pressed.ts';
 import type { SurfacePlan } from '../covers/surfaces.ts';
@@ -34,6 +34,8 @@ export interface StackContext {
   decks: ReadonlyMap<number, Step[]>;
   strips: PaperStrips;
   times: TierTimes;
+  /** What names of colours stand for. */
+  colours: readonly Colour[];
   /** Where it is chilled. */
   chillIn: Build['day']['chillIn'];
   foods: readonly Food[];

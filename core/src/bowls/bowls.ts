@@ -1,12 +1,13 @@
 import type { Build } from '../document/types.ts';
 import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
-import type { Kitchen, Recipe, Spread } from '../pantry/types.ts';
+import type { Food, Kitchen, Recipe, Spread } from '../pantry/types.ts';
 import { type FigurePage, FigureBook, from, given, type Input } from '../working/figures.ts';
 import { planBatch, shareOut, type Batch, type HoldsOf } from './batches.ts';
 import { enoughG, scatterOfKind, sumSpread, type ChancePart } from './chance.ts';
 import type { TakeStock } from '../stock/bowls.ts';
-import { tintNote } from './tint.ts';
+import { colourOf } from '../colour/colour.ts';
+import { isChocolate, tintNote, type TintNote } from '../colour/tint-note.ts';
 import {
   gatherUses,
   sumG,
@@ -42,7 +43,7 @@ export interface Bowl extends BowlKey {
   makeG: number;
   leftG: number;
   batchId: string;
-  tinted: ReturnType<typeof tintNote>;
+  tinted: TintNote | null;
 }
 
 const kindNames: Record<UseKind, string> = {
@@ -117,6 +118,7 @@ export function planBowls(
   book: FigureBook,
   holdsOf: HoldsOf,
   takeStock: TakeStock,
+  foods: readonly Food[],
   corrections: Corrections = noCorrections,
 ): { bowls: Bowl[]; batches: Batch[] } {
   // what drips are run from: a bag in one cake is no bottle in its words
@@ -185,7 +187,13 @@ export function planBowls(
       makeG,
       leftG: Math.max(0, makeG - rest.needG),
       batchId,
-      tinted: tintNote(spread, drawn.tint, makeG),
+      tinted: drawn.tint.trim()
+        ? tintNote(
+            colourOf(build.colours, drawn.tint),
+            makeG,
+            isChocolate(recipeOf(spread.recipeId), foods),
+          )
+        : null,
     };
   });
   book.later((page) => {

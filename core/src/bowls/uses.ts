@@ -185,7 +185,16 @@ export function gatherUses(
       const part = `gap/${gap.index}`;
       const step = fillKey(own, gap.index);
       use(innerSpreadId, '', 'dam', `dam on ${layer}`, gap.damG, `${part}/dam`, roundMm, step);
-      use(gap.spreadId, '', 'gap', `on ${layer}`, gap.fillingG, `${part}/filling`, spiral, step);
+      use(
+        gap.spreadId,
+        own.gaps[gap.index]!.tint,
+        'gap',
+        `on ${layer}`,
+        gap.fillingG,
+        `${part}/filling`,
+        spiral,
+        step,
+      );
       if (gap.drizzleSpreadId !== null)
         use(
           gap.drizzleSpreadId,
@@ -274,9 +283,9 @@ export function gatherUses(
           at('coat'),
           false,
         );
-    for (const need of tier.poured.needs)
-      use(need.spreadId, '', need.kind, need.label, need.massG, need.part, null, need.step, false);
-    for (const spreadId of tier.poured.bags) bowl(spreadId, '', 'drip').bags += 1;
+    for (const { spreadId, tint, kind, label, massG, part, step } of tier.poured.needs)
+      use(spreadId, tint, kind, label, massG, part, null, step, false);
+    for (const { spreadId, tint } of tier.poured.bags) bowl(spreadId, tint, 'drip').bags += 1;
   }
   for (const job of piping) {
     if (job.massG < leastG) continue;

@@ -88,7 +88,7 @@ export function planCoat(
     ...t,
     finished,
     crumbSpreadId: inner.id,
-    crumbTint: hasCoat ? '' : tier.coat.tint,
+    crumbTint: hasCoat ? tier.coat.crumbTint : tier.coat.tint,
     crumbMl,
     crumbG: crumbMl * inner.densityGPerMl,
     grooveMl: openMl,

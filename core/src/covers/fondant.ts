@@ -1,4 +1,6 @@
-import type { Tier } from '../document/types.ts';
+import { colourOf } from '../colour/colour.ts';
+import { tintNote, type TintNote } from '../colour/tint-note.ts';
+import type { Colour, Tier } from '../document/types.ts';
 import { coated, shellMl } from '../coat/shell.ts';
 import {
   areaMm2,
@@ -96,3 +98,9 @@ export function paperStrips(cake: Outline, board: Outline | null): PaperStrips {
     wideMm: Math.max(60, Math.ceil((shows + 25) / 10) * 10),
   };
 }
+
+/** What a fondant is coloured with; null for one that is left as it is. */
+export const fondantTinted = (
+  { tint, rolledG }: Pick<FondantPlan, 'tint' | 'rolledG'>,
+  colours: readonly Colour[],
+): TintNote | null => (tint.trim() ? tintNote(colourOf(colours, tint), rolledG, false) : null);

@@ -7,7 +7,7 @@ import { journey, rod } from './support-fields.ts';
 import { piped } from './finish-fields.ts';
 import { limits } from './limits.ts';
 import { tier } from './tier-fields.ts';
-import { allergenList, name, tint } from './common-fields.ts';
+import { allergenList, hex, name, tint } from './common-fields.ts';
 import {
   figure,
   flag,
@@ -28,6 +28,7 @@ import {
   type Bench,
   type Brief,
   type Build,
+  type Colour,
   type Finished,
   type Planned,
   type PipingJob,
@@ -114,6 +115,12 @@ export const pipingJob = record<PipingJob>({
   piped: orNull(piped).since(5),
 });
 
+export const colour = record<Colour>({
+  name: name().called('name of the colour'),
+  hex: hex(),
+  gPerKg: orNull(figure(limits.gelGPerKg)).called('colour to the kilogram'),
+});
+
 /** A whole build. */
 export const build = record<Build>({
   id: id(),
@@ -123,6 +130,7 @@ export const build = record<Build>({
   tiers: list(tier, limits.tiers.max, 1, 'has no tiers').since(2),
   boardId: id().called('board').usually('drum-round-28'),
   boardCoverMm: figure(limits.boardCoverMm).usually(0).since(4),
+  colours: list(colour, limits.colours.max).since(14),
   rod: orNull(rod).since(7),
   journey: journey.since(7),
   day: daySettings.since(7),

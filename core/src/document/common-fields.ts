@@ -7,6 +7,7 @@ import {
   record,
   wholeFigure,
   words,
+  wordsLike,
   type Field,
 } from '../fields/field.ts';
 import { lineProblem } from '../outline/line-problem.ts';
@@ -18,6 +19,9 @@ import { limits } from './limits.ts';
 
 export const name = (): Field<string> => words(limits.nameLength.max, 1);
 export const tint = (): Field<string> => words(limits.tintLength.max);
+/** A colour on the screen, such as #4f7fb8. */
+export const hex = (): Field<string> =>
+  wordsLike(/^#[0-9a-f]{6}$/, 7, 'is no colour such as #4f7fb8');
 export const allergenList = (): Field<Allergen[]> => list(oneOf(allergens), allergens.length);
 
 const side = figure(limits.sideMm);

@@ -16,7 +16,7 @@ import {
   type TrayPieces,
 } from './finish-types.ts';
 import { limits } from './limits.ts';
-import { allergenList, name } from './common-fields.ts';
+import { allergenList, name, tint } from './common-fields.ts';
 import {
   figure,
   figures,
@@ -37,6 +37,7 @@ const poured = (usualC: number) => ({
   ratio: orNull(figure(limits.ganacheRatio)),
   fluidC: figure(limits.fluidC).called('temperature of what is poured').usually(usualC),
   coatC: figure(limits.coatC).called('temperature of the coat').usually(8),
+  tint: tint().called('colour').since(14),
 });
 
 export const drip = record<Drip>({

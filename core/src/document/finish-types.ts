@@ -12,6 +12,8 @@ export interface Poured {
   fluidC: number;
   /** How cold the coat is under it. */
   coatC: number;
+  /** Colour by its name; empty as it is. */
+  tint: string;
 }
 
 export const dripTools = ['bottle', 'bag', 'spoon'] as const;

@@ -54,6 +54,8 @@ export const limits = {
   pressedGPerCm2: { min: 0.01, max: 2 },
   bandMm: { min: 5, max: 600, kind: 'thickness' },
   roomC: { min: -5, max: 45, kind: 'temperature' },
+  colours: { min: 0, max: 24, kind: 'count' },
+  gelGPerKg: { min: 0.05, max: 60, kind: 'fineMass' },
   tintLength: { min: 0, max: 40 },
   reserveShare: { min: 0, max: 0.5, kind: 'share' },
   fluidC: { min: 5, max: 60, kind: 'temperature' },

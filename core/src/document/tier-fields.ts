@@ -90,6 +90,7 @@ export const gap = record<Gap>({
   pieces: list(gapPieces, limits.gapPieces.max).since(3),
   order: oneOf(gapOrders).usually('filling first').since(14),
   laid: oneOf(gapWays).usually('spread').since(14),
+  tint: tint().called('colour').since(14),
   drizzle: orNull(
     record<NonNullable<Gap['drizzle']>>({
       spreadId: id().called('filling or frosting'),
@@ -104,6 +105,7 @@ export const coat = record<Coat>({
   innerSpreadId: orNull(id()).called('frosting of the crumb coat').since(4),
   topSpreadId: orNull(id()).called('frosting on top').since(4),
   tint: tint().called('colour').since(4),
+  crumbTint: tint().called('colour of the crumb coat').since(14),
   bands: list(
     record<Band>({ tint: tint().called('colour'), share: figure(limits.bandShare) }),
     limits.bands.max,

@@ -115,6 +115,8 @@ export interface Gap {
   order: GapOrder;
   /** Spread, piped with gaps between the beads, or nothing but the pieces. */
   laid: GapLaid;
+  /** Colour of the filling by its name; empty as it is, as everywhere. */
+  tint: string;
   /** Sauce run over the filling. */
   drizzle: { spreadId: string; gPerCm2: number } | null;
 }
@@ -186,8 +188,9 @@ export interface Coat {
   innerSpreadId: string | null;
   /** Frosting of the top; null where it is that of the side. */
   topSpreadId: string | null;
-  /** Colour of the coat in words; empty when it is left as it is. */
+  /** Colour of the coat and of its crumb coat by their names; empty as it is. */
   tint: string;
+  crumbTint: string;
   /** From the bottom up; empty for one colour. Their shares are taken of their sum. */
   bands: Band[];
   /** Bands run into each other, as an ombre does. */
@@ -388,6 +391,13 @@ export const batchWays = ['grams', 'half recipes', 'whole recipes'] as const;
 /** Batches scaled to the gram, or in halves or wholes of the recipe. */
 export type BatchBy = (typeof batchWays)[number];
 
+/** A colour of this cake: what it is called, how it looks, and the gel that a test spot asked, g to the kilogram. */
+export interface Colour {
+  name: string;
+  hex: string;
+  gPerKg: number | null;
+}
+
 /** What the user decided, and nothing that can be computed from it. */
 export interface Build {
   id: string;
@@ -402,6 +412,8 @@ export interface Build {
   journey: Journey;
   day: DaySettings;
   piping: PipingJob[];
+  /** What the names of colours stand for. */
+  colours: Colour[];
   /** Share of each coat kept back for patching. */
   reserveShare: number;
   /** How often a bowl may run short: 0.05 is once in twenty cakes. */

@@ -1,5 +1,6 @@
 import { withParts } from '../recipes/parts.ts';
-import { fondantId } from '../pantry/find.ts';
+import { tintsIn } from '../colour/colour.ts';
+import { fondantId, gelId, oilColourId } from '../pantry/find.ts';
 import { soakIdsIn } from '../soak/soak.ts';
 import type { CarveResult } from '../carve/result.ts';
 import type { CarriedRows } from '../pantry/fields.ts';
@@ -42,6 +43,7 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
   const lines = recipes.flatMap((recipe) => recipe.ingredients.flatMap((i) => i.foodId ?? []));
   const foods = pick(pantry.foods, [
     ...lines,
+    ...(tintsIn(build).length > 0 ? [gelId, oilColourId] : []),
     ...tiers.flatMap((tier) => [
       ...[...piecesOf(tier), tier.pressed, ...tier.surfaces].flatMap((part) => part?.foodId ?? []),
       ...(tier.fondant || build.boardCoverMm > 0 ? [fondantId] : []),

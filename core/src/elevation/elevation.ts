@@ -1,8 +1,9 @@
+import { lookOf, sideStripes } from '../colour/colour.ts';
 import type { Build } from '../document/types.ts';
 import type { Lines } from '../carve/result.ts';
 import { insetOf } from '../carve/stock.ts';
 import { grownLines } from '../section/carved-parts.ts';
-import type { Pantry, Tone } from '../pantry/types.ts';
+import type { Pantry, Look } from '../pantry/types.ts';
 import { coarse, grow, widthMm, type Point } from '../outline/outline.ts';
 import { placesAlong } from '../piping/shapes.ts';
 import type { ShapePlan } from '../plan/shape-plan.ts';
@@ -15,7 +16,7 @@ export interface ElevationShape {
   kind: 'board' | 'side' | 'veil' | 'band' | 'flood' | 'drip' | 'piping' | 'topping';
   tierId: string | null;
   label: string;
-  tone: Tone | 'board';
+  tone: Look | 'board';
   /** Which drip along the rim it is. */
   drip?: number;
   /** Closed lines of what is no rectangle; the box is round them. */
@@ -84,7 +85,7 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
     const wide = widthMm(plan.board.outline) / 2;
     add(null, 'board', 'board', plan.board.name, 'board', [-wide, wide], [-boardMm, 0]);
   }
-  const toneOfSpread = (id: string): Tone =>
+  const toneOfSpread = (id: string): Look =>
     pantry.spreads.find((row) => row.id === id)?.tone ?? 'ivory';
   plan.tiers.forEach((tierPlan, t) => {
     const tier = build.tiers[t]!;
@@ -93,10 +94,11 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
     const high = to - from;
     const wide = widthMm(tierPlan.finished) / 2;
     const coat = tier.fondant ? 'ivory' : toneOfSpread(tier.coat.spreadId);
+    const stripes = sideStripes(tier, build.colours, coat);
     const { finish } = tierPlan;
     const drip = valueOf(finish.drip);
     const pour = valueOf(finish.pour);
-    add(tier.id, 'coat', 'side', tier.name, coat, [-wide, wide], [from, to]);
+    add(tier.id, 'coat', 'side', tier.name, stripes[0]!.look, [-wide, wide], [from, to]);
     const result = tierPlan.carve?.result;
     if (result && tierPlan.carve) {
       const outer = grownLines(result.front, insetOf(tierPlan.carve.question.cover));
@@ -104,19 +106,36 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
         line.map(([x, y]): [number, number] => [x, from + y]),
       );
     }
+    // a carved side is in one colour: its bands follow no straight line
+    if (!result && stripes.length > 1)
+      stripes.forEach((stripe, i) =>
+        add(
+          tier.id,
+          `band/${i}`,
+          'band',
+          stripe.label,
+          stripe.look,
+          [-wide, wide],
+          [from + stripe.from * high, from + stripe.to * high],
+        ),
+      );
     if (pour)
       add(
         tier.id,
         'pour',
         'veil',
         'poured veil',
-        toneOfPoured(pour.row, pantry.foods),
+        lookOf(build.colours, tier.pour?.tint ?? '', toneOfPoured(pour.row, pantry.foods)),
         [-wide - pour.veilMm, wide + pour.veilMm],
         [from, to + Math.min(3, 2 * pour.veilMm)],
       );
     const flood = drip ? (tier.drip?.floodMm ?? 0) : 0;
     if (drip) {
-      const tone = toneOfPoured(drip.row, pantry.foods);
+      const tone = lookOf(
+        build.colours,
+        tier.drip?.tint ?? '',
+        toneOfPoured(drip.row, pantry.foods),
+      );
       add(tier.id, 'flood', 'flood', 'rim', tone, [-wide, wide], [to - 2, to + Math.max(1, flood)]);
       for (const { i, x, facing } of seenFrom(placesAlong(tierPlan.finished, drip.count))) {
         const w = (drip.spec.widthMm / 2) * facing;
@@ -176,7 +195,7 @@ type Add = (
   id: string,
   kind: 'piping',
   label: string,
-  tone: Tone,
+  tone: Look,
   x: [number, number],
   y: [number, number],
 ) => void;
@@ -188,11 +207,11 @@ function addPiped(
   from: number,
   high: number,
   add: Add,
-  toneOfSpread: (id: string) => Tone,
+  toneOfSpread: (id: string) => Look,
 ): void {
   plan.piping.forEach((job, i) => {
     if (job.piped?.tierId !== tierId) return;
-    const tone = toneOfSpread(job.spread);
+    const tone = lookOf(build.colours, job.tint, toneOfSpread(job.spread));
     const onTop = job.piped.where === 'on top' || job.piped.where === 'top edge';
     const marks = onTop ? fromBehind(job.marks) : seenFrom(job.marks).map((m) => job.marks[m.i]!);
     marks.forEach((mark, k) => {

@@ -9,6 +9,7 @@ export interface PouredNeed {
   kind: 'drip' | 'flood' | 'pour' | 'tray' | 'drizzle';
   label: string;
   spreadId: string;
+  tint: string;
   massG: number;
   part: string;
   step: string;
@@ -17,7 +18,7 @@ export interface PouredNeed {
 export interface PouredNeeds {
   needs: PouredNeed[];
   /** The spread of every bottle or bag that something stays in. */
-  bags: string[];
+  bags: { spreadId: string; tint: string }[];
 }
 
 /** Uses of ganache of one tier, in working order. */
@@ -27,10 +28,15 @@ export function pouredNeeds(
   ganaches: readonly Ganache[],
 ): PouredNeeds {
   const needs: PouredNeed[] = [];
-  const bags: string[] = [];
+  const bags: PouredNeeds['bags'] = [];
   const pour = valueOf(finish.pour);
   if (pour) {
-    const to = { spreadId: pour.spreadId, part: `${tier.id}/pour`, step: `${tier.id}/pour` };
+    const to = {
+      spreadId: pour.spreadId,
+      tint: tier.pour?.tint ?? '',
+      part: `${tier.id}/pour`,
+      step: `${tier.id}/pour`,
+    };
     needs.push(
       { kind: 'pour', label: 'poured veil', massG: pour.staysG, ...to },
       { kind: 'tray', label: 'runs off into the tray', massG: pour.trayG, ...to },
@@ -38,7 +44,12 @@ export function pouredNeeds(
   }
   const drip = valueOf(finish.drip);
   if (drip && tier.drip) {
-    const to = { spreadId: drip.spreadId, part: `${tier.id}/drip`, step: `${tier.id}/drip` };
+    const to = {
+      spreadId: drip.spreadId,
+      tint: tier.drip.tint,
+      part: `${tier.id}/drip`,
+      step: `${tier.id}/drip`,
+    };
     const { dripsG, rimG, floodG } = drip.amounts;
     needs.push({ kind: 'drip', label: `${drip.count} drips`, massG: dripsG, ...to });
     needs.push({ kind: 'drip', label: 'bead along the rim', massG: rimG, ...to });
@@ -49,7 +60,7 @@ export function pouredNeeds(
       ...to,
       step: `${tier.id}/flood`,
     });
-    if (tier.drip.tool !== 'spoon') bags.push(drip.spreadId);
+    if (tier.drip.tool !== 'spoon') bags.push({ spreadId: drip.spreadId, tint: tier.drip.tint });
   }
   finish.toppings.forEach(({ topping, massG }, i) => {
     if (topping.kind !== 'drizzle' || topping.ganacheId === null) return;
@@ -59,6 +70,7 @@ export function pouredNeeds(
         kind: 'drizzle',
         label: topping.name,
         spreadId: pouredSpreadId(row, null),
+        tint: '',
         massG,
         part: `${tier.id}/topping/${i}`,
         step: `${topping.id}/put`,

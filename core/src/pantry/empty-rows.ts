@@ -28,6 +28,7 @@ export const emptyFood = (id: string, name = ''): Food => ({
   keepsDays: null,
   cocoa: null,
   prep: null,
+  piece: null,
 });
 
 /** A new recipe, with nothing in it yet. */

@@ -1,5 +1,9 @@
 import type { Food, Pantry, PantryTable } from './types.ts';
 
+/** What colours frosting and batter, and what colours chocolate. */
+export const gelId = 'colour-gel';
+export const oilColourId = 'colour-oil';
+
 /** Something in the pantry keeps a stage from its result. */
 export class PantryProblem extends Error {
   constructor(

@@ -1,4 +1,5 @@
 import { allergenList, name, outline } from '../document/common-fields.ts';
+import { limits } from '../document/limits.ts';
 import { otherFluids } from '../drip/fluid.ts';
 import type { TestDrip } from '../drip/test-drip.ts';
 import {
@@ -17,7 +18,7 @@ import {
 import { hazards } from './hazards.ts';
 import { pantryLimits } from './limits.ts';
 import { common } from './row-fields.ts';
-import { coolPlaces, usualMakeMin, type RecipeHold } from './types.ts';
+import { coolPlaces, usualMakeMin, type FoodPiece, type RecipeHold } from './types.ts';
 import {
   keepingClasses,
   prepWays,
@@ -178,6 +179,16 @@ export const food = record<Food>({
       (prep) => prep.mostMin === null || prep.leastMin <= prep.mostMin,
     ),
   ).since(11),
+  piece: orNull(
+    record<FoodPiece>({
+      massG: figure(limits.pieceG).called('weight of one').usually(4),
+      acrossMm: figure(limits.pieceMm).called('across').usually(20),
+      highMm: figure(limits.pieceMm).called('height').usually(20),
+      tone: oneOf(tones).usually('berry'),
+      last: flag().called('put on at the last moment').usually(true),
+      crispMm: orNull(figure(limits.crispMm)).called('thickness of what is crisp'),
+    }),
+  ).since(14),
 }).rule(
   'parts',
   'is made of more than the whole: water, fat, sugar, salt and alcohol come to over 100 %',

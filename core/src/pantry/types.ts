@@ -35,6 +35,8 @@ export const tones = [
   'leaf',
 ] as const;
 export type Tone = (typeof tones)[number];
+/** How something is drawn: hatched as its material, or in a colour of its own. */
+export type Look = Tone | `#${string}`;
 
 /** A kind of sponge: how its batter rises and what its crumb stands. */
 export interface Sponge extends Row {
@@ -259,6 +261,20 @@ export interface Food extends Row {
   cocoa: CocoaParts | null;
   /** Null for what is used as it is bought. */
   prep: FoodPrep | null;
+  /** One of it as it is set on a cake; null for what is never. */
+  piece: FoodPiece | null;
+}
+
+/** A berry, a nut, a flower or a kiss of meringue as it is set on a cake. */
+export interface FoodPiece {
+  massG: number;
+  acrossMm: number;
+  highMm: number;
+  tone: Tone;
+  /** It weeps, browns or wilts: put on at the last moment. */
+  last: boolean;
+  /** Thickness of what is crisp, mm; null for what never was. */
+  crispMm: number | null;
 }
 
 /** Parts of a chocolate as shares of its mass; the rest is sugar. Other fat makes it a compound. */

@@ -1,3 +1,5 @@
+import { colourName, type TintNote } from '../colour/tint-note.ts';
+import { fondantTinted } from '../covers/fondant.ts';
 import type { Tier } from '../document/types.ts';
 import { mixingOf, tierLoads, type Mixing } from '../oven/tier-loads.ts';
 import { fondantId, foodOf } from '../pantry/find.ts';
@@ -116,8 +118,11 @@ export function planIngredients(
     foodId: string | null = null,
   ): ScaledIngredient[] =>
     massG > 0 ? bought([looseIngredient(name, massG, allergens, rowOf(foodId))], false, foods) : [];
+  const gel = (tinted: TintNote | null): ScaledIngredient[] =>
+    tinted ? loose(colourName(tinted), tinted.gelG, [], tinted.foodId) : [];
   return attempt('coat', null, cautions, () =>
     mergeIngredients([
+      ...bowls.value.flatMap(({ tinted }) => gel(tinted)),
       ...batches.flatMap((batch) =>
         made(batch.recipe.recipeId, batch.mixes * batch.eachMixG, batch.mixes),
       ),
@@ -161,6 +166,7 @@ export function planIngredients(
               )
             : []),
           ...loose('rolled fondant', plan.fondant?.rolledG ?? 0, [], fondantId),
+          ...gel(plan.fondant && fondantTinted(plan.fondant, build.colours)),
           ...(tier.pressed && plan.pressed
             ? loose(
                 tier.pressed.name,

@@ -3,6 +3,7 @@ import { warnOfBatches } from '../bowls/batch-cautions.ts';
 import type { Batch } from '../bowls/batches.ts';
 import { planBowls, type Bowl } from '../bowls/bowls.ts';
 import type { TierNeeds } from '../bowls/uses.ts';
+import { lookOf } from '../colour/colour.ts';
 import { dabSpreadId, innerSpreadId } from '../document/edit.ts';
 import type { Build, Tier } from '../document/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
@@ -109,7 +110,10 @@ export function shapeOf(work: Work): ShapePlan {
   const section = drawSection(
     build.tiers.map((tier, i) => drawingOf(tier, tiers[i]!, work)),
     board,
-    finish.piping.map((job) => ({ job, tone: toneOf(job.spread, work) })),
+    finish.piping.map((job) => ({
+      job,
+      tone: lookOf(build.colours, job.tint, toneOf(job.spread, work)),
+    })),
   );
   const massG = addMasses(tiers, finish.piping, board, boardCoverG, work);
   const foodG =
@@ -244,6 +248,7 @@ function planAllBowls(
           usedC(build, pantry, spread.id),
         ),
       stockTaker(build, pantry.stock),
+      pantry.foods,
       work.corrections,
     ),
   );
@@ -280,7 +285,7 @@ const toneOfDrip = (row: Ganache | null, foods: readonly Food[]): Tone =>
 const toneOf = (spreadId: string, { spreadOf }: Work): Tone =>
   ifThere(() => spreadOf(spreadId))?.tone ?? 'cream';
 
-function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): TierDrawing {
+function drawingOf(tier: Tier, plan: TierPlan, { build, pantry, spreadOf }: Work): TierDrawing {
   return {
     tier,
     stack: plan.stack,
@@ -298,10 +303,15 @@ function drawingOf(tier: Tier, plan: TierPlan, { pantry, spreadOf }: Work): Tier
     finish: plan.finish,
     carve: plan.carve,
     mould: plan.mould,
-    dripTone: toneOfDrip(
-      valueOf(plan.finish.pour)?.row ?? valueOf(plan.finish.drip)?.row ?? null,
-      pantry.foods,
+    dripTone: lookOf(
+      build.colours,
+      (tier.pour ?? tier.drip)?.tint ?? '',
+      toneOfDrip(
+        valueOf(plan.finish.pour)?.row ?? valueOf(plan.finish.drip)?.row ?? null,
+        pantry.foods,
+      ),
     ),
+    colours: build.colours,
     fillings: tier.gaps.map((gap) => ifThere(() => spreadOf(gap.spreadId))),
   };
 }

@@ -117,6 +117,7 @@ export function planSteps(
       times: isChilledAgain(build)
         ? { ...times[i]!, flowMin: { ...times[i]!.flowMin, coated: 0 } }
         : times[i]!,
+      colours: build.colours,
       chillIn: build.day.chillIn,
       foods: pantry.foods,
       recipes: pantry.recipes,

@@ -1,8 +1,9 @@
+import { tintsIn } from '../colour/colour.ts';
 import { insetsIn, otherIdsOf, piecesOf, pipingSpreadId, spreadIdsOf } from '../document/edit.ts';
 import type { Build, Tier } from '../document/types.ts';
 import { pouredSpreadsOf, withGanaches } from '../finish/ganache-recipe.ts';
 import { breaksDiet, type Diet } from '../pantry/diets.ts';
-import { fondantId, foodOf } from '../pantry/find.ts';
+import { fondantId, foodOf, gelId } from '../pantry/find.ts';
 import type { Allergen, OtherLayer, Pantry } from '../pantry/types.ts';
 import {
   foodContents,
@@ -116,6 +117,9 @@ function holdingsBeside(build: Build, pantry: Pantry): Holding[] {
       return spread ? recipeHolding(spread.name, spread.recipeId, pantry) : unknownOf(id);
     }),
     ...(build.boardCoverMm > 0 ? [fondantHolding(pantry)] : []),
+    ...(tintsIn(build).length > 0
+      ? [piecesHolding({ name: 'colour gel', foodId: gelId, allergens: [] }, pantry)]
+      : []),
   ];
 }
 

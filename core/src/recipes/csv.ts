@@ -224,6 +224,7 @@ export function readFoods(
       stockG: figure('stock g', before?.stockG ?? 0) ?? 0,
       keepsDays: figure('keeps days', before?.keepsDays ?? null),
       cocoa: before?.cocoa ?? null,
+      piece: before?.piece ?? null,
       prep: before?.prep ?? null,
     };
     try {

@@ -1,7 +1,7 @@
 import type { CarveResult, Lines } from '../carve/result.ts';
 import { clipToRectangle, polygonAreaMm2 } from '../outline/clip.ts';
 import { offsetLine } from '../outline/offset.ts';
-import type { Tone } from '../pantry/types.ts';
+import type { Look } from '../pantry/types.ts';
 import type { SectionPart } from './parts.ts';
 
 /** One shape of a carved tier's section, from its axis and its foot, mm. */
@@ -9,7 +9,7 @@ export interface CarvedShape {
   id: string;
   kind: SectionPart['kind'];
   label: string;
-  tone: Tone;
+  tone: Look;
   lines: Lines;
 }
 
@@ -44,8 +44,8 @@ const movedOut = (lines: Lines, byMm: number, isStanding: boolean): Lines =>
 export function carvedShapes(
   result: CarveResult,
   cover: { crumbMm: number; sideMm: number; fondantMm: number },
-  coatTone: Tone,
-  toneOf: (part: string) => Tone,
+  coatTone: Look,
+  toneOf: (part: string) => Look,
 ): CarvedShape[] {
   const outer = result.sectionLines;
   const all = cover.crumbMm + cover.sideMm;

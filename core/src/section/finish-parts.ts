@@ -1,7 +1,7 @@
 import type { FinishPlan } from '../finish/finish-plan.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import { coarse, grow, widthMm, type Outline } from '../outline/outline.ts';
-import type { Tone } from '../pantry/types.ts';
+import type { Look, Tone } from '../pantry/types.ts';
 import { placesAlong } from '../piping/shapes.ts';
 import { chocolateOf, kindOfChocolate } from '../ganache/chocolates.ts';
 import type { Food, Ganache } from '../pantry/types.ts';
@@ -10,7 +10,7 @@ import { valueOf } from '../working/staged.ts';
 /** A job of the build with the hatch of what it is piped with. */
 export interface PipedTone {
   job: PlannedPiping;
-  tone: Tone;
+  tone: Look;
 }
 
 /** One shape of the finish in a tier's section: from its axis and its foot, mm. */
@@ -18,7 +18,7 @@ export interface FinishShape {
   id: string;
   kind: 'veil' | 'flood' | 'drip' | 'piping' | 'topping';
   label: string;
-  tone: Tone;
+  tone: Look;
   /** Which drip along the rim it is. */
   drip?: number;
   x: [number, number];
@@ -52,7 +52,7 @@ export function veilShape(
   finish: FinishPlan,
   finished: Outline,
   heightMm: number,
-  tone: Tone,
+  tone: Look,
 ): FinishShape[] {
   const pour = valueOf(finish.pour);
   if (!pour) return [];
@@ -76,7 +76,7 @@ export function finishShapes(
   finished: Outline,
   heightMm: number,
   piping: readonly PipedTone[],
-  toneOfDrip: Tone,
+  toneOfDrip: Look,
   floodMm: number,
 ): FinishShape[] {
   const shapes: FinishShape[] = [];

@@ -1,5 +1,5 @@
 import type { Lines } from '../carve/result.ts';
-import type { Tone } from '../pantry/types.ts';
+import type { Look } from '../pantry/types.ts';
 
 export type PartKind =
   | 'board'
@@ -35,7 +35,7 @@ export interface SectionPart {
   kind: PartKind;
   tierId: string | null;
   label: string;
-  tone: Tone | 'board' | 'paper' | 'wood';
+  tone: Look | 'board' | 'paper' | 'wood';
   /** A dome: drawn as an arc that rises to y1, or hangs down to y0. */
   arc?: 'up' | 'down';
   /** Which drip along the rim it is. */

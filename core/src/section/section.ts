@@ -1,12 +1,13 @@
 import { deckKey } from '../document/deck-key.ts';
-import type { Tier } from '../document/types.ts';
+import { lookOf, sideStripes } from '../colour/colour.ts';
+import type { Colour, Tier } from '../document/types.ts';
 import type { TierCarve } from '../carve/apply.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import type { MouldShape } from '../mould/mould.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import { widthMm, type Outline } from '../outline/outline.ts';
-import type { Board, Spread, Sponge, Tone } from '../pantry/types.ts';
+import type { Board, Look, Spread, Sponge, Tone } from '../pantry/types.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
 import { feetOf } from '../stack/feet.ts';
 import type { StackPlan } from '../stack/stack.ts';
@@ -35,7 +36,9 @@ export interface TierDrawing {
   /** The mould that it comes out of. */
   mould: MouldShape | null;
   /** Hatch of what is poured or drips. */
-  dripTone: Tone;
+  dripTone: Look;
+  /** What names of colours stand for. */
+  colours: readonly Colour[];
 }
 
 const drawnKnown = new Known<FinishPlan, { parts: SectionPart[]; finish: SectionPart[] }>(2);
@@ -161,20 +164,25 @@ function boardParts(
 
 /** A carved tier as the knife left it; null where it is not carved, or not yet worked out. */
 function carvedParts(
-  { tier, carve, sponge, others, fillings, coatSpread, centreSpread }: TierDrawing,
+  { tier, carve, sponge, others, fillings, coatSpread, centreSpread, colours }: TierDrawing,
   base: number,
 ): SectionPart[] | null {
   if (!carve?.result) return null;
-  const toneOf = (part: string): Tone => {
+  const toneOf = (part: string): Look => {
     const [kind, n] = part.split('/');
-    if (kind === 'gap') return fillings[Number(n)]?.tone ?? 'cream';
+    if (kind === 'gap')
+      return lookOf(
+        colours,
+        tier.gaps[Number(n)]?.tint ?? '',
+        fillings[Number(n)]?.tone ?? 'cream',
+      );
     if (kind === 'centre') return centreSpread?.tone ?? 'berry';
     return others.find((other) => other.index === Number(n))?.row.tone ?? sponge?.tone ?? 'butter';
   };
   return carvedShapes(
     carve.result,
     carve.question.cover,
-    coatSpread?.tone ?? 'ivory',
+    lookOf(colours, tier.fondant?.tint ?? tier.coat.tint, coatSpread?.tone ?? 'ivory'),
     toneOf,
   ).flatMap(({ id, kind, label, tone, lines }): SectionPart[] => {
     if (lines.length === 0) return [];
@@ -239,6 +247,7 @@ function tierParts(
     finish,
     mould,
     dripTone,
+    colours,
   }: TierDrawing,
   base: number,
 ): SectionPart[] {
@@ -248,7 +257,7 @@ function tierParts(
     id: string,
     kind: PartKind,
     label: string,
-    tone: Tone,
+    tone: Look,
     [x0, x1]: [number, number],
     [y0, y1]: [number, number],
   ): void => {
@@ -264,12 +273,16 @@ function tierParts(
       y1: base + y1,
     });
   };
-  const coatTone = coatSpread?.tone ?? 'ivory';
+  const ownTone = coatSpread?.tone ?? 'ivory';
+  const coatTone = lookOf(colours, tier.coat.tint, ownTone);
+  const crumbTone =
+    coat && coat.sideMm > 0 ? lookOf(colours, tier.coat.crumbTint, ownTone) : coatTone;
   for (const shape of veilShape(finish, finished, stack.finishedMm, dripTone))
     add(shape.id, shape.kind, shape.label, shape.tone, shape.x, shape.y);
   if (tier.fondant) {
     const out = widthMm(finished) / 2;
-    add('fondant', 'fondant', 'fondant', 'ivory', [-out, out], [0, stack.finishedMm]);
+    const look = lookOf(colours, tier.fondant.tint, 'ivory');
+    add('fondant', 'fondant', 'fondant', look, [-out, out], [0, stack.finishedMm]);
   }
   if (coat && (coat.sideMm > 0 || coat.topMm > 0)) {
     const out = half + coat.crumbMm + coat.sideMm;
@@ -278,19 +291,17 @@ function tierParts(
   if (coat && coat.sideMm > 0 && tier.coat.bands.length > 0) {
     const out = half + coat.crumbMm + coat.sideMm;
     const inside = half + coat.crumbMm;
-    const all = tier.coat.bands.reduce((sum, band) => sum + band.share, 0);
-    let y = 0;
-    tier.coat.bands.forEach((band, i) => {
-      const to = y + ((stack.finishedMm - stack.fondantMm) * band.share) / all;
-      const label = band.tint || `band ${i + 1}`;
-      add(`band/${i}-left`, 'band', label, coatTone, [-out, -inside], [y, to]);
-      add(`band/${i}-right`, 'band', label, coatTone, [inside, out], [y, to]);
-      y = to;
+    const high = stack.finishedMm - stack.fondantMm;
+    const bands = sideStripes({ ...tier, fondant: null }, colours, ownTone);
+    bands.forEach(({ from, to, look, label }, i) => {
+      const y: [number, number] = [from * high, to * high];
+      add(`band/${i}-left`, 'band', label, look, [-out, -inside], y);
+      add(`band/${i}-right`, 'band', label, look, [inside, out], y);
     });
   }
   if (coat && coat.crumbMm > 0) {
     const out = half + coat.crumbMm;
-    add('crumb', 'crumb', 'crumb coat', coatTone, [-out, out], [0, stack.stackMm + coat.crumbMm]);
+    add('crumb', 'crumb', 'crumb coat', crumbTone, [-out, out], [0, stack.stackMm + coat.crumbMm]);
   }
   add('dab', 'dab', 'dab', coatTone, [-half, half], [0, stack.dabMm]);
   const spongeTone = sponge?.tone ?? 'butter';
@@ -308,7 +319,14 @@ function tierParts(
       add(`gap/${i}/dam-left`, 'dam', `dam ${i + 1}`, coatTone, [-outer, -inner], span);
       add(`gap/${i}/dam-right`, 'dam', `dam ${i + 1}`, coatTone, [inner, outer], span);
     }
-    add(`gap/${i}`, 'gap', `filling ${i + 1}`, fillings[i]?.tone ?? 'cream', [-inner, inner], span);
+    add(
+      `gap/${i}`,
+      'gap',
+      `filling ${i + 1}`,
+      lookOf(colours, gap.tint, fillings[i]?.tone ?? 'cream'),
+      [-inner, inner],
+      span,
+    );
   });
   stack.layers.forEach(({ fromMm, toMm, crownUpMm, crownDownMm }, i) => {
     const other = others.find((o) => o.index === i);

@@ -25,6 +25,7 @@ import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import CutFields from './CutFields.vue';
 import LineEditor from './LineEditor.vue';
+import TintField from '../../colours/TintField.vue';
 import WordField from '../../figures/WordField.vue';
 
 /** The cuts of a tier in their order: each can be set, moved, switched off, taken out. */
@@ -280,11 +281,8 @@ const firm = computed(() => {
               :options="spreads"
               @update:model-value="(id) => setKey(cut.id, 'inlaySpreadId', id || null)"
             />,
-            <WordField
-              class="word"
-              :most="40"
-              aria-label="Colour of the inlay"
-              placeholder="as it is"
+            <TintField
+              label="Colour of the inlay"
               :model-value="cut.inlayTint"
               @update:model-value="setKey(cut.id, 'inlayTint', $event)"
             />.

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { addUp, type Batch, type Bowl, type Spread } from '@pyrgotect/core';
+import { addUp, type Batch, type Bowl, type Look, type Spread } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { spread as spreadApart } from '../../section/scale.ts';
 import { fillOf } from '../../section/tones.ts';
@@ -16,6 +16,9 @@ const props = defineProps<{
 }>();
 const units = useUnits();
 const working = useWorking();
+const look = computed<Look>(
+  () => (props.bowl.tinted?.hex as Look | null) ?? props.spread?.tone ?? 'ivory',
+);
 const columnWide = 66;
 const width = 252;
 
@@ -97,7 +100,7 @@ const drawn = computed(() => {
           :y="box.y"
           :width="columnWide"
           :height="box.h"
-          :fill="box.band.kind === 'use' ? fillOf(spread?.tone ?? 'ivory') : 'none'"
+          :fill="box.band.kind === 'use' ? fillOf(look) : 'none'"
           class="band"
         />
         <path

@@ -11,7 +11,7 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSheet } from '../useSheet.ts';
-import WordField from '../../figures/WordField.vue';
+import TintField from '../../colours/TintField.vue';
 
 /** One colour, or bands of colour by height: each becomes a bowl of its own. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -62,22 +62,16 @@ const drop = (index: number): void =>
         @update:model-value="setWay"
       /><template v-if="way === 'one'">
         :
-        <WordField
-          class="tint"
-          :most="40"
-          aria-label="Colour of the coat"
-          placeholder="as it is"
+        <TintField
           :model-value="coat.tint"
+          label="Colour of the coat"
           @update:model-value="change('Colour', { tint: $event })" /></template
       ><template v-else>, from the top down:</template>
     </p>
     <ul v-if="way !== 'one'">
       <li v-for="{ band, i } in coat.bands.map((band, i) => ({ band, i })).reverse()" :key="i">
-        <WordField
-          class="tint"
-          :most="40"
-          :aria-label="`Colour of band ${i + 1} from below`"
-          placeholder="as it is"
+        <TintField
+          :label="`Colour of band ${i + 1} from below`"
           :model-value="band.tint"
           @update:model-value="setBand(i, { tint: $event })"
         />
@@ -112,16 +106,6 @@ const drop = (index: number): void =>
 </template>
 
 <style scoped>
-.tint {
-  font: inherit;
-  font-weight: 600;
-  color: var(--accent);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  padding: 1px 6px;
-  width: 9.5em;
-}
 ul {
   list-style: none;
   margin: 2px 0 8px;

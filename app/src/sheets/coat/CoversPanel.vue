@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { limits, type Build, type Fondant, type CakePlan, type Pressed } from '@pyrgotect/core';
 import { computed } from 'vue';
+import TintField from '../../colours/TintField.vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import FoodPick from '../../pantry/FoodPick.vue';
@@ -114,7 +115,12 @@ const mass = (g: number): string => units.text(g, 'bowl');
         label="Thickness of the fondant"
         @update:model-value="(mm) => setFondant({ ...fondant!, mm })"
       />
-      thick, with
+      thick, coloured
+      <TintField
+        :model-value="fondant.tint"
+        label="Colour of the fondant"
+        @update:model-value="(tint) => setFondant({ ...fondant!, tint })"
+      />, with
       <QuantityField
         :model-value="fondant.allowanceMm"
         :of="limits.allowanceMm"

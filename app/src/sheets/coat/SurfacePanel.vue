@@ -8,6 +8,7 @@ import {
   type SurfaceWay,
   type Tier,
 } from '@pyrgotect/core';
+import TintField from '../../colours/TintField.vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useUnits } from '../../figures/units.ts';
@@ -67,6 +68,13 @@ const planOf = (id: string): SurfacePlan | undefined =>
         label="What is put on"
         @pick="(food) => set(surface.id, { foodId: food.id, name: food.name, allergens: [] })"
       />,
+      <template v-if="surface.way === 'paint' || surface.way === 'spray'">
+        <TintField
+          :model-value="surface.tint"
+          label="Colour of what is put on"
+          @update:model-value="(tint) => set(surface.id, { tint })"
+        />,
+      </template>
       <ChoiceField
         :model-value="surface.where"
         label="Where it is put on"

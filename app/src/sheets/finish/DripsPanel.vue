@@ -8,7 +8,10 @@ import {
   dripTools,
   limits,
   newDrip,
+  lookOf,
+  sideStripes,
   toneOfPoured,
+  type Tone,
   type Build,
   type Drip,
   type DripLook,
@@ -112,8 +115,12 @@ const lookWords: Record<DripLook, string> = {
 };
 const lookNames = Object.keys(dripLooks) as DripLook[];
 
+const toneOfSpread = (id: string): Tone =>
+  pantry.pantry.spreads.find((row) => row.id === id)?.tone ?? 'ivory';
 const coatTone = computed(
-  () => pantry.pantry.spreads.find((row) => row.id === tier.value.coat.spreadId)?.tone ?? 'ivory',
+  () =>
+    sideStripes(tier.value, props.build.colours, toneOfSpread(tier.value.coat.spreadId)).at(-1)!
+      .look,
 );
 const piping = computed(() =>
   props.plan.piping
@@ -125,11 +132,15 @@ const piping = computed(() =>
     )
     .map((job) => ({
       job,
-      tone: pantry.pantry.spreads.find((row) => row.id === job.spread)?.tone ?? 'ivory',
+      tone: lookOf(props.build.colours, job.tint, toneOfSpread(job.spread)),
     })),
 );
 const tone = computed(() =>
-  planned.value ? toneOfPoured(planned.value.row, pantry.pantry.foods) : 'ganache',
+  lookOf(
+    props.build.colours,
+    tier.value.drip?.tint ?? '',
+    planned.value ? toneOfPoured(planned.value.row, pantry.pantry.foods) : 'ganache',
+  ),
 );
 const grams = computed(() => planned.value?.drips.map((one) => one.massG) ?? []);
 const range = computed(() => {

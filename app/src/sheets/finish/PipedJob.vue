@@ -19,6 +19,7 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { usePantry } from '../../stores/pantry.ts';
 import { useUnits } from '../../figures/units.ts';
+import TintField from '../../colours/TintField.vue';
 import WordField from '../../figures/WordField.vue';
 
 /** One thing that is piped: of what, how, where, and what that comes to. */
@@ -117,11 +118,8 @@ function byWeight(): void {
         :options="spreads"
         @update:model-value="(id) => emit('change', { spreadId: id || null })"
       />,
-      <WordField
-        class="word short"
-        :most="40"
-        aria-label="Colour of the piping"
-        placeholder="as it is"
+      <TintField
+        label="Colour of the piping"
         :model-value="job.tint"
         @update:model-value="emit('change', { tint: $event })"
       />:

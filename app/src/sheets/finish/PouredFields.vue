@@ -2,6 +2,7 @@
 import { limits, type Poured } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
+import TintField from '../../colours/TintField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { usePantry } from '../../stores/pantry.ts';
 
@@ -35,6 +36,11 @@ const ganaches = computed(() =>
       :of="limits.coatC"
       label="Temperature of the coat"
       @update:model-value="(c) => emit('change', { coatC: c }, 'Temperature of the coat')"
+    />, coloured
+    <TintField
+      :model-value="poured.tint"
+      label="Colour of what is poured"
+      @update:model-value="(tint) => emit('change', { tint }, 'Colour')"
     />
   </span>
 </template>

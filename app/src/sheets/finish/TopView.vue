@@ -4,7 +4,7 @@ import {
   type Outline,
   type PlannedPiping,
   type ToppingPlan,
-  type Tone,
+  type Look,
 } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
@@ -19,8 +19,8 @@ const props = defineProps<{
   finished: Outline;
   above: Outline | null;
   toppings: ToppingPlan[];
-  piping: { job: PlannedPiping; tone: Tone }[];
-  topTone: Tone;
+  piping: { job: PlannedPiping; tone: Look }[];
+  topTone: Look;
   chosen: number;
 }>();
 const emit = defineEmits<{ choose: [i: number]; place: [i: number, spots: [number, number][]] }>();

@@ -4,6 +4,7 @@ import {
   limits,
   picks,
   tones,
+  toppingOf,
   type Arrangement,
   type Build,
   type Pick,
@@ -69,7 +70,10 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
         :model-value="topping.foodId"
         :name="topping.name"
         label="Topping"
-        @pick="(food) => set({ foodId: food.id, name: food.name, allergens: [] })"
+        @pick="
+          (food) =>
+            set(isPieces ? toppingOf(food) : { foodId: food.id, name: food.name, allergens: [] })
+        "
       />
       <WordField
         v-else

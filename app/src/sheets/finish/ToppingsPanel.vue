@@ -3,7 +3,10 @@ import {
   heapHighMm,
   limits,
   newTopping,
+  lookOf,
+  topLook,
   toneOfPoured,
+  type Look,
   type Build,
   type CakePlan,
   type Tone,
@@ -29,16 +32,21 @@ const above = computed(() => {
 });
 const toneOf = (spreadId: string): Tone =>
   pantry.pantry.spreads.find((row) => row.id === spreadId)?.tone ?? 'ivory';
-const topTone = computed<Tone>(() => {
+const topTone = computed<Look>(() => {
   const { drip } = tierPlan.value.finish;
   if (drip.ok && drip.value && (tier.value.drip?.floodMm ?? 0) > 0)
-    return toneOfPoured(drip.value.row, pantry.pantry.foods);
-  return toneOf(tier.value.coat.topSpreadId ?? tier.value.coat.spreadId);
+    return lookOf(
+      props.build.colours,
+      tier.value.drip?.tint ?? '',
+      toneOfPoured(drip.value.row, pantry.pantry.foods),
+    );
+  const own = toneOf(tier.value.coat.topSpreadId ?? tier.value.coat.spreadId);
+  return topLook(tier.value, props.build.colours, own);
 });
 const piping = computed(() =>
   props.plan.piping
     .filter(({ piped }) => piped?.tierId === tier.value.id && piped.where !== 'side')
-    .map((job) => ({ job, tone: toneOf(job.spread) })),
+    .map((job) => ({ job, tone: lookOf(props.build.colours, job.tint, toneOf(job.spread)) })),
 );
 const change = (i: number, to: Partial<Topping>): void =>
   editTier('Topping', (t) => void Object.assign(t.toppings[i]!, to));

@@ -6,7 +6,7 @@ import {
   type DripRun,
   type Outline,
   type PlannedPiping,
-  type Tone,
+  type Look,
 } from '@pyrgotect/core';
 import { useElementSize, useRafFn } from '@vueuse/core';
 import { computed, onScopeDispose, ref, useTemplateRef, watchEffect } from 'vue';
@@ -26,11 +26,11 @@ const props = defineProps<{
   runs: DripRun[] | null;
   current: boolean;
   finished: Outline;
-  coatTone: Tone;
-  tone: Tone;
+  coatTone: Look;
+  tone: Look;
   floodMm: number;
   /** What is piped round the foot and the side. */
-  piping: { job: PlannedPiping; tone: Tone }[];
+  piping: { job: PlannedPiping; tone: Look }[];
   /** Lengths along the rim as drawn by hand; null when they are not. */
   hand: number[] | null;
 }>();

@@ -12,6 +12,7 @@ import {
   type Pieces,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
+import TintField from '../../colours/TintField.vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
@@ -68,7 +69,13 @@ const setLaid = (laid: GapLaid): void =>
       :label="`How filling ${n} is laid`"
       :options="ways"
       @update:model-value="setLaid"
-    /><template v-if="gap.pieces.length > 0 && gap.laid !== 'loose'"
+    /><template v-if="gap.laid !== 'loose'"
+      >, coloured
+      <TintField
+        :model-value="gap.tint"
+        :label="`Colour of filling ${n}`"
+        @update:model-value="(tint) => change('Colour of the filling', { tint })" /></template
+    ><template v-if="gap.pieces.length > 0 && gap.laid !== 'loose'"
       >,
       <ChoiceField
         :model-value="gap.order"

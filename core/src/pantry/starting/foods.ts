@@ -1,4 +1,4 @@
-import type { Allergen, CocoaParts, Food, FoodPrep, Trait } from '../types.ts';
+import type { Allergen, CocoaParts, Food, FoodPiece, FoodPrep, Tone, Trait } from '../types.ts';
 
 /** Shares of water, fat, sugar and salt. */
 type Made = [water: number, fat: number, sugar: number, salt?: number];
@@ -17,6 +17,15 @@ interface More {
   traits?: Trait[];
   keeps?: number;
   prep?: FoodPrep;
+  /** One of it on a cake: g, mm across, mm high, how it is drawn, and whether it comes last. */
+  on?: [
+    massG: number,
+    acrossMm: number,
+    highMm: number,
+    tone: Tone,
+    last: boolean,
+    crispMm?: number,
+  ];
   cocoa?: [butter: number, nonFat: number, milkSolids: number, milkFat: number, otherFat?: number];
 }
 
@@ -57,7 +66,14 @@ function food(
     keepsDays: more.keeps ?? null,
     cocoa: cocoaOf(more.cocoa),
     prep: more.prep ?? null,
+    piece: pieceOf(more.on),
   };
+}
+
+function pieceOf(on: More['on']): FoodPiece | null {
+  if (!on) return null;
+  const [massG, acrossMm, highMm, tone, last, crispMm = null] = on;
+  return { massG, acrossMm, highMm, tone, last, crispMm };
 }
 
 function cocoaOf(parts: More['cocoa']): CocoaParts | null {
@@ -296,6 +312,7 @@ export const startingFoods: Food[] = [
     cocoa: [0.29, 0, 0.17, 0.07],
   }),
   food('chocolate-chips', 'chocolate chips', [0.01, 0.3, 0.5], [250, 2.6], {
+    on: [0.3, 8, 6, 'ganache', false],
     allergens: ['soy'],
     may: ['milk', 'tree nuts'],
     cup: 170,
@@ -345,6 +362,7 @@ export const startingFoods: Food[] = [
     cup: 100,
   }),
   food('walnuts', 'walnuts, chopped', [0.04, 0.65, 0.03], [250, 4.2], {
+    on: [3, 26, 12, 'nut', false],
     ...nuts,
     cup: 115,
     aliases: ['walnuts'],
@@ -356,11 +374,13 @@ export const startingFoods: Food[] = [
     aliases: ['almond flour', 'almond meal'],
   }),
   food('hazelnuts', 'hazelnuts, roasted', [0.03, 0.62, 0.04], [250, 4.5], {
+    on: [1.1, 14, 14, 'nut', false],
     ...nuts,
     cup: 135,
     aliases: ['hazelnuts'],
   }),
   food('pistachios', 'pistachios, chopped', [0.04, 0.45, 0.08], [200, 6.8], {
+    on: [0.6, 10, 8, 'leaf', false],
     ...nuts,
     cup: 120,
     aliases: ['pistachios'],
@@ -406,12 +426,40 @@ export const startingFoods: Food[] = [
     aliases: ['banana', 'mashed banana'],
     prep: { ...prep(['peel', 'mash'], 1, 0.65), mostMin: 60 },
   }),
+  food('blueberries', 'blueberries', [0.84, 0, 0.1], [125, 2.4], {
+    on: [1.5, 13, 12, 'berry', true],
+    keeps: 7,
+    prep: prep(['wash'], 0.5, 0.98),
+  }),
+  food('cherries', 'cherries with their stalks', [0.82, 0, 0.13], [400, 4.5], {
+    on: [8, 24, 24, 'berry', true],
+    keeps: 4,
+    prep: prep(['wash'], 0.5, 0.98),
+  }),
+  food('pansies', 'pansies, grown to be eaten', [0.9, 0, 0.01], [10, 4.9], {
+    on: [0.4, 32, 6, 'leaf', true],
+    keeps: 2,
+  }),
+  food('mint', 'mint leaves', [0.86, 0.01, 0], [20, 1.2], {
+    on: [0.3, 28, 6, 'leaf', true],
+    keeps: 4,
+  }),
+  food('meringue-kisses', 'meringue kisses', [0.02, 0, 0.93], [100, 3.4], {
+    on: [5, 32, 34, 'ivory', true, 16],
+    allergens: ['eggs'],
+  }),
+  food('sandwich-biscuits', 'chocolate sandwich biscuits', [0.02, 0.2, 0.38], [150, 1.9], {
+    on: [11, 46, 10, 'cocoa', true, 10],
+    allergens: ['gluten cereals', 'milk', 'soy'],
+  }),
   food('raspberries', 'raspberries', [0.86, 0, 0.05], [250, 3.2], {
+    on: [4, 20, 20, 'berry', true],
     cup: 125,
     keeps: 2,
     prep: fresh(['wash'], 1, 0.98),
   }),
   food('strawberries', 'strawberries', [0.91, 0, 0.06], [400, 3], {
+    on: [18, 30, 35, 'berry', true],
     cup: 150,
     keeps: 2,
     prep: fresh(['wash', 'hull', 'cut'], 2.5, 0.93),
@@ -429,10 +477,12 @@ export const startingFoods: Food[] = [
     },
   }),
   food('blackcurrants', 'blackcurrants', [0.82, 0, 0.08], [500, 3.8], {
+    on: [1, 10, 10, 'berry', true],
     cup: 112,
     prep: fresh(['wash', 'hull'], 2, 0.95),
   }),
   food('figs', 'fresh figs', [0.79, 0, 0.16], [300, 3.6], {
+    on: [22, 42, 24, 'berry', true],
     cup: 150,
     keeps: 2,
     piece: 45,

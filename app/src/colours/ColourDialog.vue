@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import {
+  colourOf,
+  depthOf,
+  gelGPerKg,
+  limits,
+  renameColour,
+  setColour,
+  shadeOf,
+  type Colour,
+} from '@pyrgotect/core';
+import { computed } from 'vue';
+import QuantityField from '../figures/QuantityField.vue';
+import { useUnits } from '../figures/units.ts';
+import WordField from '../figures/WordField.vue';
+import { useBuild } from '../stores/build.ts';
+import { suggestHex } from './suggest.ts';
+
+/** How one colour of this cake looks, what it is called, and what a test spot asked of gel. */
+const props = defineProps<{ name: string }>();
+const emit = defineEmits<{ close: [] }>();
+const store = useBuild();
+const units = useUnits();
+
+const colour = computed<Colour>(
+  () =>
+    colourOf(store.build?.colours ?? [], props.name) ?? {
+      name: props.name,
+      hex: suggestHex(props.name),
+      gPerKg: null,
+    },
+);
+const set = (label: string, to: Partial<Colour>): void =>
+  store.edit(label, (draft) => setColour(draft, { ...colour.value, ...to }));
+function rename(name: string): void {
+  const isTaken = colourOf(store.build?.colours ?? [], name) !== null;
+  if (isTaken) return;
+  store.edit('Name of a colour', (draft) => renameColour(draft, props.name, name));
+  emit('close');
+}
+/** A spot is tried on so much, g. */
+const spotG = 100;
+const spot = computed(() =>
+  colour.value.gPerKg === null ? null : (colour.value.gPerKg * spotG) / 1000,
+);
+const setSpot = (g: number | null): void =>
+  set('Test spot', { gPerKg: g === null ? null : (g * 1000) / spotG });
+</script>
+
+<template>
+  <v-dialog :model-value="true" max-width="420" @update:model-value="emit('close')">
+    <v-card class="colour" data-test="colour">
+      <h2>
+        <WordField
+          class="name"
+          :most="limits.tintLength.max"
+          needed
+          aria-label="Name of the colour"
+          :model-value="colour.name"
+          @update:model-value="rename"
+        />
+      </h2>
+      <v-color-picker
+        :model-value="colour.hex"
+        mode="hex"
+        :modes="['hex']"
+        hide-mode-switch
+        width="360"
+        canvas-height="150"
+        @update:model-value="
+          (hex: string) => set('Look of a colour', { hex: hex.slice(0, 7).toLowerCase() })
+        "
+      />
+      <p class="sentence">
+        It is {{ shadeOf(depthOf(colour.hex)) }}: about
+        <b>{{ units.text(gelGPerKg(colour), 'fineMass') }}</b> of gel to the kilogram. On a test
+        spot of {{ units.text(spotG, 'bowl') }} it took
+        <QuantityField
+          :model-value="spot"
+          auto="not tried"
+          :of="{
+            kind: 'fineMass',
+            min: (limits.gelGPerKg.min * spotG) / 1000,
+            max: (limits.gelGPerKg.max * spotG) / 1000,
+          }"
+          label="Gel for a test spot"
+          @update:model-value="setSpot"
+        />.
+      </p>
+      <p class="lead">
+        A screen shows no frosting as it is: the spot decides. It stands for an hour before it is
+        judged, a strong one overnight.
+      </p>
+      <p><button type="button" class="key solid" @click="emit('close')">Done</button></p>
+    </v-card>
+  </v-dialog>
+</template>
+
+<style scoped>
+.colour {
+  padding: 20px 24px;
+}
+.name {
+  font: inherit;
+  border: 0;
+  border-bottom: 1.8px solid var(--accent);
+  background: var(--raised);
+  color: var(--accent);
+  width: 100%;
+}
+</style>

@@ -1,0 +1,65 @@
+import type { Colour } from '../document/types.ts';
+import { foodOf, gelId, oilColourId } from '../pantry/find.ts';
+import type { Food, Recipe } from '../pantry/types.ts';
+import { phrase, type Phrase } from '../units/phrase.ts';
+import { depthOf, gelGPerKg, shadeOf, type Shade } from './colour.ts';
+
+/** Colour for a bowl, a batter or a fondant: grams, which ingredient that is, and what to mind. */
+export interface TintNote {
+  gelG: number;
+  foodId: string;
+  shade: Shade;
+  hex: string | null;
+  words: Phrase;
+}
+
+/** What it is called at the bench. */
+export const colourName = ({ foodId }: Pick<TintNote, 'foodId'>): string =>
+  foodId === oilColourId ? 'oil-based colour' : 'colour gel';
+
+/** So much of a recipe and more is chocolate: colour that holds water makes it seize or split (trade custom). */
+const mostlyChocolate = 0.4;
+
+/** True for what is chocolate, or mostly so: it takes oil-based colour. */
+export const isChocolate = (recipe: Recipe, foods: readonly Food[]): boolean => {
+  const all = recipe.ingredients.reduce((sum, { massG }) => sum + massG, 0);
+  const chocolate = recipe.ingredients.reduce(
+    (sum, { foodId, massG }) => sum + (foodOf(foods, foodId)?.cocoa ? massG : 0),
+    0,
+  );
+  return chocolate >= mostlyChocolate * all && all > 0;
+};
+
+const more: Record<Shade, string> = {
+  strong:
+    'Colour it the day before and two shades lighter than you want: strong shades deepen overnight, and much colour tastes bitter.',
+  medium: 'It deepens a little by itself within the hour.',
+  pale: 'From the tip of a stick: the butter’s own yellow shows through pale shades, so beat it long first.',
+};
+
+/**
+ * What colours so much of something.
+ *
+ * @param colour null where a name was given that nobody has picked a colour for
+ * @param ofChocolate it is mostly chocolate, which seizes or splits with water
+ */
+export function tintNote(colour: Colour | null, massG: number, ofChocolate: boolean): TintNote {
+  const perKg = gelGPerKg(colour);
+  const gelG = (massG * perKg) / 1000;
+  const shade = colour ? shadeOf(depthOf(colour.hex)) : 'medium';
+  const kind = ofChocolate ? 'oil-based colour, never water' : 'gel, not liquid colour';
+  const tried =
+    colour?.gPerKg === null || !colour
+      ? ' First a test spot: so much as this is to 100 g, on 100 g.'
+      : ' By your own test spot.';
+  return {
+    gelG,
+    foodId: ofChocolate ? oilColourId : gelId,
+    shade,
+    hex: colour?.hex ?? null,
+    words: phrase(`About {gel} of ${kind}, {per} to the kilogram.${tried} ${more[shade]}`, {
+      gel: [gelG, 'fineMass'],
+      per: [perKg, 'fineMass'],
+    }),
+  };
+}

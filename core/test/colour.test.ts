@@ -1,0 +1,172 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  buildFrom13,
+  colourOf,
+  depthOf,
+  drawElevation,
+  findRow,
+  gelGPerKg,
+  isChocolate,
+  mixHex,
+  newBuild,
+  planBuild,
+  renameColour,
+  setColour,
+  shadeOf,
+  sideStripes,
+  tintNote,
+  tintsIn,
+  type Build,
+  type Colour,
+} from '../src/index.ts';
+import { pantry } from './arbitrary.ts';
+
+const colour = (name: string, hex: string, gPerKg: number | null = null): Colour => ({
+  name,
+  hex,
+  gPerKg,
+});
+const blue = colour('deep blue', '#1e2a52');
+const built = (change: (build: Build) => void): Build => {
+  const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
+  build.colours = [blue, colour('rose', '#f3c4cf')];
+  change(build);
+  return build;
+};
+const anyHex = fc
+  .integer({ min: 0, max: 0xffffff })
+  .map((n) => `#${n.toString(16).padStart(6, '0')}`);
+
+describe('gel for a colour', () => {
+  it('grows with how far it is from white: a gram for a pastel, a dozen for black', () => {
+    expect(depthOf('#ffffff')).toBe(0);
+    expect(depthOf('#000000')).toBe(1);
+    const grams = ['#ffffff', '#f3c4cf', '#4f7fb8', '#1e2a52', '#000000'].map((hex) =>
+      gelGPerKg(colour('c', hex)),
+    );
+    expect([...grams].sort((a, b) => a - b)).toEqual(grams);
+    expect(gelGPerKg(colour('c', '#f3c4cf'))).toBeCloseTo(0.9, 1);
+    expect(gelGPerKg(colour('c', '#000000'))).toBeGreaterThan(10);
+    expect(gelGPerKg(colour('c', '#000000'))).toBeLessThan(13);
+    expect(['#f3c4cf', '#4f7fb8', '#1e2a52'].map((hex) => shadeOf(depthOf(hex)))).toEqual(['pale', 'medium', 'strong']); // prettier-ignore
+  });
+  it('is what a test spot asked, once there was one', () => {
+    expect(gelGPerKg(colour('c', '#000000', 4))).toBe(4);
+    const note = tintNote(colour('c', '#000000', 4), 500, false);
+    expect(note.gelG).toBeCloseTo(2, 9);
+    expect(note.words.text).toContain('By your own test spot');
+    expect(tintNote(blue, 500, false).words.text).toMatch(/First a test spot.*overnight/);
+  });
+  it('is oil-based for what is mostly chocolate, whatever that is called', () => {
+    const recipe = (id: string) => findRow(pantry, 'recipes', id);
+    expect(isChocolate(recipe('recipe-ganache'), pantry.foods)).toBe(true);
+    expect(isChocolate(recipe('recipe-buttercream'), pantry.foods)).toBe(false);
+    // a fifth of it is white chocolate, the rest sugar and water
+    expect(isChocolate(recipe('recipe-mirror'), pantry.foods)).toBe(false);
+    expect(tintNote(blue, 500, true).foodId).toBe('colour-oil');
+  });
+  it('is weighed at the bowl, kneaded into fondant, and on the shopping list', () => {
+    const build = built((b) => {
+      b.tiers[0]!.coat.tint = 'Deep blue';
+      b.tiers[0]!.fondant = { mm: 4, allowanceMm: 15, tint: 'rose' };
+    });
+    const plan = planBuild(build, pantry);
+    if (!plan.steps.ok || !plan.ingredients.ok || !plan.bowls.ok) throw new Error('no plan');
+    const bowl = plan.bowls.value.find(({ tint }) => tint === 'Deep blue')!;
+    expect(bowl.tinted!.hex).toBe('#1e2a52');
+    const fondant = plan.tiers[0]!.fondant!;
+    const wanted = bowl.tinted!.gelG + (fondant.rolledG * gelGPerKg(build.colours[1]!)) / 1000;
+    const line = plan.ingredients.value.find(({ foodId }) => foodId === 'colour-gel')!;
+    expect(line.massG).toBeCloseTo(wanted, 6);
+    const taken = plan.steps.value
+      .flatMap(({ takes }) => takes)
+      .filter(({ foodId }) => foodId === 'colour-gel')
+      .reduce((sum, { massG }) => sum + massG, 0);
+    expect(taken).toBeCloseTo(wanted, 6);
+    const covered = plan.steps.value.find(({ key }) => key === 'tier-1/fondant')!;
+    expect(covered.amounts.map(({ label }) => label)).toContain('colour gel, kneaded in first');
+  });
+});
+
+describe('a colour is seen', () => {
+  it('in the section and from the front: coat, bands, filling, what runs over it', () => {
+    const build = built((b) => {
+      const [tier] = b.tiers;
+      tier!.coat.bands = [
+        { tint: 'deep blue', share: 1 },
+        { tint: 'rose', share: 1 },
+      ];
+      tier!.gaps[0]!.tint = 'rose';
+    });
+    const plan = planBuild(build, pantry);
+    const part = (id: string) => plan.section.parts.find((one) => one.id === `tier-1/${id}`)!;
+    expect(part('band/0-left').tone).toBe('#1e2a52');
+    expect(part('band/1-right').tone).toBe('#f3c4cf');
+    expect(part('gap/0').tone).toBe('#f3c4cf');
+    expect(part('gap/1').tone).not.toMatch(/^#/);
+    const front = drawElevation(build, plan, pantry).shapes.filter(({ id }) => id.includes('/band/')); // prettier-ignore
+    expect(front.map(({ tone }) => tone)).toEqual(['#1e2a52', '#f3c4cf']);
+    expect(front[0]!.y1).toBeCloseTo(front[1]!.y0, 9);
+    expect(front[1]!.y1).toBeCloseTo(plan.section.tiers[0]!.toMm, 6);
+  });
+  it('run into each other, from the foot to the top without a gap', () => {
+    const tier = built((b) => {
+      b.tiers[0]!.coat.blended = true;
+      b.tiers[0]!.coat.bands = [
+        { tint: 'deep blue', share: 0.3 },
+        { tint: 'rose', share: 0.7 },
+      ];
+    }).tiers[0]!;
+    const stripes = sideStripes(tier, [blue, colour('rose', '#f3c4cf')], 'ivory');
+    expect(stripes[0]!.from).toBe(0);
+    expect(stripes.at(-1)!.to).toBe(1);
+    stripes.slice(1).forEach(({ from }, i) => expect(from).toBeCloseTo(stripes[i]!.to, 9));
+    const depths = stripes.map(({ look }) => depthOf(look));
+    expect([...depths].sort((a, b) => b - a)).toEqual(depths);
+    expect(stripes[0]!.look).toBe('#1e2a52');
+    expect(stripes.at(-1)!.look).toBe('#f3c4cf');
+  });
+  it('between two, in every channel', () => {
+    fc.assert(
+      fc.property(anyHex, anyHex, fc.double({ min: 0, max: 1, noNaN: true }), (a, b, share) => {
+        expect(mixHex(a, b, 0)).toBe(a);
+        expect(mixHex(a, b, 1)).toBe(b);
+        expect(mixHex(a, b, share)).toMatch(/^#[0-9a-f]{6}$/);
+      }),
+      { numRuns: 60, seed: 6 },
+    );
+  });
+});
+
+describe('names of colours', () => {
+  it('are found however they are written, and renamed wherever they stand', () => {
+    const build = built((b) => {
+      const [tier] = b.tiers;
+      tier!.coat.tint = 'Rose';
+      tier!.coat.crumbTint = 'rose';
+      tier!.gaps[1]!.tint = ' rose ';
+      tier!.fondant = { mm: 3, allowanceMm: 10, tint: 'rose' };
+      b.piping = [{ ...b.piping[0]!, id: 'p', name: 'border', spreadId: null, tint: 'rose', massG: 20, pieces: 0, lineMm: 0, piped: null }]; // prettier-ignore
+    });
+    expect(colourOf(build.colours, 'ROSE ')!.hex).toBe('#f3c4cf');
+    expect(colourOf(build.colours, '')).toBeNull();
+    expect(colourOf(build.colours, 'mauve')).toBeNull();
+    renameColour(build, 'rose', 'petal');
+    expect(tintsIn(build)).toEqual(['petal']);
+    expect(build.colours.map(({ name }) => name)).toEqual(['deep blue', 'petal']);
+    setColour(build, colour('Petal', '#ffd0d8', 2));
+    expect(build.colours).toHaveLength(2);
+    expect(build.colours[1]).toEqual({ name: 'petal', hex: '#ffd0d8', gPerKg: 2 });
+    setColour(build, colour('moss', '#5d8f55'));
+    expect(build.colours).toHaveLength(3);
+  });
+  it('of an older cake get a look, each once', () => {
+    const old = { tiers: [{ coat: { tint: 'pale blue', bands: [{ tint: 'Navy' }, { tint: 'navy' }] }, fondant: { tint: 'zzz' } }], piping: [{ tint: 'gold' }] }; // prettier-ignore
+    const { colours } = buildFrom13(old) as { colours: Colour[] };
+    expect(colours.map(({ name }) => name)).toEqual(['pale blue', 'Navy', 'zzz', 'gold']);
+    const [pale, navy] = colours;
+    expect(depthOf(pale!.hex)).toBeLessThan(depthOf(navy!.hex));
+    for (const { hex } of colours) expect(hex).toMatch(/^#[0-9a-f]{6}$/);
+  });
+});

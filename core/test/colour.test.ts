@@ -10,6 +10,8 @@ import {
   isChocolate,
   mixHex,
   newBuild,
+  newDrip,
+  newPour,
   planBuild,
   renameColour,
   setColour,
@@ -17,6 +19,7 @@ import {
   sideStripes,
   tintNote,
   tintsIn,
+  topSeen,
   type Build,
   type Colour,
 } from '../src/index.ts';
@@ -109,6 +112,44 @@ describe('a colour is seen', () => {
     expect(front.map(({ tone }) => tone)).toEqual(['#1e2a52', '#f3c4cf']);
     expect(front[0]!.y1).toBeCloseTo(front[1]!.y0, 9);
     expect(front[1]!.y1).toBeCloseTo(plan.section.tiers[0]!.toMm, 6);
+  });
+  it('from above: what was poured, flooded, covered or coated', () => {
+    const top = (change: (build: Build) => void) => {
+      const build = built(change);
+      return topSeen(build.tiers[0]!, planBuild(build, pantry).tiers[0]!, build.colours, pantry);
+    };
+    expect(top(() => undefined)).toBe('ivory');
+    expect(top((b) => (b.tiers[0]!.coat.tint = 'rose'))).toBe('#f3c4cf');
+    expect(top((b) => (b.tiers[0]!.fondant = { mm: 4, allowanceMm: 10, tint: 'deep blue' }))).toBe('#1e2a52'); // prettier-ignore
+    expect(top((b) => (b.tiers[0]!.pour = newPour('dark-equal')))).toBe('ganache');
+    const drip = (floodMm: number) => top((b) => (b.tiers[0]!.drip = { ...newDrip('white-three'), floodMm, tint: 'rose' })); // prettier-ignore
+    expect(drip(2)).toBe('#f3c4cf');
+    expect(drip(0)).toBe('ivory');
+  });
+  it('from the front as it looks: bare layers, a thin coat over them, nuts pressed on', () => {
+    const front = (change: (build: Build) => void) => {
+      const build = built(change);
+      const plan = planBuild(build, pantry);
+      return { plan, shapes: drawElevation(build, plan, pantry).shapes };
+    };
+    const seen = ({ shapes }: ReturnType<typeof front>) => shapes.filter(({ id }) => id.includes('/seen/')); // prettier-ignore
+    const naked = front((b) => (b.tiers[0]!.coat.style = 'naked'));
+    expect(seen(naked)).toHaveLength(7);
+    const parts = naked.plan.section.parts;
+    for (const { y0, y1, label, tone } of seen(naked)) {
+      const part = parts.find((one) => one.label === label && one.kind !== 'crown')!;
+      expect([y0, y1, tone]).toEqual([part.y0, part.y1, part.tone]);
+    }
+    expect(naked.shapes.some(({ cover }) => cover !== undefined)).toBe(false);
+    const semi = front((b) => (b.tiers[0]!.coat.style = 'semi-naked'));
+    const { coat } = semi.plan.tiers[0]!;
+    expect(semi.shapes.find(({ id }) => id === 'tier-1/veil')!.cover).toBe(coat.ok && coat.value.cover); // prettier-ignore
+    // a whole coat hides them
+    expect(seen(front(() => undefined))).toEqual([]);
+    const nuts = front((b) => {
+      b.tiers[0]!.pressed = { name: 'walnuts', foodId: 'walnuts', gPerCm2: 0.2, cover: 0.7, bandMm: 40, onTop: false, allergens: [] }; // prettier-ignore
+    }).shapes.find(({ id }) => id === 'tier-1/pressed')!;
+    expect([nuts.tone, nuts.cover, nuts.y1 - nuts.y0]).toEqual(['nut', 0.7, 40]);
   });
   it('run into each other, from the foot to the top without a gap', () => {
     const tier = built((b) => {

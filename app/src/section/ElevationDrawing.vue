@@ -92,6 +92,7 @@ const front = computed(() => Y(-drawing.value.boardMm));
             : { x: box.x, y: box.y, width: box.w, height: box.h, ...box.corners }
         "
         :fill="fillOf(box.shape.tone)"
+        :fill-opacity="box.shape.cover"
         class="part"
         :class="[box.shape.kind, { on: box.on }]"
         @click="emit('select', chosenBy(box.shape.id))"

@@ -2,7 +2,7 @@
 import {
   lookOf,
   polygon,
-  topLook,
+  topSeen,
   type Build,
   type CakePlan,
   type Point,
@@ -34,7 +34,7 @@ const tiers = computed(() =>
     return {
       id: tier.id,
       outline: text(polygon(tierPlan.finished)),
-      tone: topLook(tier, props.build.colours, toneOf(tier.coat.topSpreadId ?? tier.coat.spreadId)),
+      tone: topSeen(tier, tierPlan, props.build.colours, pantry.pantry),
       piping: props.plan.piping
         .filter((job) => job.piped?.tierId === tier.id)
         .map((job) => ({

@@ -1,5 +1,5 @@
-import { lookOf, sideStripes } from '../colour/colour.ts';
-import type { Build } from '../document/types.ts';
+import { lookOf, sideStripes, topLook } from '../colour/colour.ts';
+import type { Build, Colour, Tier } from '../document/types.ts';
 import type { Lines } from '../carve/result.ts';
 import { insetOf } from '../carve/stock.ts';
 import { grownLines } from '../section/carved-parts.ts';
@@ -7,7 +7,11 @@ import type { Pantry, Look } from '../pantry/types.ts';
 import { coarse, grow, widthMm, type Point } from '../outline/outline.ts';
 import { placesAlong } from '../piping/shapes.ts';
 import type { ShapePlan } from '../plan/shape-plan.ts';
+import type { TierPlan } from '../plan/tier-plan.ts';
+import { foodOf } from '../pantry/find.ts';
 import { toneOfPoured } from '../section/finish-parts.ts';
+import type { SectionPart } from '../section/parts.ts';
+import { withinWall } from '../section/mould-parts.ts';
 import { valueOf } from '../working/staged.ts';
 
 /** One shape of the cake as it is seen from the front; x from its axis, y up from the board, mm. */
@@ -16,9 +20,11 @@ export interface ElevationShape {
   kind: 'board' | 'side' | 'veil' | 'band' | 'flood' | 'drip' | 'piping' | 'topping';
   tierId: string | null;
   label: string;
-  tone: Look | 'board';
+  tone: SectionPart['tone'];
   /** Which drip along the rim it is. */
   drip?: number;
+  /** Share of what is behind it that it hides; all of it where nothing is said. */
+  cover?: number;
   /** Closed lines of what is no rectangle; the box is round them. */
   lines?: Lines;
   x0: number;
@@ -119,6 +125,23 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
           [from + stripe.from * high, from + stripe.to * high],
         ),
       );
+    const bare = valueOf(tierPlan.coat);
+    const shows = tier.coat.style === 'naked' || tier.coat.style === 'semi-naked';
+    if (!result && shows && !tier.fondant && !pour) {
+      for (const { name, tone, y } of seenLayers(plan, tier.id))
+        add(tier.id, `seen/${name}`, 'band', name, tone, [-wide, wide], y);
+      if (bare && bare.cover > 0) {
+        add(tier.id, 'veil', 'band', 'thin coat', stripes[0]!.look, [-wide, wide], [from, to]);
+        shapes.at(-1)!.cover = bare.cover;
+      }
+    }
+    if (!result && tier.pressed && !tier.fondant) {
+      const { name, foodId, bandMm, cover } = tier.pressed;
+      const look = foodOf(pantry.foods, foodId)?.piece?.tone ?? 'nut';
+      const top = Math.min(to, from + (bandMm ?? high));
+      add(tier.id, 'pressed', 'band', name, look, [-wide, wide], [from, top]);
+      shapes.at(-1)!.cover = cover;
+    }
     if (pour)
       add(
         tier.id,
@@ -129,6 +152,9 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
         [-wide - pour.veilMm, wide + pour.veilMm],
         [from, to + Math.min(3, 2 * pour.veilMm)],
       );
+    const first = shapes.findIndex(({ tierId }) => tierId === tier.id);
+    const half0 = widthMm(tier.outline) / 2;
+    shapes.push(...withinWall(shapes.splice(first), tierPlan.mould, from, half0));
     const flood = drip ? (tier.drip?.floodMm ?? 0) : 0;
     if (drip) {
       const tone = lookOf(
@@ -190,6 +216,19 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
   };
 }
 
+/** Layers and fillings of a tier as they are seen at its side: where a dam closes one, the dam. */
+function seenLayers(
+  { section }: ShapePlan,
+  tierId: string,
+): { name: string; tone: ElevationShape['tone']; y: [number, number] }[] {
+  const own = section.parts.filter((part) => part.tierId === tierId);
+  return own.flatMap(({ id, kind, label, tone, y0, y1 }) => {
+    if (kind !== 'layer' && kind !== 'gap') return [];
+    const dam = own.find((part) => part.id === `${id}/dam-right`);
+    return [{ name: label, tone: dam?.tone ?? tone, y: [y0, y1] as [number, number] }];
+  });
+}
+
 type Add = (
   tierId: string,
   id: string,
@@ -227,4 +266,24 @@ function addPiped(
       );
     });
   });
+}
+
+/** How the top of a tier looks: what was poured or flooded over it, else its cover or its coat. */
+export function topSeen(
+  tier: Tier,
+  { finish }: Pick<TierPlan, 'finish'>,
+  colours: readonly Colour[],
+  pantry: Pick<Pantry, 'spreads' | 'foods'>,
+): Look {
+  const drip = tier.drip && tier.drip.floodMm > 0 ? valueOf(finish.drip) : null;
+  const poured = drip ?? valueOf(finish.pour);
+  if (poured)
+    return lookOf(
+      colours,
+      (drip ? tier.drip : tier.pour)?.tint ?? '',
+      toneOfPoured(poured.row, pantry.foods),
+    );
+  const spreadId = tier.coat.topSpreadId ?? tier.coat.spreadId;
+  const tone = pantry.spreads.find(({ id }) => id === spreadId)?.tone ?? 'ivory';
+  return topLook(tier, colours, tone);
 }

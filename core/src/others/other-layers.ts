@@ -1,5 +1,6 @@
 import { limits } from '../document/limits.ts';
 import type { Tier } from '../document/types.ts';
+import { crispHours } from '../ganache/temper.ts';
 import { layerMl, type MouldShape } from '../mould/mould.ts';
 import { areaMm2, grow, type Outline } from '../outline/outline.ts';
 import type { OtherLayer } from '../pantry/types.ts';
@@ -182,9 +183,13 @@ export function warnOfOthers(tier: Tier, others: readonly OtherPlan[], cautions:
         severity: 'note',
         stage: 'stack',
         part,
-        title: phrase(`${other.row.name} in layer ${other.index + 1} is hard to cut through.`),
+        title: phrase(
+          `${other.row.name} in layer ${other.index + 1} is hard to cut through, and stays crisp for about {bare} beside what is moist.`,
+          { bare: [60 * crispHours(other.row.thicknessMm, false), 'minutes'] },
+        ),
         todo: phrase(
-          'A serrated knife, sawing, and the cake cold; a film of chocolate or fat on both faces keeps the disc crisp about three times as long.',
+          'A serrated knife, sawing, and the cake cold; a film of chocolate or fat on both faces keeps it crisp for about {filmed} (estimate), so does what is itself bound in chocolate.',
+          { filmed: [60 * crispHours(other.row.thicknessMm, true), 'minutes'] },
         ),
       });
     const makes = other.makesMm;

@@ -15,15 +15,15 @@ const isUpright = ({ tin }: MouldShape): boolean =>
  *
  * @param base height of the tier's foot, mm; @param half half its width there, mm
  */
-export const withinWall = (
-  parts: readonly SectionPart[],
+export const withinWall = <T extends Pick<SectionPart, 'x0' | 'x1' | 'y0' | 'y1' | 'lines'>>(
+  parts: readonly T[],
   shape: MouldShape | null,
   base: number,
   half: number,
-): SectionPart[] =>
+): T[] =>
   !shape || isUpright(shape)
     ? [...parts]
-    : parts.map((part): SectionPart => {
+    : parts.map((part): T => {
         const reach = (y: number): number => {
           const wall = widthMm(mouldOutlineAt(shape, y - base)) / 2;
           return Math.min(part.x1, wall + Math.max(0, part.x1 - half));

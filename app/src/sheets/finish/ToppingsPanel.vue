@@ -4,8 +4,7 @@ import {
   limits,
   newTopping,
   lookOf,
-  topLook,
-  toneOfPoured,
+  topSeen,
   type Look,
   type Build,
   type CakePlan,
@@ -32,17 +31,9 @@ const above = computed(() => {
 });
 const toneOf = (spreadId: string): Tone =>
   pantry.pantry.spreads.find((row) => row.id === spreadId)?.tone ?? 'ivory';
-const topTone = computed<Look>(() => {
-  const { drip } = tierPlan.value.finish;
-  if (drip.ok && drip.value && (tier.value.drip?.floodMm ?? 0) > 0)
-    return lookOf(
-      props.build.colours,
-      tier.value.drip?.tint ?? '',
-      toneOfPoured(drip.value.row, pantry.pantry.foods),
-    );
-  const own = toneOf(tier.value.coat.topSpreadId ?? tier.value.coat.spreadId);
-  return topLook(tier.value, props.build.colours, own);
-});
+const topTone = computed<Look>(() =>
+  topSeen(tier.value, tierPlan.value, props.build.colours, pantry.pantry),
+);
 const piping = computed(() =>
   props.plan.piping
     .filter(({ piped }) => piped?.tierId === tier.value.id && piped.where !== 'side')

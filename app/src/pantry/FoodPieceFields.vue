@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { limits, tones, type Food, type FoodPiece } from '@pyrgotect/core';
+import { limits, newFoodPiece, tones, type Food, type FoodPiece } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
@@ -8,17 +8,9 @@ import QuantityField from '../figures/QuantityField.vue';
 const props = defineProps<{ food: Food }>();
 // the dialog's own draft: it is saved or thrown away as a whole
 const food = computed(() => props.food);
-const begun: FoodPiece = {
-  massG: 4,
-  acrossMm: 20,
-  highMm: 20,
-  tone: 'berry',
-  last: true,
-  crispMm: null,
-};
 const looks = tones.map((value) => ({ value, text: `drawn as ${value}` }));
 const set = (to: Partial<FoodPiece>): void => {
-  food.value.piece = { ...(food.value.piece ?? begun), ...to };
+  food.value.piece = { ...(food.value.piece ?? newFoodPiece()), ...to };
 };
 </script>
 

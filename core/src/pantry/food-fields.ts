@@ -116,6 +116,16 @@ export const recipe = record<Recipe>({
   return recipe.yieldG <= total + 0.5;
 });
 
+/** One of an ingredient as it is set on a cake. */
+export const foodPiece = record<FoodPiece>({
+  massG: figure(limits.pieceG).called('weight of one').usually(4),
+  acrossMm: figure(limits.pieceMm).called('across').usually(20),
+  highMm: figure(limits.pieceMm).called('height').usually(20),
+  tone: oneOf(tones).usually('berry'),
+  last: flag().called('put on at the last moment').usually(true),
+  crispMm: orNull(figure(limits.crispMm)).called('thickness of what is crisp'),
+});
+
 export const food = record<Food>({
   ...common(),
   aliases: list(name(), 20),
@@ -179,16 +189,7 @@ export const food = record<Food>({
       (prep) => prep.mostMin === null || prep.leastMin <= prep.mostMin,
     ),
   ).since(11),
-  piece: orNull(
-    record<FoodPiece>({
-      massG: figure(limits.pieceG).called('weight of one').usually(4),
-      acrossMm: figure(limits.pieceMm).called('across').usually(20),
-      highMm: figure(limits.pieceMm).called('height').usually(20),
-      tone: oneOf(tones).usually('berry'),
-      last: flag().called('put on at the last moment').usually(true),
-      crispMm: orNull(figure(limits.crispMm)).called('thickness of what is crisp'),
-    }),
-  ).since(14),
+  piece: orNull(foodPiece).since(14),
 }).rule(
   'parts',
   'is made of more than the whole: water, fat, sugar, salt and alcohol come to over 100 %',

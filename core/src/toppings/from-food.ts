@@ -1,5 +1,10 @@
 import type { Topping } from '../document/finish-types.ts';
-import type { Food } from '../pantry/types.ts';
+import { usualOf } from '../fields/usual.ts';
+import { foodPiece } from '../pantry/food-fields.ts';
+import type { Food, FoodPiece } from '../pantry/types.ts';
+
+/** A berry, until somebody measures one. */
+export const newFoodPiece = (): FoodPiece => usualOf(foodPiece);
 
 /**
  * What an ingredient is as a topping: its name, and where the pantry knows one of it, its size, weight,

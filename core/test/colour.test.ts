@@ -59,7 +59,7 @@ describe('gel for a colour', () => {
     const note = tintNote(colour('c', '#000000', 4), 500, false);
     expect(note.gelG).toBeCloseTo(2, 9);
     expect(note.words.text).toContain('By your own test spot');
-    expect(tintNote(blue, 500, false).words.text).toMatch(/First a test spot.*overnight/);
+    expect(tintNote(blue, 500, false).words.text).toMatch(/A test spot on 100 g first.*overnight/);
   });
   it('is oil-based for what is mostly chocolate, whatever that is called', () => {
     const recipe = (id: string) => findRow(pantry, 'recipes', id);

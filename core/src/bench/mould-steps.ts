@@ -1,4 +1,5 @@
 import { handsOn, topScale } from '../labour/minutes.ts';
+import { shelfMm } from '../mould/mould.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
 import { phrase } from '../units/phrase.ts';
 import { onLine, tierLine } from '../workflow/operation.ts';
@@ -17,8 +18,6 @@ const bareMin = 15;
 const keeps = { fridge: 3 * 24 * 60, freezer: 21 * 24 * 60 };
 /** Thawed once it is eaten, and not frozen again, min (usual guidance). */
 const thawedMin = 2 * 24 * 60;
-/** Room over a mould on its shelf, mm. */
-const overMm = 30;
 
 /**
  * A tier built up in its ring or mould, in the order of the hands: foot first, or top first where it is
@@ -152,7 +151,7 @@ function setStep({ tier, stack, times, mould }: StackContext): Step {
       timer: { label: isFrozen ? 'frozen through' : 'set', minutes, lookMin: null },
       hold: {
         place: setIn,
-        highMm: Math.max(mould.shape?.tin.depthMm ?? 0, stack.stackMm) + overMm,
+        highMm: shelfMm(mould.shape, stack.stackMm),
         spoils: true,
       },
       keepsMin: keeps[setIn],
@@ -202,7 +201,7 @@ export function thawSteps({ tier, stack, times }: StackContext): Step[] {
       ),
       checks: ['A thin skewer goes through the middle without a grain of ice'],
       timer: { label: 'thawed', minutes, lookMin: null },
-      hold: { place: 'fridge', highMm: stack.finishedMm + overMm, spoils: true },
+      hold: { place: 'fridge', highMm: shelfMm(null, stack.finishedMm), spoils: true },
       keepsMin: thawedMin,
     }),
   ];

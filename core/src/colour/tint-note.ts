@@ -32,7 +32,7 @@ export const isChocolate = (recipe: Recipe, foods: readonly Food[]): boolean => 
 
 const more: Record<Shade, string> = {
   strong:
-    'Colour it the day before and two shades lighter than you want: strong shades deepen overnight, and much colour tastes bitter.',
+    'The day before, and two shades lighter than you want: strong shades deepen overnight, and much colour tastes bitter.',
   medium: 'It deepens a little by itself within the hour.',
   pale: 'From the tip of a stick: the butter’s own yellow shows through pale shades, so beat it long first.',
 };
@@ -49,9 +49,7 @@ export function tintNote(colour: Colour | null, massG: number, ofChocolate: bool
   const shade = colour ? shadeOf(depthOf(colour.hex)) : 'medium';
   const kind = ofChocolate ? 'oil-based colour, never water' : 'gel, not liquid colour';
   const tried =
-    colour?.gPerKg === null || !colour
-      ? ' First a test spot: so much as this is to 100 g, on 100 g.'
-      : ' By your own test spot.';
+    colour?.gPerKg === null || !colour ? ' A test spot on 100 g first.' : ' By your own test spot.';
   return {
     gelG,
     foodId: ofChocolate ? oilColourId : gelId,

@@ -69,6 +69,12 @@ export function layerMl(tier: Tier, index: number, shape: MouldShape | null): nu
     : (areaMm2(tier.outline) * (toMm - fromMm)) / 1000;
 }
 
+/** Room over it on its shelf, mm. */
+const overMm = 30;
+/** Height of shelf that a tier takes in its mould, or out of it, mm. */
+export const shelfMm = (shape: MouldShape | null, highMm: number): number =>
+  Math.max(shape?.tin.depthMm ?? 0, highMm) + overMm;
+
 /** Share that one layer is of a straight one on the tier's outline. */
 export function layerShare(tier: Tier, index: number, shape: MouldShape | null): number {
   const { fromMm, toMm } = layerHeights(tier)[index]!;

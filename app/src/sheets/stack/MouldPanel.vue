@@ -5,6 +5,7 @@ import {
   mouldMl,
   mouldOrders,
   setMould,
+  shelfMm,
   tierTimes,
   type Build,
   type CakePlan,
@@ -18,7 +19,7 @@ import { useSheet } from '../useSheet.ts';
 /** Whether a tier is stacked free or set in a ring or mould, and how it comes out of that. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const units = useUnits();
-const { pantry, tier, tierPlan, editTier } = useSheet(props);
+const { store, pantry, tier, tierPlan, editTier } = useSheet(props);
 
 const free = 'free';
 const moulds = computed(() => [
@@ -48,6 +49,8 @@ function choose(id: string): void {
 }
 const highMm = computed(() => builtUpMm(tier.value));
 const offMm = computed(() => (tin.value ? tin.value.depthMm - highMm.value : 0));
+/** Without that much of a freezer the days find no room for it. */
+const freezerMm = computed(() => Math.ceil(shelfMm(tierPlan.value.mould, highMm.value) / 10) * 10);
 const times = computed(() => {
   const { kitchen } = pantry.pantry;
   return tierTimes(tier.value, tierPlan.value, null, kitchen, props.build.day.chillIn).mould;
@@ -85,6 +88,15 @@ const times = computed(() => {
           after {{ units.text(times.thawMin, 'minutes') }}</template
         ><template v-else>; set after {{ units.text(times.setMin, 'minutes') }}</template></template
       >.
+      <button
+        v-if="now.setIn === 'freezer' && build.day.freezerMm < freezerMm"
+        type="button"
+        class="key small"
+        data-test="has-freezer"
+        @click="store.edit('A freezer', (draft) => void (draft.day.freezerMm = freezerMm))"
+      >
+        there is {{ units.text(freezerMm, 'size') }} of freezer for it
+      </button>
       <button
         v-if="tin && Math.abs(offMm) > 0.5"
         type="button"

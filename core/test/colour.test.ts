@@ -6,8 +6,10 @@ import {
   depthOf,
   drawElevation,
   findRow,
+  fromSpot,
   gelGPerKg,
   isChocolate,
+  limits,
   mixHex,
   newBuild,
   newDrip,
@@ -17,6 +19,7 @@ import {
   setColour,
   shadeOf,
   sideStripes,
+  spotOf,
   tintNote,
   tintsIn,
   topSeen,
@@ -199,8 +202,16 @@ describe('names of colours', () => {
     setColour(build, colour('Petal', '#ffd0d8', 2));
     expect(build.colours).toHaveLength(2);
     expect(build.colours[1]).toEqual({ name: 'petal', hex: '#ffd0d8', gPerKg: 2 });
+  });
+  it('that nothing has any more go, but those that a spot was tried for; never more than a cake may have', () => {
+    const build = built((b) => (b.tiers[0]!.coat.tint = 'rose'));
+    build.colours.push(colour('tried', '#123456', 3));
     setColour(build, colour('moss', '#5d8f55'));
-    expect(build.colours).toHaveLength(3);
+    expect(build.colours.map(({ name }) => name)).toEqual(['rose', 'tried', 'moss']);
+    for (let i = 0; i < 40; i++) setColour(build, colour(`c${i}`, '#123456', 1));
+    expect(build.colours).toHaveLength(limits.colours.max);
+    expect(fromSpot(spotOf(7))).toBeCloseTo(7, 12);
+    expect(spotOf(4)).toBeCloseTo(0.4, 12);
   });
   it('of an older cake get a look, each once', () => {
     const old = { tiers: [{ coat: { tint: 'pale blue', bands: [{ tint: 'Navy' }, { tint: 'navy' }] }, fondant: { tint: 'zzz' } }], piping: [{ tint: 'gold' }] }; // prettier-ignore

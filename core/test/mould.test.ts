@@ -146,6 +146,20 @@ describe('a tier set in a mould', () => {
       else expect(servings).toBeLessThan(asStraight);
     }
   });
+  it('of two creams of one kind makes each by itself, its steps by keys of their own', () => {
+    const tier = inRing('upright', 'mousse-ring-20');
+    tier.layers[1]!.heightMm = 20;
+    tier.layers.push({ ...newLayer(24, 'second'), otherId: 'mousse' });
+    tier.gaps.push({ ...tier.gaps[0]! });
+    const { steps } = planBuild(
+      built((b) => (b.tiers = [tier])),
+      pantry,
+    );
+    if (!steps.ok) throw new Error(steps.problem);
+    const keys = steps.value.map(({ key }) => key);
+    expect(new Set(keys).size).toBe(keys.length);
+    expect(keys.filter((key) => key.includes('/other/') && key.endsWith('/mix'))).toHaveLength(2);
+  });
   it('says what does not fit: another size, over the brim, below it, not in the pantry', () => {
     const of = (change: (tier: Tier) => void): string[] =>
       cautionIds(

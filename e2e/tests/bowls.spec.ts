@@ -281,8 +281,12 @@ test('a colour is picked, seen, named anew and weighed', async ({ page }) => {
   await dialog.getByLabel('Name of the colour').fill('lagoon');
   await dialog.getByLabel('Name of the colour').press('Enter');
   await expect(page.getByLabel('Colour of band 1 from below')).toHaveValue('lagoon');
+  // the crumb coat has a colour of its own
+  await page.getByLabel('Colour of the crumb coat').fill('lagoon');
+  await page.getByLabel('Colour of the crumb coat').press('Enter');
+  await expect(page.locator('[data-part="tier-1/crumb"]')).toHaveAttribute('fill', '#008080');
   await expect(page.locator('[data-part="tier-1/band/0-left"]')).toHaveAttribute('fill', '#008080');
-  await page.keyboard.press('b');
+  await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByTestId('all-steps').click();
   await page.getByRole('dialog').getByText('Divide it, and colour each bowl').click();
   await expect(page.getByText('colour gel, lagoon').first()).toBeVisible();

@@ -2,14 +2,17 @@
 import {
   colourOf,
   depthOf,
+  fromSpot,
   gelGPerKg,
   limits,
   renameColour,
   setColour,
   shadeOf,
+  spotG,
+  spotOf,
   type Colour,
 } from '@pyrgotect/core';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useUnits } from '../figures/units.ts';
 import WordField from '../figures/WordField.vue';
@@ -32,19 +35,23 @@ const colour = computed<Colour>(
 );
 const set = (label: string, to: Partial<Colour>): void =>
   store.edit(label, (draft) => setColour(draft, { ...colour.value, ...to }));
+/** A name that another colour of the cake has. */
+const taken = ref('');
 function rename(name: string): void {
-  const isTaken = colourOf(store.build?.colours ?? [], name) !== null;
-  if (isTaken) return;
+  const other = colourOf(store.build?.colours ?? [], name);
+  taken.value = other !== null && other.name !== colour.value.name ? name : '';
+  if (taken.value) return;
   store.edit('Name of a colour', (draft) => renameColour(draft, props.name, name));
   emit('close');
 }
-/** A spot is tried on so much, g. */
-const spotG = 100;
-const spot = computed(() =>
-  colour.value.gPerKg === null ? null : (colour.value.gPerKg * spotG) / 1000,
-);
+const spot = computed(() => (colour.value.gPerKg === null ? null : spotOf(colour.value.gPerKg)));
+const spotLimits = {
+  kind: 'fineMass' as const,
+  min: spotOf(limits.gelGPerKg.min),
+  max: spotOf(limits.gelGPerKg.max),
+};
 const setSpot = (g: number | null): void =>
-  set('Test spot', { gPerKg: g === null ? null : (g * 1000) / spotG });
+  set('Test spot', { gPerKg: g === null ? null : fromSpot(g) });
 </script>
 
 <template>
@@ -60,6 +67,9 @@ const setSpot = (g: number | null): void =>
           @update:model-value="rename"
         />
       </h2>
+      <p v-if="taken" class="problem" role="alert">
+        {{ taken }} is another colour of this cake: choose another name.
+      </p>
       <v-color-picker
         :model-value="colour.hex"
         mode="hex"
@@ -78,11 +88,7 @@ const setSpot = (g: number | null): void =>
         <QuantityField
           :model-value="spot"
           auto="not tried"
-          :of="{
-            kind: 'fineMass',
-            min: (limits.gelGPerKg.min * spotG) / 1000,
-            max: (limits.gelGPerKg.max * spotG) / 1000,
-          }"
+          :of="spotLimits"
           label="Gel for a test spot"
           @update:model-value="setSpot"
         />.

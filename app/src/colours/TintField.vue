@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { colourOf, setColour } from '@pyrgotect/core';
+import { colourOf, limits, setColour } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, useId } from 'vue';
 import WordField from '../figures/WordField.vue';
 import { useBuild } from '../stores/build.ts';
@@ -28,7 +28,7 @@ function take(name: string): void {
   <span class="tint-field">
     <WordField
       class="tint"
-      :most="40"
+      :most="limits.tintLength.max"
       :aria-label="label"
       placeholder="as it is"
       :list="id"

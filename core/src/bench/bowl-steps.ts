@@ -149,10 +149,11 @@ function divideSteps(batch: Batch, bowls: readonly Bowl[]): Step[] {
           takenOf({ name: colourName(tinted!), foodId: tinted!.foodId }, tinted!.gelG),
         ),
         checks: ['Covered, so that no skin forms'],
-        cautions: coloured.map((bowl) => ({
-          ...bowl.tinted!.words,
-          text: `${bowl.tint}: ${bowl.tinted!.words.text}`,
-        })),
+        // what is the same for several of them is said once
+        cautions: [...new Set(coloured.map(({ tinted }) => tinted!.mind))].map((mind) => {
+          const of = coloured.filter(({ tinted }) => tinted!.mind === mind);
+          return phrase(`${of.map(({ tint }) => tint).join(', ')}: ${mind}`);
+        }),
       },
     ),
   ];

@@ -98,7 +98,11 @@ function pourSteps(context: StackContext, other: OtherPlan): Step[] {
   const recipe = recipes.find(({ id }) => id === row.recipeId) ?? null;
   const rest = shapedBy(recipe);
   return [
-    ...mixSteps(context, row, [other], 'Fill and stack', `${otherKey(tier, index)}/mix`),
+    ...mixSteps(context, row, [other], {
+      chapter: 'Fill and stack',
+      key: `${otherKey(tier, index)}/mix`,
+      parts: otherKey(tier, index),
+    }),
     step(
       otherKey(tier, index),
       'fold in',

@@ -84,8 +84,11 @@ export function mixSteps(
   { tier, recipes, foods, kitchen }: StackContext,
   row: OtherLayer,
   of: readonly OtherPlan[],
-  chapter: Chapter = 'Bake',
-  key = `${tier.id}/other-mix/${row.id}`,
+  { chapter, key, parts }: { chapter: Chapter; key: string; parts: string } = {
+    chapter: 'Bake',
+    key: `${tier.id}/other-mix/${row.id}`,
+    parts: `${tier.id}/${row.id}`,
+  },
 ): Step[] {
   const recipe = recipes.find((one) => one.id === row.recipeId);
   const grams = of.reduce((sum, { batterG }) => sum + batterG, 0);
@@ -94,7 +97,7 @@ export function mixSteps(
   const name = recipe.name.toLowerCase();
   const after = mixedAfter(recipe);
   return [
-    ...partSteps(`${tier.id}/${row.id}`, name, scaledParts(scaled, 1, recipes), chapter, {
+    ...partSteps(parts, name, scaledParts(scaled, 1, recipes), chapter, {
       recipes,
       foods,
       kitchen,

@@ -1,3 +1,4 @@
+import { limits } from '../document/limits.ts';
 import type { Build, Colour, Tier } from '../document/types.ts';
 import type { Look } from '../pantry/types.ts';
 
@@ -78,12 +79,26 @@ export function renameColour(build: Build, from: string, to: string): void {
     if (String(of[key]).trim().toLowerCase() === was) of[key] = to;
 }
 
-/** A colour more, or another look for one that is there. The draft is changed in place. */
+/**
+ * A colour more, or another look for one that is there. What nothing of the cake names any more, and no
+ * test spot was made for, goes as it comes; of more than a cake may have it is left out. The draft is
+ * changed in place.
+ */
 export function setColour(build: Build, colour: Colour): void {
   const known = colourOf(build.colours, colour.name);
-  if (known) Object.assign(known, colour, { name: known.name });
-  else build.colours.push(colour);
+  if (known) return void Object.assign(known, colour, { name: known.name });
+  const used = new Set(tintsIn(build).map((name) => name.toLowerCase()));
+  build.colours = build.colours.filter(
+    ({ name, gPerKg }) => gPerKg !== null || used.has(name.trim().toLowerCase()),
+  );
+  if (build.colours.length < limits.colours.max) build.colours.push(colour);
 }
+
+/** A test spot is tried on so much, g. */
+export const spotG = 100;
+/** Gel that a spot takes for so much to the kilogram, and back, g. */
+export const spotOf = (gPerKg: number): number => (gPerKg * spotG) / 1000;
+export const fromSpot = (gelG: number): number => (gelG * 1000) / spotG;
 
 /** One stripe of a side: from and to, as shares of its height from the foot. */
 export interface Stripe {

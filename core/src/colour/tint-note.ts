@@ -11,6 +11,8 @@ export interface TintNote {
   shade: Shade;
   hex: string | null;
   words: Phrase;
+  /** What is to mind of it, without its grams: the same for all of a shade. */
+  mind: string;
 }
 
 /** What it is called at the bench. */
@@ -50,12 +52,14 @@ export function tintNote(colour: Colour | null, massG: number, ofChocolate: bool
   const kind = ofChocolate ? 'oil-based colour, never water' : 'gel, not liquid colour';
   const tried =
     colour?.gPerKg === null || !colour ? ' A test spot on 100 g first.' : ' By your own test spot.';
+  const mind = `${tried} ${more[shade]}`.trim();
   return {
     gelG,
+    mind,
     foodId: ofChocolate ? oilColourId : gelId,
     shade,
     hex: colour?.hex ?? null,
-    words: phrase(`About {gel} of ${kind}, {per} to the kilogram.${tried} ${more[shade]}`, {
+    words: phrase(`About {gel} of ${kind}, {per} to the kilogram. ${mind}`, {
       gel: [gelG, 'fineMass'],
       per: [perKg, 'fineMass'],
     }),

@@ -10,6 +10,13 @@ import {
 import type { Spread } from '../pantry/types.ts';
 import { runsThroughGap } from './centre.ts';
 
+/** One kind of pieces in a gap: what has room, and what was wanted. */
+export interface GapPieces {
+  ml: number;
+  g: number;
+  wantedMl: number;
+}
+
 /** What one gap takes. Volumes in mL, masses in g. */
 export interface GapPlan {
   index: number;
@@ -26,8 +33,8 @@ export interface GapPlan {
   damG: number;
   /** Filling round domes that were left on; it is part of `fillingMl`. */
   domeMl: number;
-  /** Each kind of pieces, and all of them. */
-  pieces: { ml: number; g: number }[];
+  /** Each kind of pieces, with how much of it was wanted, and all of them. */
+  pieces: GapPieces[];
   piecesMl: number;
   piecesG: number;
   /** Air that stays between beads or loose pieces. */
@@ -51,14 +58,14 @@ const filledShare: Record<GapLaid, number> = {
 };
 
 /** Each kind of pieces in its order: they share the room, and none is more than is left of it. */
-function piecesIn({ pieces }: Gap, area: number, roomMl: number): { ml: number; g: number }[] {
+function piecesIn({ pieces }: Gap, area: number, roomMl: number): GapPieces[] {
   let leftMl = mostOfGap * roomMl;
   return pieces.map((one) => {
-    const wanted =
+    const wantedMl =
       one.how === 'packed' ? roomMl * one.share : (one.gPerCm2 * area) / 100 / one.densityGPerMl;
-    const ml = Math.min(wanted, leftMl);
+    const ml = Math.min(wantedMl, leftMl);
     leftMl -= ml;
-    return { ml, g: ml * one.densityGPerMl };
+    return { ml, g: ml * one.densityGPerMl, wantedMl };
   });
 }
 

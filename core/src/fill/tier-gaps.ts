@@ -65,18 +65,13 @@ function warnOfPieces(tier: Tier, gap: GapPlan, cautions: Caution[]): void {
       ),
       phrase('Choose what lies there, or spread a filling.'),
     );
-  const short = pieces.find((one, k) => {
-    const wantedMl =
-      one.how === 'packed'
-        ? (one.share * gap.areaMm2 * gap.heightMm) / 1000
-        : (one.gPerCm2 * gap.areaMm2) / 100 / one.densityGPerMl;
-    return (gap.pieces[k]?.ml ?? 0) < wantedMl - 0.5;
-  });
+  const at = gap.pieces.findIndex(({ ml, wantedMl }) => ml < wantedMl - 0.5);
+  const short = pieces[at];
   if (short)
     say(
       'full gap',
       phrase(`Not all of the ${short.name} have room on layer ${n}: {got} are reckoned.`, {
-        got: [gap.pieces[pieces.indexOf(short)]!.g, 'small'],
+        got: [gap.pieces[at]!.g, 'small'],
       }),
       phrase('Fewer pieces, or a thicker filling: nine tenths of it at most are pieces and sauce.'),
     );

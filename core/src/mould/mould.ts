@@ -75,6 +75,10 @@ const overMm = 30;
 export const shelfMm = (shape: MouldShape | null, highMm: number): number =>
   Math.max(shape?.tin.depthMm ?? 0, highMm) + overMm;
 
+/** Freezer that has to be said for it, to the centimetre above, mm. */
+export const freezerMmFor = (shape: MouldShape | null, highMm: number): number =>
+  Math.ceil(shelfMm(shape, highMm) / 10) * 10;
+
 /** Share that one layer is of a straight one on the tier's outline. */
 export function layerShare(tier: Tier, index: number, shape: MouldShape | null): number {
   const { fromMm, toMm } = layerHeights(tier)[index]!;

@@ -10,6 +10,7 @@ import {
   type CakePlan,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
+import TintField from '../../colours/TintField.vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
@@ -90,7 +91,15 @@ const comb = computed(() => coat.value.comb ?? { peakMm: 7, depthMm: 3 });
         :of="limits.coatMm"
         label="Crumb coat"
         @update:model-value="(mm) => change('Crumb coat', { crumbMm: mm })"
-      /><template v-if="style.cover < 1">
+      /><template v-if="style.sideMm > 0 && style.crumbMm > 0"
+        >, coloured
+        <TintField
+          :model-value="coat.crumbTint"
+          label="Colour of the crumb coat"
+          @update:model-value="
+            (tint) => change('Colour of the crumb coat', { crumbTint: tint })
+          " /></template
+      ><template v-if="style.cover < 1">
         that hides
         <QuantityField
           :model-value="now.cover"

@@ -2,10 +2,10 @@
 import {
   builtUpMm,
   fillToBrim,
+  freezerMmFor,
   mouldMl,
   mouldOrders,
   setMould,
-  shelfMm,
   tierTimes,
   type Build,
   type CakePlan,
@@ -50,7 +50,7 @@ function choose(id: string): void {
 const highMm = computed(() => builtUpMm(tier.value));
 const offMm = computed(() => (tin.value ? tin.value.depthMm - highMm.value : 0));
 /** Without that much of a freezer the days find no room for it. */
-const freezerMm = computed(() => Math.ceil(shelfMm(tierPlan.value.mould, highMm.value) / 10) * 10);
+const freezerMm = computed(() => freezerMmFor(tierPlan.value.mould, highMm.value));
 const times = computed(() => {
   const { kitchen } = pantry.pantry;
   return tierTimes(tier.value, tierPlan.value, null, kitchen, props.build.day.chillIn).mould;

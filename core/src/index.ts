@@ -175,6 +175,8 @@ export * from './putright/frosting.ts';
 export * from './shopping/shopping.ts';
 export * from './shopping/spare-parts.ts';
 export * from './shopping/made-together.ts';
+export * from './shopping/baked-together.ts';
+export * from './shopping/used-over.ts';
 export * from './shopping/cake-days.ts';
 export * from './shopping/plan-shopping.ts';
 export * from './shopping/use-days.ts';

@@ -158,7 +158,7 @@ describe('toppings', () => {
     const { steps } = planBuild(build, pantry);
     if (!steps.ok) throw new Error(steps.problem);
     const at = (title: string): number => steps.value.findIndex((s) => s.title.includes(title));
-    const order = ['Pipe: piping', 'torch', 'Put on: shards', 'box it', 'last moment: berries'];
+    const order = ['Pipe: piping', 'torch', 'Put on: shards', 'Box it', 'last moment: berries'];
     const places = order.map(at);
     expect(places.every((place) => place >= 0)).toBe(true);
     expect([...places].sort((a, b) => a - b)).toEqual(places);

@@ -67,7 +67,7 @@ test('the whole bench sheet, with a timer over a reload', async ({ page }) => {
 test('a cake half done opens where the work stopped', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('article').filter({ hasText: 'Night watch' })).toContainText(
-    '9 of 37 steps done',
+    '9 of 38 steps done',
   );
   await page.getByRole('link', { name: 'Open Night watch' }).click();
   await page.getByRole('button', { name: 'To the bench' }).click();

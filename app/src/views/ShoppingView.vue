@@ -285,7 +285,11 @@ function save(): void {
               </tr>
             </template>
           </v-data-table>
-          <MadeAtOnce :together="answer.together" />
+          <MadeAtOnce
+            :together="answer.together"
+            :baked="answer.baked"
+            :used-over="answer.usedOver"
+          />
           <h2>On the labels</h2>
           <table class="labels">
             <tbody>

@@ -2,6 +2,7 @@ import type { BoardCover } from '../covers/fondant.ts';
 import { shellTargets } from '../heat/cooling.ts';
 import { handsOn } from '../labour/minutes.ts';
 import { phrase } from '../units/phrase.ts';
+import { cakeLine, washLine } from '../workflow/operation.ts';
 import { serveKey } from '../workflow/step-keys.ts';
 import { fondantOf } from './cover-steps.ts';
 import { heavyCaution, isHeavyLift } from './heavy.ts';
@@ -14,7 +15,7 @@ export interface ForRoad {
   highMm: number;
 }
 
-/** The board, everything that is finished on the cake, clearing up, and handing it over. */
+/** The board, everything that is finished on the cake, washing up, and handing it over. */
 export function closingSteps(
   finishing: readonly Step[],
   lastMoment: readonly Step[],
@@ -50,7 +51,7 @@ export function closingSteps(
         ]
       : []),
     ...finishing,
-    step('box', 'box', 'Serve', 'Clear up, box it and keep it cold', handsOn.box + handsOn.washUp, {
+    step('box', 'box', 'Serve', 'Box it and keep it cold', handsOn.box, {
       beside: !heavy,
       hazards: heavy ? ['heavy lift'] : [],
       lead: forRoad
@@ -76,6 +77,18 @@ export function closingSteps(
         ...(holdsAlcohol ? ['That it holds alcohol is written on the box'] : []),
       ],
       cautions: heavyCaution(totalG),
+    }),
+    step('wash-up', 'wash up', 'Serve', 'Wash up', handsOn.washUp, {
+      beside: true,
+      // a wait of the cold leaves hands free for it
+      line: forRoad ? washLine : cakeLine,
+      lead: phrase(
+        'Bowls, whisks, nozzles, tins, trays and the turntable, and the bench wiped down.',
+      ),
+      checks: [
+        'Nothing is missing: every pick, blade and nozzle that was out is back',
+        'No fat or sugar went down the drain: wiped out with paper first',
+      ],
     }),
     ...journey,
     ...lastMoment,

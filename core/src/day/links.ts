@@ -4,7 +4,7 @@ import type { Bowl } from '../bowls/bowls.ts';
 import { handsOnOf } from '../labour/hands-on.ts';
 import type { Spread } from '../pantry/types.ts';
 import type { SoakNeed } from '../soak/soak-needs.ts';
-import { cakeLine, isMadeReadyFor } from '../workflow/operation.ts';
+import { cakeLine, isMadeReadyFor, washLine } from '../workflow/operation.ts';
 import { ifThere } from '../working/staged.ts';
 import { keepingRows, spongeKeepsMin, syrupKeepsMin } from './keeping.ts';
 import { isCooling, waitOf } from './step-waits.ts';
@@ -178,6 +178,17 @@ function userOf(
   }
 }
 
+/** Washing up is done in the wait of the box, and before the cake leaves. */
+export function linkWashing(tasks: readonly DayTask[], stepAt: ReadonlyMap<string, Step>): void {
+  const washing = tasks.find(({ line }) => line?.id === washLine.id);
+  const onCake = tasks.filter(({ line }) => line?.id === cakeLine.id);
+  const boxAt = onCake.findIndex(({ stepKeys }) => stepAt.get(stepKeys.at(-1)!)?.kind === 'box');
+  const box = onCake[boxAt];
+  if (!washing || !box) return;
+  washing.after.push({ id: box.id, leastMin: -box.waitMin, mostMin: null });
+  onCake[boxAt + 1]?.after.push({ id: washing.id, leastMin: 0, mostMin: null });
+}
+
 /** The chain at the end begins when every tier and every tray is done. */
 export function linkCake(
   tasks: readonly DayTask[],
@@ -188,7 +199,7 @@ export function linkCake(
   const [first] = firstOf.get(cakeLine.id) ?? [];
   if (!first) return;
   for (const [lineId, last] of lastOf) {
-    if (lineId === cakeLine.id) continue;
+    if (lineId === cakeLine.id || lineId === washLine.id) continue;
     // a bowl, or what was made ready, is there for what takes it; where nothing is known to, for the end
     const isForOne = Boolean(last.line?.batchId ?? last.line?.preparedFor);
     if (isForOne && tasks.some((task) => task.after.some(({ id }) => id === last.id))) continue;

@@ -11,7 +11,7 @@ import { soakNeeds } from '../soak/soak-needs.ts';
 import { valueOf } from '../working/staged.ts';
 import { spongeKeepsMin } from './keeping.ts';
 import type { Serving } from './serving.ts';
-import { linkBowls, linkCake, linkMade, linkPrepared, linkSoaks } from './links.ts';
+import { linkBowls, linkCake, linkMade, linkPrepared, linkSoaks, linkWashing } from './links.ts';
 import { isCooling, waitOf } from './step-waits.ts';
 import type { DayTask } from './types.ts';
 
@@ -84,6 +84,7 @@ export function dayTasks(build: Build, plan: Timed, spreadOf: (id: string) => Sp
   linkSoaks(tasks, soakNeeds(build.tiers, plan.tiers));
   linkPrepared(tasks, stepAt);
   linkCake(tasks, lastOf, firstOf, stepAt);
+  linkWashing(tasks, stepAt);
   const table = steps.find(({ kind }) => kind === 'cut and serve');
   if (table) {
     tasks.push(servingTask(table, lastOf.get(cakeLine.id) ?? null, plan.serving?.outMin ?? 0));

@@ -2,7 +2,7 @@ import type { Step } from '../bench/steps.ts';
 import type { Build } from '../document/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
 import { keepingRows } from '../day/keeping.ts';
-import { dayCapacity, type DayTask } from '../day/types.ts';
+import { dayCapacity, type DayTask, type Placed } from '../day/types.ts';
 import { windowsBefore } from '../day/hours.ts';
 import { scheduleDay } from '../day/schedule.ts';
 import { dayTasks } from '../day/tasks.ts';
@@ -13,14 +13,20 @@ import type { Pantry } from '../pantry/types.ts';
 import { planBuild } from '../plan/plan.ts';
 import type { Plan } from '../plan/plan-types.ts';
 import { nothingCarved } from '../plan/shape.ts';
-import { ifThere } from '../working/staged.ts';
+import { ifThere, valueOf } from '../working/staged.ts';
+import type { BakedBatch } from './baked-together.ts';
+import { groupedBy } from './kept-groups.ts';
 import type { MadeBatch } from './made-together.ts';
+import type { OverBatch } from './used-over.ts';
 import { useDays, type UseDays } from './use-days.ts';
 
-/** What the plan of a cake's own days says to shopping: when it takes what, and when it makes what. */
+/** What the plan of a cake's own days says to shopping: when it takes what, when it makes and bakes what, and what of it is over. */
 export interface CakeDays {
   uses: UseDays;
   made: MadeBatch[];
+  baked: BakedBatch[];
+  /** What is over of its bowls. */
+  over: OverBatch[];
 }
 
 /** The plan of the days is improved in so many rounds: enough for days, where minutes do not count. */
@@ -51,13 +57,91 @@ export function cakeDays(
     rounds,
   });
   if (!answer.ok) return null;
-  const startOf = new Map(
-    answer.plan.placed.map(({ id, startMin }) => [id, deadline.getTime() + startMin * 60_000]),
-  );
+  const { placed } = answer.plan;
+  const timesOf = (at: (one: Placed) => number): ReadonlyMap<string, number> =>
+    new Map(placed.map((one) => [one.id, deadline.getTime() + at(one) * 60_000]));
+  const startOf = timesOf(({ startMin }) => startMin);
+  const handsOffOf = timesOf(({ handsEndMin }) => handsEndMin);
   return {
     uses: useDays(tasks, plan.steps.value, startOf, pantry),
     made: madeOf(build, plan, plan.steps.value, tasks, startOf, pantry),
+    baked: bakedOf(build, plan, tasks, startOf, pantry),
+    over: overOf(build, plan, plan.steps.value, tasks, handsOffOf, pantry),
   };
+}
+
+/** Tiers that bake, by the recipe of their batter. */
+function bakedOf(
+  build: Build,
+  plan: Plan,
+  tasks: readonly DayTask[],
+  startOf: ReadonlyMap<string, number>,
+  pantry: Pantry,
+): BakedBatch[] {
+  const own = build.tiers.flatMap((tier, i) => {
+    const bake = valueOf(plan.tiers[i]!.bake);
+    // what holds pieces is a batter of its own
+    if (!bake || bake.cakes.length === 0 || tier.inclusions.length > 0) return [];
+    const sponge = findRow(pantry, 'sponges', tier.spongeId);
+    const tin = findRow(pantry, 'tins', tier.tinId);
+    return [{ recipeId: sponge.recipeId, tier: { tierId: tier.id, sponge, tin, bake } }];
+  });
+  return [...groupedBy(own, ({ recipeId }) => recipeId)].flatMap(
+    ([recipeId, some]): BakedBatch[] => {
+      const baking = some.map(({ tier }) => tier);
+      const bakes = tasks.filter((task) =>
+        task.bakes?.some((id) => baking.some(({ tierId }) => tierId === id)),
+      );
+      const bakedAt = Math.min(...bakes.flatMap(({ id }) => startOf.get(id) ?? []));
+      const usedBy = lastTaken(new Set(bakes.map(({ id }) => id)), tasks, startOf);
+      if (!Number.isFinite(bakedAt) || !Number.isFinite(usedBy)) return [];
+      const { id, name, hazards } = findRow(pantry, 'recipes', recipeId);
+      const recipe = { id, name, hazards };
+      return [{ cakeId: build.id, cake: build.name, recipe, baking, bakedAt, usedBy }];
+    },
+  );
+}
+
+/** When the last of the tasks begins, or has hands off, that wait for some others. */
+function lastTaken(
+  ids: ReadonlySet<string>,
+  tasks: readonly DayTask[],
+  timeOf: ReadonlyMap<string, number>,
+): number {
+  const takers = tasks.filter(
+    (task) => !ids.has(task.id) && task.after.some(({ id }) => ids.has(id)),
+  );
+  return Math.max(-Infinity, ...takers.flatMap(({ id }) => timeOf.get(id) ?? []));
+}
+
+/** What is over of bowls without a colour, and what ran off into the tray, from when the last of them is used. */
+function overOf(
+  build: Build,
+  plan: Plan,
+  steps: readonly Step[],
+  tasks: readonly DayTask[],
+  handsOffOf: ReadonlyMap<string, number>,
+  pantry: Pantry,
+): OverBatch[] {
+  const larder = withGanaches(build, pantry);
+  return (valueOf(plan.bowls) ?? []).flatMap((bowl): OverBatch[] => {
+    const spread = ifThere(() => findRow(larder, 'spreads', bowl.spreadId));
+    const keys = new Set(
+      steps.filter(({ line }) => line.batchId === bowl.batchId).map(({ key }) => key),
+    );
+    const ids = new Set(
+      tasks.filter(({ stepKeys }) => stepKeys.some((key) => keys.has(key))).map(({ id }) => id),
+    );
+    const fromAt = lastTaken(ids, tasks, handsOffOf);
+    if (!spread || bowl.tint.trim() || !Number.isFinite(fromAt)) return [];
+    const { recipeId, name, keeping } = spread;
+    const ranOffG = bowl.uses.reduce((sum, use) => sum + (use.kind === 'tray' ? use.massG : 0), 0);
+    const of = (kind: OverBatch['kind'], massG: number): OverBatch[] =>
+      massG > 0
+        ? [{ cakeId: build.id, cake: build.name, recipeId, name, kind, massG, fromAt, keepsMin: keepingRows[keeping].fridgeMin }] // prettier-ignore
+        : [];
+    return [...of('left', bowl.leftG), ...of('run-off', ranOffG)];
+  });
 }
 
 /** Batches of a cake, with when they are made and last used. */
@@ -73,14 +157,8 @@ function madeOf(
   const taskOf = (key: string): DayTask | undefined =>
     tasks.find(({ stepKeys }) => stepKeys.includes(key));
   const startAt = (key: string): number | undefined => startOf.get(taskOf(key)?.id ?? '');
-  /** When the last of the tasks begins that wait for one of these. */
-  const lastUse = (keys: readonly string[]): number => {
-    const ids = new Set(keys.flatMap((key) => taskOf(key)?.id ?? []));
-    const takers = tasks.filter(
-      (task) => !ids.has(task.id) && task.after.some(({ id }) => ids.has(id)),
-    );
-    return Math.max(-Infinity, ...takers.flatMap(({ id }) => startOf.get(id) ?? []));
-  };
+  const lastUse = (keys: readonly string[]): number =>
+    lastTaken(new Set(keys.flatMap((key) => taskOf(key)?.id ?? [])), tasks, startOf);
   return plan.batches.flatMap((batch): MadeBatch[] => {
     const spread = ifThere(() => findRow(larder, 'spreads', batch.spreadId));
     const own = steps.filter(({ line }) => line.batchId === batch.id).map(({ key }) => key);

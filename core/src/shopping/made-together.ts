@@ -1,3 +1,5 @@
+import { groupedBy, isShared, keptGroups } from './kept-groups.ts';
+
 /** The batch of a filling or frosting of one cake, when it is made and last used by the plan of its days. Times in ms. */
 export interface MadeBatch {
   cakeId: string;
@@ -19,6 +21,7 @@ export interface MadeBatch {
 /** What several cakes take of one recipe, made at once. */
 export interface Together {
   id: string;
+  recipeId: string;
   name: string;
   /** When the first of them is made, ms. */
   madeAt: number;
@@ -40,29 +43,9 @@ export interface Together {
  * @param washMin washing bowl and whisk between two makings
  */
 export function madeTogether(batches: readonly MadeBatch[], washMin: number): Together[] {
-  const byRecipe = new Map<string, MadeBatch[]>();
-  for (const batch of batches) {
-    const own = byRecipe.get(batch.recipeId) ?? [];
-    byRecipe.set(batch.recipeId, [...own, batch]);
-  }
-  return [...byRecipe]
-    .flatMap(([, own]) => groupsOf(own).flatMap((group) => togetherOf(group, washMin)))
+  return [...groupedBy(batches, ({ recipeId }) => recipeId).values()]
+    .flatMap((own) => keptGroups(own, (one) => one).flatMap((group) => togetherOf(group, washMin)))
     .sort((a, b) => b.savesMin - a.savesMin);
-}
-
-/** Batches that can be made with the first of them, by when they are made. */
-function groupsOf(batches: readonly MadeBatch[]): MadeBatch[][] {
-  const groups: MadeBatch[][] = [];
-  for (const batch of [...batches].sort((a, b) => a.madeAt - b.madeAt)) {
-    const first = groups.at(-1)?.[0];
-    const isKept =
-      first !== undefined &&
-      batch.keepsMin !== null &&
-      (batch.usedBy - first.madeAt) / 60_000 <= batch.keepsMin;
-    if (isKept) groups.at(-1)!.push(batch);
-    else groups.push([batch]);
-  }
-  return groups;
 }
 
 /** Less is not worth a word, min. */
@@ -70,7 +53,7 @@ const worthMin = 5;
 
 function togetherOf(group: readonly MadeBatch[], washMin: number): Together[] {
   const [first] = group;
-  if (!first || new Set(group.map(({ cakeId }) => cakeId)).size < 2) return [];
+  if (!first || !isShared(group)) return [];
   const massG = group.reduce((sum, one) => sum + one.massG, 0);
   const apart = group.reduce((sum, { mixes }) => sum + mixes, 0);
   const mixes = Math.max(1, Math.ceil(massG / (first.largestMixG ?? Infinity) - 1e-9));
@@ -85,6 +68,7 @@ function togetherOf(group: readonly MadeBatch[], washMin: number): Together[] {
     ? [
         {
           id: `${first.recipeId}/${first.cakeId}`,
+          recipeId: first.recipeId,
           name: first.name,
           madeAt: first.madeAt,
           massG,

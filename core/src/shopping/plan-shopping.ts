@@ -6,7 +6,9 @@ import { planBuying } from '../plan/buying.ts';
 import { planBuild } from '../plan/plan.ts';
 import { nothingCarved } from '../plan/shape.ts';
 import type { CakeDays } from './cake-days.ts';
+import { bakedTogether, type BakedTogether } from './baked-together.ts';
 import { madeTogether, type Together } from './made-together.ts';
+import { usedOver, type UsedOver } from './used-over.ts';
 import { addDays } from '../units/days.ts';
 import { shoppingList, type ShoppingBuild, type ShoppingList } from './shopping.ts';
 
@@ -26,6 +28,10 @@ export interface ShoppingPlan extends ShoppingList {
   builds: ShoppedBuild[];
   /** Bowls that several of the cakes take and that can be made at once. */
   together: Together[];
+  /** Layers of one batter that several of them take and that can be baked at once. */
+  baked: BakedTogether[];
+  /** What is over of one and goes into another. */
+  usedOver: UsedOver[];
 }
 
 /**
@@ -64,11 +70,24 @@ export function planShopping(
       problem: ingredients.ok ? null : ingredients.problem,
     });
   }
-  const made = builds.flatMap(({ id }) => days[id]?.made ?? []);
+  const known = builds.flatMap(({ id }) => days[id] ?? []);
+  const made = known.flatMap((one) => one.made);
+  const together = madeTogether(made, pantry.kitchen.washMin);
+  const holds = new Map(shopped.map(({ id, allergens }) => [id, allergens]));
   return {
     ...shoppingList(lists, pantry.foods),
     builds: shopped,
-    together: madeTogether(made, pantry.kitchen.washMin),
+    together,
+    baked: bakedTogether(
+      known.flatMap((one) => one.baked),
+      pantry.kitchen,
+    ),
+    usedOver: usedOver(
+      known.flatMap(({ over }) => over),
+      made,
+      together,
+      holds,
+    ),
   };
 }
 

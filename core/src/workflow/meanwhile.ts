@@ -1,4 +1,5 @@
 import type { DayTask } from '../day/types.ts';
+import { lengthOf } from '../day/usage.ts';
 
 /**
  * Steps that hands can take up while something waits: of every task whose forerunners are done, the
@@ -15,12 +16,22 @@ export function freeSteps(
   waiting: ReadonlySet<string>,
   at: string,
 ): string[] {
+  const taskAt = new Map(tasks.map((task) => [task.id, task]));
   const isOver = new Map(
     tasks.map((task) => [task.id, task.stepKeys.every((key) => done.has(key))]),
   );
+  /** Hands are off it, and what follows may begin as soon as they are. */
+  const isLeft = ({ id, leastMin }: DayTask['after'][number]): boolean => {
+    const before = taskAt.get(id)!;
+    return (
+      leastMin < 0 &&
+      leastMin <= before.handsMin - lengthOf(before) &&
+      before.stepKeys.every((key) => done.has(key) || waiting.has(key))
+    );
+  };
   return tasks.flatMap((task) => {
     if (isOver.get(task.id) || task.stepKeys.includes(at)) return [];
-    if (task.after.some(({ id }) => isOver.get(id) === false)) return [];
+    if (task.after.some((one) => isOver.get(one.id) === false && !isLeft(one))) return [];
     const next = task.stepKeys.find((key) => !done.has(key));
     return next === undefined || waiting.has(next) ? [] : [next];
   });

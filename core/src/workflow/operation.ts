@@ -16,7 +16,7 @@ export const operationKinds = [
   'transfer', 'cover', 'panel', 'score', 'stud', 'paint', 'dust', 'glaze', 'spray', 'dry', 'pour',
   'drip', 'flood', 'pipe', 'pipe piece on tray', 'break up', 'place topping', 'heap', 'torch',
   'cut dowels', 'insert dowel', 'stack tier', 'rod', 'box', 'drive', 'place at the venue', 'measure',
-  'count out', 'cut and serve',
+  'count out', 'wash up', 'cut and serve',
 ] as const; // prettier-ignore
 export type OperationKind = (typeof operationKinds)[number];
 
@@ -58,6 +58,8 @@ const line = (id: string, more: Partial<Line> = {}): Line => ({
 
 export const cakeLine = line('cake');
 export const sawLine = line('saw');
+/** Washing up while the boxed cake gets cold. */
+export const washLine = line('wash');
 export const tierLine = (tierId: string): Line => line(tierId, { tierId });
 export const batchLine = (batchId: string): Line => line(`bowl/${batchId}`, { batchId });
 /** What is taken at the last moment is made ready by itself. */

@@ -22,7 +22,8 @@ const dated = (build: Build, id: string, serveAt: string): Build => ({
   name: id.toUpperCase(),
   brief: { ...build.brief, serveAt },
 });
-const plain = (id: string, serveAt: string): Build => dated(newBuild(), id, serveAt);
+const plain = (id: string, serveAt: string): Build =>
+  dated(newBuild('x', 'X', '2027-05-03T09:30:00Z'), id, serveAt);
 
 describe('layers of one batter', () => {
   const daysOf = (builds: Build[]) =>
@@ -149,7 +150,7 @@ describe('washing up', () => {
     expect(wash!.endMin).toBeLessThanOrEqual(road!.startMin);
   });
   it('is in one go with the box where nothing waits, and takes its minutes once', () => {
-    const fresh = newBuild();
+    const fresh = newBuild('x', 'X', '2027-05-03T09:30:00Z');
     const build = { ...fresh, journey: { ...fresh.journey, byRoad: false } };
     const steps = stepsOf(planBuild(build, pantry));
     const keys = steps.map(({ key }) => key);

@@ -1,4 +1,5 @@
 import type { Tier } from '../document/types.ts';
+import type { BatterMixing } from '../oven/mixings.ts';
 import type { TierLoad } from '../oven/tier-loads.ts';
 import type { Pantry, Recipe, Sponge, Tin } from '../pantry/types.ts';
 import type { ScaledRecipe } from '../recipes/scale.ts';
@@ -15,6 +16,9 @@ export interface BakeContext {
   scaled: ScaledRecipe;
   bake: BakePlan;
   loads: readonly TierLoad[];
+  /** Batters of all tiers, and what the tiers are called. */
+  mixings: readonly BatterMixing[];
+  tierNames: ReadonlyMap<string, string>;
   times: TierTimes;
   pantry: Pantry;
 }

@@ -1,6 +1,7 @@
 import type { InclusionWay, Tier } from '../document/types.ts';
 import { doneC } from '../heat/bake-time.ts';
 import { handsOn } from '../labour/minutes.ts';
+import type { BatterMixing } from '../oven/mixings.ts';
 import type { TierLoad } from '../oven/tier-loads.ts';
 import type { BakedCake } from '../tins/bake.ts';
 import { phrase } from '../units/phrase.ts';
@@ -11,26 +12,51 @@ import { holdsCaution } from './holds-caution.ts';
 import { takenOf } from './recipe-steps.ts';
 import { ovenCaution, step, type Amount, type ListItem, type Step } from './steps.ts';
 
+/** A step of a load, and when in it: tins for somebody else's batter, batter, oven, out. */
+export interface LoadStep {
+  load: number;
+  phase: number;
+  step: Step;
+}
+
+/** What tiers of one load do together: mixed and filled, baked, turned out. */
+const phaseOf = ({ kind }: Step): number => (kind === 'bake' ? 1 : kind === 'turn out' ? 2 : 0);
+
 /** From the ingredients to cold cakes, load by load of the oven. */
-export const bakeSteps = (context: BakeContext): { load: number; steps: Step[] }[] =>
-  context.loads.map((load, i) => ({
-    load: load.index,
-    steps: [
-      ...preparing(context, load, i),
-      fillStep(context, load),
-      ...ovenSteps(context, load, i),
-    ].map((one) => ({
-      ...one,
-      line: loadLine(load.index),
-      wholeKey: wholeKeyOf(context.tier, one),
-    })),
-  }));
+export const bakeSteps = (context: BakeContext): LoadStep[] =>
+  context.loads.flatMap((load, i) => {
+    const mixing = context.mixings.find(
+      (one) =>
+        one.load === load.index && one.parts.some(({ tierId }) => tierId === context.tier.id),
+    );
+    const isGuest = mixing !== undefined && mixing.parts[0]!.tierId !== context.tier.id;
+    const lined = lineStep(context, load);
+    const own: [number, Step][] = isGuest
+      ? [[load.reused > 0 ? 0 : -1, lined]]
+      : preparing(context, load, i, lined, mixing ?? null).map((one) => [0, one]);
+    return [
+      ...own,
+      ...[fillStep(context, load), ...ovenSteps(context, load, i)].map((one): [number, Step] => [
+        phaseOf(one),
+        one,
+      ]),
+    ].map(([phase, one]) => ({
+      load: load.index,
+      phase,
+      step: { ...one, line: loadLine(load.index), wholeKey: wholeKeyOf(context.tier, one) },
+    }));
+  });
 
 /** Batter and tins: lined while the oven heats, or once they are out of the load before. */
-function preparing(context: BakeContext, load: TierLoad, i: number): Step[] {
-  const lined = lineStep(context, load);
-  if (load.mixed.length === 0) return [lined];
-  const weighed = mixingSteps(context, load, i);
+function preparing(
+  context: BakeContext,
+  load: TierLoad,
+  i: number,
+  lined: Step,
+  mixing: BatterMixing | null,
+): Step[] {
+  if (!mixing) return [lined];
+  const weighed = mixingSteps(context, mixing, i);
   const mixed = weighed.pop()!;
   return load.reused > 0 ? [...weighed, mixed, lined] : [...weighed, lined, mixed];
 }

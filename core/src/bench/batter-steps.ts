@@ -1,7 +1,7 @@
 import { isFoldedIn } from '../batter/pieces.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { widthMm } from '../outline/outline.ts';
-import { mixingOf, type TierLoad } from '../oven/tier-loads.ts';
+import type { BatterMixing } from '../oven/mixings.ts';
 import type { BakedCake } from '../tins/bake.ts';
 import { isBeatenWarm } from '../pantry/beaten-warm.ts';
 import { foodOf } from '../pantry/find.ts';
@@ -12,32 +12,43 @@ import { keyOf, type BakeContext } from './bake-context.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { partSteps } from './part-steps.ts';
 import { linesOf, takenBy, takenOf } from './recipe-steps.ts';
-import { step, type Step } from './steps.ts';
+import { step, type Amount, type Step } from './steps.ts';
 
 const sumOf = (cakes: readonly BakedCake[], of: (cake: BakedCake) => number): number =>
   cakes.reduce((total, cake) => total + of(cake), 0);
 
-/** Weighing out and mixing the batter of the loads that share it; mixing is the last of them. */
-export function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number): Step[] {
-  const { tier, recipe, scaled, bake, pantry } = context;
-  const { foods, kitchen, recipes } = pantry;
+/**
+ * Weighing out and mixing a batter, for the first of the tiers that share it; mixing is the last of them.
+ *
+ * @param i which of the tier's loads it is for, from 0
+ */
+export function mixingSteps(
+  context: BakeContext,
+  { parts, makesG, mixes }: BatterMixing,
+  i: number,
+): Step[] {
+  const { tier, recipe, scaled, bake, pantry, tierNames } = context;
+  const { mixed } = parts[0]!;
+  const sharedBy = parts.slice(1).map(({ tierId }) => tierId);
+  const { foods, recipes } = pantry;
   const at = `${tier.id}/cake`;
   const isMachined = recipe.hazards.includes('running machine');
-  const batterG = sumOf(mixed, (cake) => cake.batterG);
+  const batterOf = (cakes: readonly BakedCake[]): number => sumOf(cakes, (cake) => cake.batterG);
+  const batterG = parts.reduce((sum, part) => sum + batterOf(part.mixed), 0);
   const foldedG = sumOf(mixed, (cake) => cake.foldedG);
   const folded = tier.inclusions.flatMap((inclusion, k) =>
     isFoldedIn(inclusion) ? [{ inclusion, massG: sumOf(mixed, (cake) => cake.piecesG[k]!) }] : [],
   );
-  const { share, mixes } = mixingOf(mixed, bake, recipe, kitchen);
-  const whole = mixed.length === bake.cakes.length;
-  const each = mixes === 1 && whole ? scaled : scaleRecipe(recipe, (scaled.makesG * share) / mixes);
+  const whole = sharedBy.length === 0 && mixed.length === bake.cakes.length;
+  const each = mixes === 1 && whole ? scaled : scaleRecipe(recipe, makesG / mixes);
   const warm = isMachined
     ? each.ingredients.flatMap(({ name, foodId }) => {
         const food = foodOf(foods, foodId);
         return food && isBeatenWarm(food) ? [name] : [];
       })
     : [];
-  const grown = Math.max(1, Math.sqrt(topScale(tier.outline) * share));
+  const own = batterOf(mixed);
+  const grown = Math.sqrt(topScale(tier.outline) * parts[0]!.share * (own > 0 ? batterG / own : 1));
   return [
     ...partSteps(
       i === 0 ? tier.id : `${tier.id}/load-${i + 1}`,
@@ -54,6 +65,7 @@ export function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number
       handsOn.weigh,
       {
         part: at,
+        sharedBy,
         beside: true,
         lead:
           mixes > 1
@@ -87,9 +99,10 @@ export function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number
       'mix',
       'Bake',
       'Mix the batter',
-      handsOn.batter * Math.max(grown, mixes),
+      handsOn.batter * Math.max(1, grown, mixes),
       {
         part: at,
+        sharedBy,
         lead: phrase(
           `${mixes > 1 ? `${mixes} times, one after the other. ` : ''}${recipe.steps.join(' ')}`,
         ),
@@ -100,6 +113,14 @@ export function mixingSteps(context: BakeContext, { mixed }: TierLoad, i: number
             kind: 'bowl',
             figure: whole ? `${tier.id}/batter` : null,
           },
+          ...(sharedBy.length === 0
+            ? []
+            : parts.map((part): Amount => ({
+                label: `of it for ${tierNames.get(part.tierId) ?? ''}`,
+                value: batterOf(part.mixed),
+                kind: 'bowl',
+                figure: null,
+              }))),
         ],
         checks: ['No dry flour shows', 'The batter is smooth, not grainy'],
         cautions: recipe.caution ? [phrase(recipe.caution)] : [],

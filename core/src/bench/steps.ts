@@ -100,6 +100,8 @@ export interface Step {
   /** The tier it is about, and which of its layers, by their place from below; none for no one of them. */
   tierId: string | null;
   layers: readonly number[];
+  /** Other tiers that share what is made at it. */
+  sharedBy: readonly string[];
   chapter: Chapter;
   part: string | null;
   title: string;
@@ -160,6 +162,7 @@ export const step = (
   line: cakeLine,
   tierId: null,
   layers: [],
+  sharedBy: [],
   chapter,
   part: null,
   title,

@@ -80,25 +80,12 @@ export function tierLoads(
 /** Batter stands no higher in the mixer's bowl than this, or it climbs out, share (trade custom). */
 const bowlShare = 0.6;
 
-/** One batter: its share of all that the tier is baked from, in so many equal mixings. */
-export interface Mixing {
-  share: number;
-  mixes: number;
-}
-
-/** How the batter for some cakes of a tier is mixed: no fuller than the mixer's bowl holds. */
-export function mixingOf(
-  mixed: readonly BakedCake[],
-  bake: BakePlan,
+/** In how many equal mixings so much batter is made, mL: no fuller than the mixer's bowl holds. */
+export const mixesFor = (
+  ml: number,
   { hazards }: Pick<Recipe, 'hazards'>,
-  kitchen: Pick<Kitchen, 'mixerMl'>,
-): Mixing {
-  const ml = mixed.reduce((sum, { batterMl }) => sum + batterMl, 0);
-  const g = mixed.reduce((sum, { batterG }) => sum + batterG, 0);
-  return {
-    share: bake.batterG > 0 ? g / bake.batterG : 1,
-    mixes: hazards.includes('running machine')
-      ? Math.max(1, Math.ceil(ml / (kitchen.mixerMl * bowlShare) - 0.02))
-      : 1,
-  };
-}
+  { mixerMl }: Pick<Kitchen, 'mixerMl'>,
+): number =>
+  hazards.includes('running machine')
+    ? Math.max(1, Math.ceil(ml / (mixerMl * bowlShare) - 0.02))
+    : 1;

@@ -1,10 +1,10 @@
 import { colourName, type TintNote } from '../colour/tint-note.ts';
 import { fondantTinted } from '../covers/fondant.ts';
-import type { Tier } from '../document/types.ts';
-import { mixingOf, tierLoads, type Mixing } from '../oven/tier-loads.ts';
+import { batterMixings } from '../oven/mixings.ts';
 import { fondantId, foodOf } from '../pantry/find.ts';
 import { prepFor, preparedFrom } from '../pantry/prepared.ts';
 import type { Food } from '../pantry/types.ts';
+import { mixedTiers } from './mixed-tiers.ts';
 import type { Work } from './work.ts';
 import type { ShapePlan } from './shape-plan.ts';
 import { mixedG, otherMixings } from '../others/mixings.ts';
@@ -96,21 +96,10 @@ export function planIngredients(
     .flatMap((tier) => [tier.bake, tier.batterRecipe, tier.others])
     .find((stage) => !stage.ok);
   if (failed && !failed.ok) return failed;
-  const { recipes, foods } = pantry;
+  const { foods } = pantry;
   const rowOf = (id: string | null): Food | null => foodOf(foods, id) ?? null;
   const made = (recipeId: string | null, makesG: number, mixes = 1): ScaledIngredient[] =>
     madeOf(pantry, recipeId, makesG, mixes);
-  /** Batter as it is mixed: for its loads, and no fuller than the mixer holds. */
-  const mixingsOf = (tier: Tier, i: number): Mixing[] => {
-    const bake = valueOf(tiers[i]!.bake);
-    const tin = pantry.tins.find(({ id }) => id === tier.tinId);
-    const sponge = pantry.sponges.find(({ id }) => id === tier.spongeId);
-    const recipe = recipes.find(({ id }) => id === sponge?.recipeId);
-    if (!bake || !tin || !sponge || !recipe) return [{ share: 1, mixes: 1 }];
-    return tierLoads(tier.id, tin, bake, oven, pantry.kitchen, sponge.waitMin)
-      .filter(({ mixed }) => mixed.length > 0)
-      .map(({ mixed }) => mixingOf(mixed, bake, recipe, pantry.kitchen));
-  };
   const loose = (
     name: string,
     massG: number,
@@ -129,13 +118,12 @@ export function planIngredients(
       ...soakNeeds(build.tiers, tiers).flatMap(({ recipeId, massG }) =>
         made(recipeId, weighedUp(massG)),
       ),
+      ...batterMixings(mixedTiers(build, tiers, oven, pantry), pantry.kitchen).flatMap(
+        ({ recipeId, makesG, mixes }) => made(recipeId, makesG, mixes),
+      ),
       ...build.tiers.flatMap((tier, i) => {
         const plan = tiers[i]!;
-        const batter = valueOf(plan.batterRecipe)!;
         return [
-          ...mixingsOf(tier, i).flatMap(({ share, mixes }) =>
-            made(batter.recipeId, batter.makesG * share, mixes),
-          ),
           ...withInsets(valueOf(plan.others)!).flatMap((other) =>
             other.row.form === 'bought'
               ? loose(other.row.name, other.ownG, other.row.allergens)

@@ -1,5 +1,6 @@
 import { bakeSteps } from '../bench/bake-steps.ts';
 import { cutSteps } from '../bench/cut-steps.ts';
+import { batterMixings } from '../oven/mixings.ts';
 import { tierLoads } from '../oven/tier-loads.ts';
 import { bowlSteps } from '../bench/bowl-steps.ts';
 import { soakMaking } from '../bench/soak-steps.ts';
@@ -43,6 +44,7 @@ import { coldestCoatC } from '../heat/cooling.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Kitchen } from '../pantry/types.ts';
 import type { Work } from './work.ts';
+import { mixedTiers } from './mixed-tiers.ts';
 import type { CakePlan } from './plan-types.ts';
 import type { TierTimes } from '../times/tier-times.ts';
 import { kitOf } from '../support/ways.ts';
@@ -50,9 +52,6 @@ import { cakeLine, onLine, sawLine, tierLine, type Line } from '../workflow/oper
 import { attempt, ifThere, valueOf, type Staged } from '../working/staged.ts';
 
 const lowered = (title: string): string => title.charAt(0).toLowerCase() + title.slice(1);
-
-/** What tiers of one load do together: mixed and filled, baked, turned out. */
-const phaseOf = ({ kind }: Step): number => (kind === 'bake' ? 1 : kind === 'turn out' ? 2 : 0);
 
 /** Chilled until its slowest tier is cold, where it goes on the road cold. */
 const forRoad = (
@@ -127,13 +126,17 @@ export function planSteps(
     // shelves are taken out for what is taller than one of them
     const shelfMm = Math.min(tally.heightMm + overBoxMm, build.day.fridgeMm);
     const several = tiers.length > 1;
+    const tierNames = new Map(build.tiers.map(({ id, name }) => [id, name]));
+    const mixings = batterMixings(mixedTiers(build, tiers, oven, pantry), pantry.kitchen);
     /** Steps about one tier, which say so where there are several. */
     const named = (steps: Step[], i: number, on: Line | null = null): Step[] =>
       steps.map((step) => ({
         ...step,
         line: on && step.line === cakeLine ? on : step.line,
         tierId: build.tiers[i]!.id,
-        title: several ? `${build.tiers[i]!.name}: ${lowered(step.title)}` : step.title,
+        title: several
+          ? `${[build.tiers[i]!.id, ...step.sharedBy].map((id) => tierNames.get(id)).join(', ')}: ${lowered(step.title)}`
+          : step.title,
       }));
     const baking = tiers.map((plan, i) => {
       const tier = build.tiers[i]!;
@@ -152,11 +155,13 @@ export function planSteps(
         scaled: valueOf(plan.batterRecipe)!,
         bake,
         loads: tierLoads(tier.id, tin, bake, oven, pantry.kitchen, sponge.waitMin),
+        mixings,
+        tierNames,
         times: times[i]!,
         pantry,
       };
       return {
-        loads: bakeSteps(context).map(({ load, steps }) => ({ load, steps: named(steps, i) })),
+        loads: bakeSteps(context).map((one) => ({ ...one, step: named([one.step], i)[0]! })),
         cuts: cutSteps(context),
       };
     });
@@ -175,7 +180,6 @@ export function planSteps(
       // in the order of the oven, whatever tier a load is of
       ...baking
         .flatMap(({ loads }) => loads)
-        .flatMap(({ load, steps }) => steps.map((step) => ({ load, step, phase: phaseOf(step) })))
         .sort((a, b) => a.load - b.load || a.phase - b.phase)
         .map(({ step }) => step),
       ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish, pantry)),

@@ -1,7 +1,7 @@
 import { spongeKeepsMin } from '../day/keeping.ts';
 import { handsOn } from '../labour/minutes.ts';
 import { planLoads, type OvenPlan, type TierBaking } from '../oven/loads.ts';
-import { mixingOf, tierLoads } from '../oven/tier-loads.ts';
+import { mixesFor, tierLoads } from '../oven/tier-loads.ts';
 import type { Kitchen, Recipe } from '../pantry/types.ts';
 import { groupedBy, isShared, keptGroups, type Keeping } from './kept-groups.ts';
 
@@ -102,20 +102,16 @@ function costOf(
   const oven = planLoads(baking, kitchen);
   const mixings = baking.flatMap(({ tierId, tin, bake, sponge }) =>
     tierLoads(tierId, tin, bake, oven, kitchen, sponge.waitMin).flatMap(({ index, mixed }) =>
-      mixed.length > 0 ? [{ index, mixed, bake }] : [],
+      mixed.length > 0 ? [{ index, mixed }] : [],
     ),
   );
-  const mixesOf = (some: typeof mixings): number => {
-    const [first] = some;
-    return first
-      ? mixingOf(some.flatMap(({ mixed }) => mixed), first.bake, recipe, kitchen).mixes // prettier-ignore
-      : 0;
-  };
+  const mlOf = (some: typeof mixings): number =>
+    some.flatMap(({ mixed }) => mixed).reduce((sum, { batterMl }) => sum + batterMl, 0);
   const groups = asOne
     ? [...groupedBy(mixings, ({ index }) => index).values()]
     : mixings.map((one) => [one]);
   return {
-    mixes: groups.reduce((sum, group) => sum + mixesOf(group), 0),
+    mixes: groups.reduce((sum, group) => sum + mixesFor(mlOf(group), recipe, kitchen), 0),
     loads: oven.loads.length,
     ovenMin: hotMin(oven, kitchen),
   };

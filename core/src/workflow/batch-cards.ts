@@ -45,13 +45,18 @@ interface Made {
   pantry: Pantry;
 }
 
-/** Steps of each batter of a tier, from weighing it out to the tins it goes into. */
-function mixingsOf(steps: readonly Step[], tierId: string): Step[][] {
+/** Steps of each batter, from weighing it out to the tins of all tiers that it goes into. */
+function mixingsOf(steps: readonly Step[]): Step[][] {
   const mixings: Step[][] = [];
+  const lastOf = new Map<string, Step[]>();
   for (const step of steps) {
-    if (step.tierId !== tierId || step.line.load === null) continue;
-    if (step.kind === 'weigh') mixings.push([step]);
-    else if (step.kind === 'mix' || step.kind === 'fill tin') mixings.at(-1)?.push(step);
+    const { kind, tierId, sharedBy } = step;
+    if (tierId === null || step.line.load === null) continue;
+    if (kind === 'weigh') {
+      const mixing = [step];
+      mixings.push(mixing);
+      for (const id of [tierId, ...sharedBy]) lastOf.set(id, mixing);
+    } else if (kind === 'mix' || kind === 'fill tin') lastOf.get(tierId)?.push(step);
   }
   return mixings;
 }
@@ -107,27 +112,32 @@ export function batchCards({ build, plan, steps, tasks, placed, pantry }: Made):
   };
   const bowls: readonly Bowl[] = valueOf(plan.bowls) ?? [];
   const batches: readonly Batch[] = plan.batches;
+  const allMixings = mixingsOf(steps);
+  const isShared = (own: readonly Step[]): boolean => own[0]!.sharedBy.length > 0;
+  const nameOf = (id: string | null): string =>
+    build.tiers.find((tier) => tier.id === id)?.name ?? '';
   const cards = [
     ...build.tiers.flatMap((tier) => {
       const sponge = ifThere(() => findRow(larder, 'sponges', tier.spongeId));
-      const mixings = mixingsOf(steps, tier.id);
+      const mixings = allMixings.filter(([first]) => first!.tierId === tier.id);
       return sponge
         ? mixings.flatMap((own, k) =>
             card(
               own[0]!.key,
-              `${tier.name}: ${sponge.name}${mixings.length > 1 ? `, batch ${k + 1} of ${mixings.length}` : ''}`,
+              `${[tier.id, ...own[0]!.sharedBy].map(nameOf).join(', ')}: ${sponge.name}${mixings.length > 1 ? `, batch ${k + 1} of ${mixings.length}` : ''}`,
               sponge.recipeId,
               own.filter(({ kind }) => kind !== 'fill tin'),
               {
                 mixes: own[0]!.list[0]?.times ?? 1,
-                makeG: own
-                  .filter(({ kind }) => kind === 'mix')
-                  .flatMap(({ amounts }) => amounts)
-                  .reduce((sum, { value }) => sum + value, 0),
+                makeG: own.find(({ kind }) => kind === 'mix')?.amounts[0]?.value ?? 0,
                 goesInto: own
                   .filter(({ kind }) => kind === 'fill tin')
-                  .flatMap(({ amounts }) => amounts)
-                  .map(({ label, value }) => ({ label, massG: value })),
+                  .flatMap(({ tierId, amounts }) =>
+                    amounts.map(({ label, value }) => ({
+                      label: isShared(own) ? `${nameOf(tierId)}: ${label}` : label,
+                      massG: value,
+                    })),
+                  ),
               },
             ),
           )

@@ -8,11 +8,13 @@ import {
   dripPatterns,
   dripTools,
   limits,
+  modelledForms,
   newCut,
   nozzleForms,
   picks,
   pipedForms,
   pipedPlaces,
+  sideArrangements,
   tones,
   toppingKinds,
   type Carving,
@@ -137,6 +139,20 @@ export const anyTopping: fc.Arbitrary<Topping> = fc.record({
   densityGPerMl: between(limits.inclusionDensity),
   lengthMm: between(limits.apartMm),
   allergens: fc.subarray([...allergens]),
+  side: orNull(
+    fc.record({
+      arrangement: fc.constantFrom(...sideArrangements),
+      upMm: between(limits.upMm),
+      toMm: between(limits.upMm),
+      startShare: between(limits.shift),
+      turnShare: between(limits.turn),
+      spots: fc.constantFrom<[number, number][]>([], [[0.5, 40], [900, 900]]), // prettier-ignore
+      dabSpreadId: orNull(idOf(pantry.spreads)),
+    }),
+  ),
+  modelled: orNull(
+    fc.record({ form: fc.constantFrom(...modelledForms), tint: fc.constantFrom('', 'ivory') }),
+  ),
 });
 
 export const spot = fc.tuple(between(limits.dowelPlace), between(limits.dowelPlace));

@@ -216,6 +216,7 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
       }),
       fondant: orNull(
         fc.record({
+          way: fc.constantFrom('draped' as const, 'panels' as const),
           mm: between(limits.fondantMm),
           allowanceMm: between(limits.allowanceMm),
           tint: fc.constantFrom('', 'ivory'),

@@ -182,7 +182,7 @@ describe('the plan of a carved tier', () => {
     const groove = newCut('groove', 'g', { radiusMm: 100, widthMm: 200, heightMm: 100 });
     const plan = await planCarved(
       carvedBuild([groove, slope(), deep], (build) => {
-        build.tiers[0]!.fondant = { mm: 3, allowanceMm: 30, tint: '' };
+        build.tiers[0]!.fondant = { way: 'draped', mm: 3, allowanceMm: 30, tint: '' };
         build.tiers[0]!.carving!.cuts.push({
           ...base,
           id: 'waist',

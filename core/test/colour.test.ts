@@ -75,7 +75,7 @@ describe('gel for a colour', () => {
   it('is weighed at the bowl, kneaded into fondant, and on the shopping list', () => {
     const build = built((b) => {
       b.tiers[0]!.coat.tint = 'Deep blue';
-      b.tiers[0]!.fondant = { mm: 4, allowanceMm: 15, tint: 'rose' };
+      b.tiers[0]!.fondant = { way: 'draped', mm: 4, allowanceMm: 15, tint: 'rose' };
     });
     const plan = planBuild(build, pantry);
     if (!plan.steps.ok || !plan.ingredients.ok || !plan.bowls.ok) throw new Error('no plan');
@@ -123,7 +123,7 @@ describe('a colour is seen', () => {
     };
     expect(top(() => undefined)).toBe('ivory');
     expect(top((b) => (b.tiers[0]!.coat.tint = 'rose'))).toBe('#f3c4cf');
-    expect(top((b) => (b.tiers[0]!.fondant = { mm: 4, allowanceMm: 10, tint: 'deep blue' }))).toBe('#1e2a52'); // prettier-ignore
+    expect(top((b) => (b.tiers[0]!.fondant = { way: 'draped', mm: 4, allowanceMm: 10, tint: 'deep blue' }))).toBe('#1e2a52'); // prettier-ignore
     expect(top((b) => (b.tiers[0]!.pour = newPour('dark-equal')))).toBe('ganache');
     const drip = (floodMm: number) => top((b) => (b.tiers[0]!.drip = { ...newDrip('white-three'), floodMm, tint: 'rose' })); // prettier-ignore
     expect(drip(2)).toBe('#f3c4cf');
@@ -190,7 +190,7 @@ describe('names of colours', () => {
       tier!.coat.tint = 'Rose';
       tier!.coat.crumbTint = 'rose';
       tier!.gaps[1]!.tint = ' rose ';
-      tier!.fondant = { mm: 3, allowanceMm: 10, tint: 'rose' };
+      tier!.fondant = { way: 'draped', mm: 3, allowanceMm: 10, tint: 'rose' };
       b.piping = [{ ...b.piping[0]!, id: 'p', name: 'border', spreadId: null, tint: 'rose', massG: 20, pieces: 0, lineMm: 0, piped: null }]; // prettier-ignore
     });
     expect(colourOf(build.colours, 'ROSE ')!.hex).toBe('#f3c4cf');

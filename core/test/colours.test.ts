@@ -287,7 +287,7 @@ describe('mixings', () => {
 
 describe('covers', () => {
   it('of fondant are a disc as wide as the cake, its height twice and the allowance', () => {
-    const t = { ...tier(), fondant: { mm: 4, allowanceMm: 15, tint: '' } };
+    const t = { ...tier(), fondant: { way: 'draped' as const, mm: 4, allowanceMm: 15, tint: '' } };
     const plan = planFondant(t, { kind: 'round', diameterMm: 213 }, 110)!;
     expect(plan.sheet.acrossMm).toBeCloseTo(213 + 220 + 30, 1);
     expect(plan.rolledG).toBeCloseTo(((Math.PI * plan.sheet.acrossMm ** 2) / 4) * 4 * 1.4e-3, 6);
@@ -303,7 +303,7 @@ describe('covers', () => {
   it('raise and widen the cake, and weigh in', () => {
     const build = fresh();
     const bare = planBuild(structuredClone(build), pantry);
-    build.tiers[0]!.fondant = { mm: 4, allowanceMm: 15, tint: '' };
+    build.tiers[0]!.fondant = { way: 'draped' as const, mm: 4, allowanceMm: 15, tint: '' };
     const covered = planBuild(build, pantry);
     expect(covered.tally.heightMm - bare.tally.heightMm).toBeCloseTo(4, 9);
     expect(covered.tally.widthMm - bare.tally.widthMm).toBeCloseTo(8, 9);

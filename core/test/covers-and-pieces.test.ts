@@ -10,7 +10,7 @@ import { areaMm2, findRow, newBuild, perimeterMm, startingPantry, type Outline, 
 const pantry = startingPantry();
 const covered = (mm: number, allowanceMm: number): Tier => {
   const [tier] = newBuild('b', 'b', '2027-05-03T09:30:00Z').tiers;
-  tier!.fondant = { mm, allowanceMm, tint: '' };
+  tier!.fondant = { way: 'draped', mm, allowanceMm, tint: '' };
   return tier!;
 };
 const round = (diameterMm: number): Outline => ({ kind: 'round', diameterMm });

@@ -98,8 +98,8 @@ describe('toppings', () => {
         const plan = planBuild(build, pantry);
         plan.tiers.forEach((tier, i) => {
           const above = plan.tiers[i + 1]?.finished;
-          for (const { places, topping } of tier.finish.toppings)
-            for (const place of places) {
+          for (const { places, topping, onSide } of tier.finish.toppings)
+            for (const place of onSide ? [] : places) {
               expect(contains(tier.finished, place, 1)).toBe(true);
               const kept = above && grow(above, topping.acrossMm / 2 - 1);
               if (kept && topping.arrangement !== 'free')

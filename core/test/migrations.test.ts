@@ -13,6 +13,7 @@ import {
   buildFrom11,
   buildFrom12,
   buildFrom13,
+  buildFrom14,
   buildVersion,
   migrate,
   readBuildFile,
@@ -43,6 +44,7 @@ const steps: [number, (build: unknown) => Loose][] = [
   [12, buildFrom11],
   [13, buildFrom12],
   [14, buildFrom13],
+  [15, buildFrom14],
 ];
 const fixture = (version: number): { build: Loose; pantry: Loose; version: number } =>
   JSON.parse(

@@ -12,6 +12,7 @@ import {
   buildFrom11,
   buildFrom12,
   buildFrom13,
+  buildFrom14,
   rowFrom2,
   rowFrom3,
   rowFrom4,
@@ -148,6 +149,8 @@ export class Database extends Dexie {
     this.version(12).upgrade((work) => renewAll(work, buildFrom12, rowFrom12));
     // and when a cream held several insets, and a tier was set in a mould
     this.version(13).upgrade((work) => renewAll(work, buildFrom13, rowFrom13));
+    // and when toppings came onto the sides
+    this.version(14).upgrade((work) => renewAll(work, buildFrom14, (_table, row) => row as Renew));
   }
 }
 

@@ -5,7 +5,7 @@ import { planLattice } from '../carve/lattice.ts';
 import { panelAllowanceMm } from '../carve/offcuts.ts';
 import type { CarveResult } from '../carve/result.ts';
 import { colourName } from '../colour/tint-note.ts';
-import { fondantTinted } from '../covers/fondant.ts';
+import { fondantTinted, type FondantPlan } from '../covers/fondant.ts';
 import { fondantId } from '../pantry/find.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { takenOf } from './recipe-steps.ts';
@@ -86,9 +86,49 @@ function kneaded({ fondant, colours }: StackContext): Pick<Step, 'amounts' | 'ta
   };
 }
 
+/** One more panel takes so long, min (estimate). */
+const panelMin = 8;
+
+/** Top first, flush with the side; then panels, which cover its edge. */
+function uprightStep(
+  context: StackContext,
+  { count, longMm, highMm }: NonNullable<FondantPlan['panels']>,
+): Step {
+  const { tier } = context;
+  const fondant = context.fondant!;
+  return step(
+    `${tier.id}/fondant`,
+    'panel',
+    'Coat',
+    'Cover it with fondant panels',
+    handsOn.fondant * sizeOf(context) + panelMin * count,
+    {
+      part: `${tier.id}/fondant`,
+      hazards: ['knife'],
+      lead: phrase(
+        `Rolled {mm} thick. The top first, ${fondant.sheet.isDisc ? 'a disc of {across}' : '{across} by {deep}'}, cut flush with the side; then ${count === 1 ? 'one panel' : `${count} panels`} of {long} by {high}, firmed up for ten minutes on paper, stood against a damp side from the ${fondant.sheet.isDisc ? 'back' : 'corner'} on and cut where they meet. Trimmings are rolled again for the next.`,
+        {
+          mm: [fondant.mm, 'fine'],
+          across: [fondant.sheet.acrossMm, 'size'],
+          deep: [fondant.sheet.deepMm, 'size'],
+          long: [longMm, 'size'],
+          high: [highMm, 'size'],
+        },
+      ),
+      ...kneaded(context),
+      checks: [
+        'The upper edge of the panels is level with the top, and sharp',
+        `${count === 1 ? 'The seam is' : `All ${count} seams are`} closed with a damp finger, the last at the back`,
+        'Trimmings wrapped at once',
+      ],
+    },
+  );
+}
+
 function sheetStep(context: StackContext): Step {
   const { tier } = context;
   const fondant = context.fondant!;
+  if (fondant.panels) return uprightStep(context, fondant.panels);
   return step(
     `${tier.id}/fondant`,
     'cover',
@@ -111,9 +151,6 @@ function sheetStep(context: StackContext): Step {
     },
   );
 }
-
-/** One more panel takes so long, min (estimate). */
-const panelMin = 8;
 
 /** A shape that one sheet does not drape over is covered piece by piece, the seams where nobody looks. */
 function panelStep(context: StackContext, { panels }: CarveResult): Step {

@@ -1,5 +1,5 @@
 import { dripToolNames } from '../document/finish-types.ts';
-import type { Build, Tier } from '../document/types.ts';
+import type { Build, Colour, Tier } from '../document/types.ts';
 import { chocolateOf, type Chocolate } from '../ganache/chocolates.ts';
 import type { DripPlan, PourPlan } from '../finish/drips.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
@@ -19,6 +19,7 @@ export interface FinishContext {
   tier: Tier;
   plan: TierPlan;
   foods: readonly Food[];
+  colours: readonly Colour[];
 }
 
 /** Ganache sets before anything is put on it, min: usual, and from when to look. */

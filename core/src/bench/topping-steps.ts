@@ -1,14 +1,15 @@
 import type { Topping } from '../document/finish-types.ts';
-import type { Tier } from '../document/types.ts';
+import { colourName } from '../colour/tint-note.ts';
+import type { Colour, Tier } from '../document/types.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
-import type { ToppingPlan } from '../finish/toppings.ts';
+import { modelledTinted, type ToppingPlan } from '../finish/toppings.ts';
 import { chocolateOf } from '../ganache/chocolates.ts';
 import { layerCoolMin } from '../heat/cool-places.ts';
 import { handsOn, strewMin } from '../labour/minutes.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { foodOf } from '../pantry/find.ts';
 import type { Food, Pantry } from '../pantry/types.ts';
-import { phrase } from '../units/phrase.ts';
+import { phrase, type Phrase } from '../units/phrase.ts';
 import { trayLine, type OperationKind } from '../workflow/operation.ts';
 import type { FinishContext } from './finish-steps.ts';
 import { holdsCaution } from './holds-caution.ts';
@@ -153,8 +154,15 @@ const putKind = ({ kind, arrangement }: Topping): OperationKind =>
         ? 'strew'
         : 'place topping';
 
-function toppingStep(tier: Tier, plan: ToppingPlan, i: number, foods: readonly Food[]): Step {
+function toppingStep(
+  tier: Tier,
+  plan: ToppingPlan,
+  i: number,
+  foods: readonly Food[],
+  colours: readonly Colour[],
+): Step {
   const { topping, count, massG } = plan;
+  const tinted = modelledTinted(plan, colours);
   const isCounted = topping.kind === 'pieces';
   return step(
     `${topping.id}/put`,
@@ -166,7 +174,7 @@ function toppingStep(tier: Tier, plan: ToppingPlan, i: number, foods: readonly F
       : Math.max(1, (handsOn.topping * Math.max(1, count)) / 12),
     {
       part: `${tier.id}/topping/${i}`,
-      lead: phrase(howPlaced(topping)),
+      lead: topping.side ? sideLead(plan, topping.side) : phrase(howPlaced(topping)),
       amounts: [
         ...(isCounted
           ? [{ label: topping.name, value: count, kind: 'count' as const, figure: null }]
@@ -177,15 +185,43 @@ function toppingStep(tier: Tier, plan: ToppingPlan, i: number, foods: readonly F
           kind: 'small' as const,
           figure: null,
         },
+        ...(plan.seatG > 0
+          ? [{ label: 'seats in all', value: plan.seatG, kind: 'small' as const, figure: null }]
+          : []),
+        ...(plan.ribbonMm === null
+          ? []
+          : [
+              {
+                label: 'ribbon, cut to',
+                value: plan.ribbonMm,
+                kind: 'span' as const,
+                figure: null,
+              },
+            ]),
       ],
+      list: tinted
+        ? [{ label: colourName(tinted), value: tinted.gelG, kind: 'fineMass', note: null }]
+        : [],
       // of a slab the tray took it, of what runs over it the bowl
-      takes:
-        topping.eaten && !plan.tray && topping.kind !== 'drizzle' ? takenOf(topping, massG) : [],
+      takes: [
+        ...(topping.eaten && !plan.tray && topping.kind !== 'drizzle'
+          ? takenOf(topping, massG)
+          : []),
+        ...(tinted
+          ? takenOf({ name: colourName(tinted), foodId: tinted.foodId }, tinted.gelG)
+          : []),
+      ],
       checks: [
         'Even from where the guests stand',
         ...(topping.pick !== 'none' ? [`Every ${topping.pick} counted in`] : []),
         ...(topping.eaten ? [] : ['Not food: counted in, and off before it is cut']),
         ...(plan.sinks ? ['Seated so that it does not sink'] : []),
+        ...(plan.onSide?.hold.by === 'coat'
+          ? ['The coat is soft enough to take them, and firm enough to hold']
+          : []),
+        ...(plan.onSide?.hold.by === 'seat'
+          ? ['Each is held until its seat takes, and none has moved after ten minutes']
+          : []),
       ],
       cautions: topping.eaten && topping.kind !== 'drizzle' ? holdsCaution(topping, foods) : [],
       record:
@@ -201,7 +237,38 @@ function toppingStep(tier: Tier, plan: ToppingPlan, i: number, foods: readonly F
   );
 }
 
+/** Where on the side, how high, and what holds it. */
+function sideLead(
+  { topping, onSide, seatG, count }: ToppingPlan,
+  { arrangement, upMm, toMm, dabSpreadId }: NonNullable<Topping['side']>,
+): Phrase {
+  const model = topping.modelled ? 'Kneaded, coloured, modelled and let firm up. ' : '';
+  if (topping.kind === 'ribbon')
+    return phrase(
+      `Its lower edge {up} above the foot, drawn snug and not tight, its ends over each other at the back${topping.eaten ? '.' : ', with a dab under the end alone. It touches no cream that is eaten: a strip of paper under a cloth one.'}`,
+      { up: [upMm, 'span'] },
+    );
+  const ways: Record<typeof arrangement, string> = {
+    round: 'Evenly round the side, {up} above its foot.',
+    cascade: 'In a line that winds from {up} above the foot to {to}, the largest first.',
+    free: 'Where the unrolled side shows them.',
+  };
+  const held =
+    onSide?.hold.by === 'pick'
+      ? ' Its pick goes in slanting down, and is counted.'
+      : dabSpreadId === null
+        ? ' Pressed in by a third of its thickness.'
+        : ` Each on its own seat, {seat} of it.`;
+  return phrase(`${model}${ways[arrangement]}${held}`, {
+    up: [upMm, 'span'],
+    to: [toMm, 'span'],
+    seat: [count > 0 ? seatG / count : 0, 'fineMass'],
+  });
+}
+
 function howPlaced(topping: Topping): string {
+  if (topping.modelled) return 'Kneaded, coloured, modelled and let firm up, then set on.';
+  if (topping.kind === 'ribbon') return 'Round the side.';
   if (topping.kind === 'heap') return 'Heaped in the middle.';
   if (topping.kind === 'wreath') return 'In a roll along the rim.';
   if (topping.kind === 'drizzle') return 'From a spoon or a bag, in one go, moving from the wrist.';
@@ -221,8 +288,11 @@ const timeOf = ({ torched }: Tier, { last, kind, eaten, pick }: Topping): Toppin
   last ? 'last' : torched && kind === 'heap' && eaten && pick === 'none' ? 'torched' : 'now';
 
 /** Toppings of a tier that come at that time. */
-export const toppingSteps = ({ tier, plan, foods }: FinishContext, time: ToppingTime): Step[] =>
+export const toppingSteps = (
+  { tier, plan, foods, colours }: FinishContext,
+  time: ToppingTime,
+): Step[] =>
   plan.finish.toppings
     .map((one, i) => ({ one, i }))
     .filter(({ one }) => timeOf(tier, one.topping) === time && one.count > 0)
-    .map(({ one, i }) => toppingStep(tier, one, i, foods));
+    .map(({ one, i }) => toppingStep(tier, one, i, foods, colours));

@@ -59,6 +59,7 @@ const kindNames: Record<UseKind, string> = {
   drizzle: 'drizzle',
   piping: 'piping',
   glue: 'between carved pieces',
+  seat: 'seats of pieces on the side',
   inlay: 'inlays',
   reserve: 'patching',
 };

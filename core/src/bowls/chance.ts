@@ -18,6 +18,7 @@ export const scatterOfKind: Record<UseKind | LossKind, { cv: number; hand: numbe
   drizzle: { cv: 0.2, hand: 0 },
   piping: { cv: 0.2, hand: 0 },
   glue: { cv: 0.2, hand: 0.9 },
+  seat: { cv: 0.2, hand: 0.9 },
   inlay: { cv: 0.2, hand: 0.9 },
   reserve: { cv: 0.18, hand: 0.9 },
   scrapings: { cv: 0.3, hand: 0 },

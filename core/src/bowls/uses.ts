@@ -22,6 +22,7 @@ export type UseKind =
   | 'drizzle'
   | 'piping'
   | 'glue'
+  | 'seat'
   | 'inlay'
   | 'reserve';
 export type LossKind = 'scrapings' | 'bags' | 'tools';

@@ -14,12 +14,23 @@ import {
 /** Rolled fondant, g/mL (docs/model.md#covers). */
 export const fondantGPerMl = 1.4;
 
-/** A sheet of fondant for one tier. Lengths in mm, masses in g. */
+/** Panels that stand round a side under or over their top. Lengths in mm as they are cut. */
+export interface FondantPanels {
+  count: number;
+  longMm: number;
+  highMm: number;
+  /** Upright joints: one for each panel, at the corners of a box, the last of a round at its back. */
+  seams: number;
+}
+
+/** A sheet of fondant for one tier, or its top and the panels round it. Lengths in mm, masses in g. */
 export interface FondantPlan {
   mm: number;
   tint: string;
   /** A disc has one measure, a sheet for a box two. */
   sheet: { acrossMm: number; deepMm: number; isDisc: boolean };
+  /** Null where one sheet is draped over all of it. */
+  panels: FondantPanels | null;
   rolledG: number;
   onCakeG: number;
   trimG: number;
@@ -39,6 +50,7 @@ const roundWidthMm = (outline: Outline): number =>
 export function planFondant(tier: Tier, outline: Outline, heightMm: number): FondantPlan | null {
   if (!tier.fondant) return null;
   const { mm, allowanceMm, tint } = tier.fondant;
+  if (tier.fondant.way === 'panels') return panelled(tier.fondant, outline, heightMm);
   const more = 2 * (heightMm + allowanceMm);
   const isBox = outline.kind === 'square' || outline.kind === 'rectangle';
   const acrossMm = (isBox ? widthMm(outline) : roundWidthMm(outline)) + more;
@@ -50,9 +62,52 @@ export function planFondant(tier: Tier, outline: Outline, heightMm: number): Fon
     mm,
     tint,
     sheet: { acrossMm, deepMm, isDisc: !isBox },
+    panels: null,
     rolledG,
     onCakeG,
     trimG: rolledG - onCakeG,
+    finished: coated(outline, mm),
+  };
+}
+
+/** A panel longer than this tears or stretches as it is lifted, mm (trade custom). */
+const longestPanelMm = 600;
+
+/**
+ * Top and panels (docs/model.md#covers): the top is cut flush with the side, panels stand up to cover its
+ * edge, sides of a box one each and a round in as few as can be lifted. Trimmings of one are rolled again
+ * for the next, so no more is at hand than lies on the cake and the largest trimming.
+ */
+function panelled(
+  { mm, allowanceMm, tint }: NonNullable<Tier['fondant']>,
+  outline: Outline,
+  heightMm: number,
+): FondantPlan {
+  const isBox = outline.kind === 'square' || outline.kind === 'rectangle';
+  const aroundMm = perimeterMm(coated(outline, mm));
+  const count = isBox ? 4 : Math.max(1, Math.ceil(aroundMm / longestPanelMm - 1e-9));
+  const highMm = heightMm + mm;
+  const wide = { acrossMm: widthMm(outline), deepMm: depthMm(outline) };
+  const gOf = (mm2: number): number => (mm2 * mm * fondantGPerMl) / 1000;
+  const topG = gOf(areaMm2(outline));
+  const sideG = gOf(aroundMm * highMm);
+  const more = 2 * allowanceMm;
+  const sheet = { acrossMm: wide.acrossMm + more, deepMm: wide.deepMm + more, isDisc: !isBox };
+  const topCut = isBox
+    ? sheet.acrossMm * sheet.deepMm
+    : (Math.PI / 4) * Math.max(sheet.acrossMm, sheet.deepMm) ** 2;
+  const longMm = aroundMm / count;
+  const trims = [gOf(topCut) - topG, gOf((longMm + more) * (highMm + more) - longMm * highMm)];
+  const onCakeG = topG + sideG;
+  const trimG = Math.max(0, ...trims);
+  return {
+    mm,
+    tint,
+    sheet,
+    panels: { count, longMm, highMm, seams: count },
+    rolledG: onCakeG + trimG,
+    onCakeG,
+    trimG,
     finished: coated(outline, mm),
   };
 }

@@ -4,8 +4,8 @@ import type { DaySettings } from '../day/types.ts';
 import type { Card, Dowels, Journey, Standing } from '../support/types.ts';
 import { bench, brief, build, pipingJob } from './build-fields.ts';
 import { daySettings } from './day-fields.ts';
-import { drip, piped, pour, topping } from './finish-fields.ts';
-import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
+import { drip, onSide, piped, pour, topping } from './finish-fields.ts';
+import type { Drip, OnSide, Piped, Pour, Topping } from './finish-types.ts';
 import { freshId } from './fresh-id.ts';
 import { card, dowels, journey, standing } from './support-fields.ts';
 import { coat, gap, gapPieces, inclusion, layer, surface, tier } from './tier-fields.ts';
@@ -87,6 +87,9 @@ export const newInclusion = (id: string): Inclusion => usualOf(inclusion, { id }
 
 /** A dozen berries round the rim. */
 export const newTopping = (id: string): Topping => usualOf(topping, { id });
+
+/** Evenly round a side, pressed into its coat. */
+export const newOnSide = (given: Partial<OnSide> = {}): OnSide => usualOf(onSide, given);
 
 /** A tier of equal layers and equal fillings. */
 export const newTier = (

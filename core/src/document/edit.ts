@@ -80,6 +80,9 @@ export const spreadIdsIn = (build: Build): string[] => [
     // a gap of loose pieces names one all the same
     ...build.tiers.flatMap(({ gaps }) => gaps.map(({ spreadId }) => spreadId)),
     ...build.piping.map((job) => pipingSpreadId(build, job)),
+    ...build.tiers.flatMap(({ toppings }) =>
+      toppings.flatMap(({ side }) => side?.dabSpreadId ?? []),
+    ),
   ]),
 ];
 

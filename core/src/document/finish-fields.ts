@@ -8,7 +8,11 @@ import {
   dripTools,
   picks,
   pipedPlaces,
+  modelledForms,
+  sideArrangements,
   toppingKinds,
+  type Modelled,
+  type OnSide,
   type Drip,
   type Piped,
   type Pour,
@@ -80,6 +84,15 @@ export const piped = record<Piped>({
   lengthMm: figure(limits.apartMm).usually(500),
   weighedG: orNull(figure(limits.weighedG)),
 });
+export const onSide = record<OnSide>({
+  arrangement: oneOf(sideArrangements).usually('round'),
+  upMm: figure(limits.upMm).called('height on the side').usually(30),
+  toMm: figure(limits.upMm).called('height where it ends').usually(10),
+  startShare: figure(limits.shift).usually(0.5),
+  turnShare: figure(limits.turn).called('part of the way round').usually(0.25),
+  spots: list(figures<[number, number]>({ min: 0, max: 1000 }, 2), limits.toppingCount.max),
+  dabSpreadId: orNull(id()).called('stuck on with'),
+});
 export const topping = record<Topping>({
   id: id(),
   name: name().usually('raspberries'),
@@ -121,4 +134,11 @@ export const topping = record<Topping>({
   densityGPerMl: figure(limits.inclusionDensity).usually(1),
   lengthMm: figure(limits.apartMm).usually(600),
   allergens: allergenList(),
+  side: orNull(onSide).since(15),
+  modelled: orNull(
+    record<Modelled>({
+      form: oneOf(modelledForms).usually('ball'),
+      tint: tint().called('colour'),
+    }),
+  ).since(15),
 });

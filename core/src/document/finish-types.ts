@@ -81,7 +81,7 @@ export interface Piped {
   weighedG: number | null;
 }
 
-export const toppingKinds = ['pieces', 'heap', 'wreath', 'drizzle'] as const;
+export const toppingKinds = ['pieces', 'heap', 'wreath', 'drizzle', 'ribbon'] as const;
 export type ToppingKind = (typeof toppingKinds)[number];
 export const picks = ['none', 'pick', 'stick', 'wire'] as const;
 /** What holds a piece up, taken out before the cake is eaten. */
@@ -94,6 +94,31 @@ export interface TrayPieces {
   wholeShare: number;
   /** Area in the oven after over before. */
   spreads: number;
+}
+
+export const sideArrangements = ['round', 'cascade', 'free'] as const;
+export type SideArrangement = (typeof sideArrangements)[number];
+
+/** Where pieces or a ribbon are on the side of a tier. Heights above its foot in mm; places round it as shares of its rim. */
+export interface OnSide {
+  arrangement: SideArrangement;
+  /** Height of their middles, and where a cascade ends. */
+  upMm: number;
+  toMm: number;
+  /** Where a round or a cascade begins, from the middle of the back by the left, and how far round a cascade runs. */
+  startShare: number;
+  turnShare: number;
+  /** Places of pieces set by hand: share of the rim, and height. */
+  spots: [number, number][];
+  /** What they are stuck on with; null for what is pressed into the coat. */
+  dabSpreadId: string | null;
+}
+
+export const modelledForms = ['ball', 'egg', 'cone', 'rope', 'block'] as const;
+/** A piece modelled of rolled fondant: its mass goes by its measures. */
+export interface Modelled {
+  form: (typeof modelledForms)[number];
+  tint: string;
 }
 
 /** What is put on top: pieces one by one, a heap, a wreath, or a drizzle. Lengths in mm. */
@@ -139,4 +164,7 @@ export interface Topping {
   /** Length of a drizzle. */
   lengthMm: number;
   allergens: Allergen[];
+  /** On the side of the tier; null for what is on its top. */
+  side: OnSide | null;
+  modelled: Modelled | null;
 }

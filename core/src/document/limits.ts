@@ -81,6 +81,7 @@ export const limits = {
   toppings: { min: 0, max: 30 },
   pieceG: { min: 0.05, max: 1000, kind: 'fineMass' },
   pieceMm: { min: 1, max: 300, kind: 'thickness' },
+  turn: { min: 0, max: 2 },
   toppingCount: { min: 0, max: 400, kind: 'count' },
   every: { min: 1, max: 20, kind: 'count' },
   clusterOf: { min: 1, max: 9, kind: 'count' },

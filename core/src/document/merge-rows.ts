@@ -166,6 +166,10 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
           ...topping,
           foodId: toOrNull('foods', topping.foodId),
           ganacheId: toOrNull('ganaches', topping.ganacheId),
+          side: topping.side && {
+            ...topping.side,
+            dabSpreadId: toOrNull('spreads', topping.side.dabSpreadId),
+          },
         })),
       })),
       piping: build.piping.map((job) => ({ ...job, spreadId: toOrNull('spreads', job.spreadId) })),

@@ -6,6 +6,7 @@ import { limits } from './limits.ts';
 import { allergenList, name, outline, tint } from './common-fields.ts';
 import { figure, flag, id, list, oneOf, orNull, record, wholeFigure } from '../fields/field.ts';
 import {
+  fondantWays,
   gapOrders,
   gapWays,
   inclusionWays,
@@ -186,6 +187,7 @@ export const tier = record<Tier>({
   coat,
   fondant: orNull(
     record<Fondant>({
+      way: oneOf(fondantWays).usually('draped').since(15),
       mm: figure(limits.fondantMm).called('thickness'),
       allowanceMm: figure(limits.allowanceMm),
       tint: tint().called('colour'),

@@ -10,7 +10,7 @@ import type { Journey, Rod, Standing } from '../support/types.ts';
 import type { Drip, Piped, Pour, Topping } from './finish-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 14;
+export const buildVersion = 15;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -206,7 +206,11 @@ export interface Coat {
 }
 
 /** Rolled fondant over the coat. `allowanceMm` is cut off all round at the foot. */
+export const fondantWays = ['draped', 'panels'] as const;
+/** A sheet laid over all of it, or panels stood round it under a disc of its own. */
+export type FondantWay = (typeof fondantWays)[number];
 export interface Fondant {
+  way: FondantWay;
   mm: number;
   allowanceMm: number;
   tint: string;

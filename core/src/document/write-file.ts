@@ -46,7 +46,9 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
     ...(tintsIn(build).length > 0 ? [gelId, oilColourId] : []),
     ...tiers.flatMap((tier) => [
       ...[...piecesOf(tier), tier.pressed, ...tier.surfaces].flatMap((part) => part?.foodId ?? []),
-      ...(tier.fondant || build.boardCoverMm > 0 ? [fondantId] : []),
+      ...(tier.fondant || build.boardCoverMm > 0 || tier.toppings.some((one) => one.modelled)
+        ? [fondantId]
+        : []),
       ...tier.toppings.flatMap((topping) => topping.foodId ?? []),
     ]),
     ...ganaches.flatMap((row) => [row.chocolateId, row.creamId].filter((id) => id !== null)),

@@ -12,6 +12,7 @@ import { foodOf } from '../pantry/find.ts';
 import { toneOfPoured } from '../section/finish-parts.ts';
 import type { SectionPart } from '../section/parts.ts';
 import { withinWall } from '../section/mould-parts.ts';
+import { sideSeen } from '../toppings/side.ts';
 import { valueOf } from '../working/staged.ts';
 
 /** One shape of the cake as it is seen from the front; x from its axis, y up from the board, mm. */
@@ -180,7 +181,10 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
     }
     addPiped(plan, build, tier.id, from, high, add, toneOfSpread);
     const foot = to + flood;
-    finish.toppings.forEach(({ topping, places }, i) => {
+    finish.toppings.forEach(({ topping, places, onSide }, i) => {
+      const look = topping.modelled
+        ? lookOf(build.colours, topping.modelled.tint, topping.tone)
+        : topping.tone;
       const r = topping.acrossMm / 2;
       const put = (id: string, x: number): void =>
         add(
@@ -188,7 +192,7 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
           `topping/${i}/${id}`,
           'topping',
           topping.name,
-          topping.tone,
+          look,
           [x - r, x + r],
           [foot, foot + topping.highMm],
         );
@@ -205,6 +209,20 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
           [-widthMm(ring) / 2 - r, widthMm(ring) / 2 + r],
           [foot, foot + topping.highMm],
         );
+      if (onSide) {
+        for (const { i: k, x, facing } of sideSeen(tierPlan.finished, onSide.shares)) {
+          // seen edge-on towards the edge: as wide as it stands out
+          const w = r * facing + (topping.highMm / 2) * (1 - facing);
+          const y = from + onSide.upsMm[k]!;
+          add(tier.id, `topping/${i}/${k}`, 'topping', topping.name, look, [x - w, x + w], [y - r, y + r]); // prettier-ignore
+        }
+        return;
+      }
+      if (topping.kind === 'ribbon') {
+        const foot = from + (topping.side?.upMm ?? 0);
+        add(tier.id, `topping/${i}/ribbon`, 'band', topping.name, look, [-wide, wide], [foot, Math.min(to, foot + topping.acrossMm)]); // prettier-ignore
+        return;
+      }
       for (const [k, place] of fromBehind(places).entries()) put(String(k), place.x);
     });
   });

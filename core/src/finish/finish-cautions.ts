@@ -237,6 +237,24 @@ export function warnOfToppings(
         }),
         phrase('Chill the top first, set each on a flat seat of chocolate, or on a stick.'),
       );
+    if (one.onSide?.hold.slides)
+      say(
+        'slides',
+        'mind',
+        phrase(
+          `${name} slide down the side: {mass} each on {foot} of ${one.onSide.hold.by === 'coat' ? 'coat' : 'seat'}, and {least} would hold.`,
+          {
+            mass: [one.pieceG, 'small'],
+            foot: [one.footMm2, 'area'],
+            least: [100 * (one.onSide.hold.leastCm2 ?? 0), 'area'],
+          },
+        ),
+        phrase(
+          one.onSide.hold.by === 'coat'
+            ? 'Stick each on with something that sets firm, halve them, or hold each by a pick that is counted.'
+            : 'A seat that sets firmer, smaller pieces, or a pick that is counted.',
+        ),
+      );
     if (one.count < one.asked)
       say(
         'no room',
@@ -245,7 +263,11 @@ export function warnOfToppings(
           count: [one.count, 'count'],
           asked: [one.asked, 'count'],
         }),
-        phrase('Fewer, or nearer to the rim, or strewn.'),
+        phrase(
+          one.onSide
+            ? 'Fewer, smaller ones, or set by hand in more than one row.'
+            : 'Fewer, or nearer to the rim, or strewn.',
+        ),
       );
     if (topping.kind === 'heap' && topping.highMm > heapedMm(topping) + 0.5)
       say(

@@ -122,6 +122,9 @@ function finishTier(
       above,
       spread: topSpread(tier, dripPlan, work),
       tempC: roomC,
+      highMm: plan.stack.finishedMm,
+      sideSpread: tier.fondant ? null : coatSpread,
+      spreadOf: (id) => ifThere(() => work.spreadOf(id)),
     },
     pieces,
   );

@@ -4,9 +4,9 @@ import { valueOf } from '../working/staged.ts';
 import type { FinishPlan } from './finish-plan.ts';
 import { pouredSpreadId } from './ganache-recipe.ts';
 
-/** What the bowls are asked for by what is poured and dripped: in g, by the spread it is made as. */
+/** What the bowls are asked for by what is poured and dripped, and by seats of pieces on the side: in g, by the spread it is made as. */
 export interface PouredNeed {
-  kind: 'drip' | 'flood' | 'pour' | 'tray' | 'drizzle';
+  kind: 'drip' | 'flood' | 'pour' | 'tray' | 'drizzle' | 'seat';
   label: string;
   spreadId: string;
   tint: string;
@@ -62,7 +62,18 @@ export function pouredNeeds(
     });
     if (tier.drip.tool !== 'spoon') bags.push({ spreadId: drip.spreadId, tint: tier.drip.tint });
   }
-  finish.toppings.forEach(({ topping, massG }, i) => {
+  finish.toppings.forEach(({ topping, massG, seatG }, i) => {
+    const seat = topping.side?.dabSpreadId;
+    if (seat && seatG > 0)
+      needs.push({
+        kind: 'seat',
+        label: `under the ${topping.name}`,
+        spreadId: seat,
+        tint: '',
+        massG: seatG,
+        part: `${tier.id}/topping/${i}`,
+        step: `${topping.id}/put`,
+      });
     if (topping.kind !== 'drizzle' || topping.ganacheId === null) return;
     const row = ganaches.find((one) => one.id === topping.ganacheId);
     if (row)

@@ -1,9 +1,14 @@
+import { colourOf } from '../colour/colour.ts';
+import { tintNote, type TintNote } from '../colour/tint-note.ts';
 import type { Topping } from '../document/finish-types.ts';
+import type { Colour } from '../document/types.ts';
 import { crispHours } from '../ganache/temper.ts';
 import { coarse, grow, perimeterMm, type Outline, type Point } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
 import { sinks, steepestDegrees } from '../toppings/holds.ts';
+import { modelledG } from '../toppings/modelled.ts';
 import { linkedCount, oddCount, placePieces } from '../toppings/place.ts';
+import { ribbonG, ribbonMm, seatG, sideHold, sidePlaces, type SideHold } from '../toppings/side.ts';
 import {
   drizzleG,
   heapG,
@@ -22,6 +27,10 @@ export interface Top {
   /** What they stand on, and how warm it is where the cake is shown. */
   spread: Spread | null;
   tempC: number;
+  /** The side below it: how high it stands, and what it is coated with. */
+  highMm: number;
+  sideSpread: Spread | null;
+  spreadOf: (id: string) => Spread | null;
 }
 
 /** One topping as it comes to be: how many, where, how heavy, and whether the top bears it. */
@@ -36,6 +45,14 @@ export interface ToppingPlan {
   sinks: boolean;
   steepestDegrees: number;
   tray: TrayPlan | null;
+  /** Heights of the places on the side above its foot, mm, and each one's share of the rim; null for what is on the top. */
+  onSide: { upsMm: number[]; shares: number[]; hold: SideHold } | null;
+  /** Frosting that all of it is seated in, g. */
+  seatG: number;
+  /** Foot of one piece, mm2. */
+  footMm2: number;
+  /** Length of a ribbon, mm. */
+  ribbonMm: number | null;
   /** Hours that a crisp piece stays crisp; null where nothing of the kind. */
   crispH: number | null;
 }
@@ -63,14 +80,23 @@ function askedOf(
   return linkedCount(askedOf(other, all, pipedPieces, [...seen, topping.id]), every);
 }
 
-const pieceOf = ({ tray, acrossMm, highMm, pieceG }: Topping): number =>
-  tray ? (acrossMm * highMm * tray.thickMm * slabDensity) / 1000 : pieceG;
+const pieceOf = ({ tray, modelled, acrossMm, highMm, pieceG }: Topping): number =>
+  tray
+    ? (acrossMm * highMm * tray.thickMm * slabDensity) / 1000
+    : modelled
+      ? modelledG(modelled.form, acrossMm, highMm)
+      : pieceG;
 
 /** As high as it was asked for, and no higher than it piles. */
 export const heapedMm = ({ acrossMm, highMm }: Topping): number =>
   Math.min(highMm, heapHighMm(acrossMm, reposeDeg.max));
 
-const massOf = (topping: Topping, count: number, line: Outline | null): number => {
+const massOf = (
+  topping: Topping,
+  count: number,
+  line: Outline | null,
+  finished: Outline,
+): number => {
   const { kind, acrossMm, packing, densityGPerMl, lengthMm } = topping;
   switch (kind) {
     case 'pieces':
@@ -81,6 +107,8 @@ const massOf = (topping: Topping, count: number, line: Outline | null): number =
       return line ? wreathG(perimeterMm(line), acrossMm, packing, densityGPerMl) : 0;
     case 'drizzle':
       return drizzleG(lengthMm, acrossMm, densityGPerMl);
+    case 'ribbon':
+      return ribbonG(ribbonMm(finished), acrossMm);
   }
 };
 
@@ -107,21 +135,27 @@ export function planToppings(
       topping.kind === 'wreath'
         ? grow(coarse(top.finished), -(topping.insetMm + topping.acrossMm / 2))
         : null;
+    const { side } = topping;
+    const onSide =
+      side && topping.kind === 'pieces' ? sidePlaces(top, side, asked, topping.acrossMm) : null;
     const places =
-      topping.kind === 'pieces'
+      onSide ??
+      (topping.kind === 'pieces'
         ? placePieces(top.finished, {
             ...topping,
             count: asked,
             taken: top.above,
           })
-        : [];
+        : []);
     const count = topping.kind === 'pieces' ? places.length : 1;
     const piece = {
       massG: pieceOf(topping),
       contactCm2: Math.max(0.05, ((Math.PI / 4) * topping.acrossMm ** 2 * contactShare) / 100),
     };
-    const massG = massOf(topping, count, line);
-    const stuck = topping.pick !== 'none' || topping.kind !== 'pieces' || top.spread === null;
+    const massG = massOf(topping, count, line, top.finished);
+    const seat = side?.dabSpreadId ? top.spreadOf(side.dabSpreadId) : null;
+    const stuck =
+      topping.pick !== 'none' || topping.kind !== 'pieces' || top.spread === null || side !== null;
     return {
       topping,
       asked,
@@ -131,11 +165,26 @@ export function planToppings(
       pieceG: piece.massG,
       sinks: !stuck && sinks(piece, top.spread!, top.tempC),
       steepestDegrees: top.spread ? steepestDegrees(piece, top.spread, top.tempC) : 90,
+      onSide: onSide && {
+        upsMm: onSide.map(({ upMm }) => upMm),
+        shares: onSide.map(({ share }) => share),
+        hold: sideHold(piece, seat ?? top.sideSpread, topping, top.tempC),
+      },
+      seatG: seat && topping.kind === 'pieces' ? count * seatG(piece.contactCm2, seat) : 0,
+      footMm2: piece.contactCm2 * 100,
+      ribbonMm: topping.kind === 'ribbon' ? ribbonMm(top.finished) : null,
       tray: topping.tray ? slabFor(topping, topping.tray, count, massG) : null,
       crispH: topping.crisp ? crispHours(topping.crisp.thickMm, topping.crisp.filmed) : null,
     };
   });
 }
+
+/** What modelled pieces are coloured with; null for those that are left as they are, and for others. */
+export const modelledTinted = (
+  { topping: { modelled }, massG }: Pick<ToppingPlan, 'topping' | 'massG'>,
+  colours: readonly Colour[],
+): TintNote | null =>
+  modelled?.tint.trim() ? tintNote(colourOf(colours, modelled.tint), massG, false) : null;
 
 /** Everything that must come out before the cake is eaten. */
 export function nonFoodOf(

@@ -1,5 +1,6 @@
 import { colourName, type TintNote } from '../colour/tint-note.ts';
 import { fondantTinted } from '../covers/fondant.ts';
+import { modelledTinted } from '../finish/toppings.ts';
 import { batterMixings } from '../oven/mixings.ts';
 import { fondantId, foodOf } from '../pantry/find.ts';
 import { prepFor, preparedFrom } from '../pantry/prepared.ts';
@@ -166,6 +167,7 @@ export function planIngredients(
           ...plan.surfaces.flatMap(({ surface, atHandG }) =>
             loose(surface.name, atHandG, surface.allergens, surface.foodId),
           ),
+          ...plan.finish.toppings.flatMap((one) => gel(modelledTinted(one, build.colours))),
           ...plan.finish.toppings.flatMap(({ topping, massG, tray }) =>
             topping.kind === 'drizzle' || !topping.eaten
               ? []

@@ -174,7 +174,10 @@ export function planSteps(
       named(steps, i, tierLine(build.tiers[i]!.id));
     const onTiers = (steps: (context: FinishContext) => Step[]): Step[] =>
       tiers.flatMap((plan, i) =>
-        named(steps({ tier: build.tiers[i]!, plan, foods: pantry.foods }), i),
+        named(
+          steps({ tier: build.tiers[i]!, plan, foods: pantry.foods, colours: build.colours }),
+          i,
+        ),
       );
     const sheet = [
       // in the order of the oven, whatever tier a load is of

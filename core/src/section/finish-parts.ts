@@ -1,4 +1,5 @@
 import type { FinishPlan } from '../finish/finish-plan.ts';
+import type { ToppingPlan } from '../finish/toppings.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import { coarse, grow, widthMm, type Outline } from '../outline/outline.ts';
 import type { Look, Tone } from '../pantry/types.ts';
@@ -69,6 +70,30 @@ export function veilShape(
   ];
 }
 
+/** Pieces on the side where the cut goes through them: half sunk in their seat, standing out. */
+function addOnSide(
+  { topping, places, onSide }: ToppingPlan,
+  i: number,
+  finished: Outline,
+  shapes: FinishShape[],
+): void {
+  const { acrossMm, highMm } = topping;
+  places.forEach((place, k) => {
+    if (Math.abs(place.y) > acrossMm / 2 || Math.abs(place.x) < widthMm(finished) / 4) return;
+    const out = Math.sign(place.x);
+    const [near, far] = [place.x, place.x + out * highMm];
+    const upMm = onSide!.upsMm[k]!;
+    shapes.push({
+      id: `topping/${i}/${k}`,
+      kind: 'topping',
+      label: topping.name,
+      tone: topping.tone,
+      x: [Math.min(near, far), Math.max(near, far)],
+      y: [upMm - acrossMm / 2, upMm + acrossMm / 2],
+    });
+  });
+}
+
 /** Flood, drips, piping and toppings of a tier where the cut meets them, back to front. */
 export function finishShapes(
   tierId: string,
@@ -127,7 +152,8 @@ export function finishShapes(
       });
     }
   });
-  finish.toppings.forEach(({ topping, places }, i) => {
+  finish.toppings.forEach((one, i) => {
+    const { topping, places, onSide } = one;
     const { acrossMm, highMm } = topping;
     const foot = heightMm + floodMm;
     const add = (id: string, x: number, across: number): void => {
@@ -147,6 +173,10 @@ export function finishShapes(
         add('right', widthMm(line) / 2, acrossMm);
         add('left', -widthMm(line) / 2, acrossMm);
       }
+    }
+    if (onSide) {
+      addOnSide(one, i, finished, shapes);
+      return;
     }
     if (topping.kind === 'pieces')
       places.forEach((place, k) => {

@@ -31,7 +31,7 @@ export const shapedJobs: Job[] = [
   job('laid on its side, panels, scored', (tier) => {
     layers(tier, 5, 30, { spreadId: 'ganache', heightMm: 5 });
     tier.coat = { ...tier.coat, style: 'under fondant', spreadId: 'ganache' };
-    tier.fondant = { mm: 4, allowanceMm: 15, tint: 'ivory' };
+    tier.fondant = { way: 'draped', mm: 4, allowanceMm: 15, tint: 'ivory' };
     tier.carving = {
       ...newCarving(),
       cuts: [cut('silhouette', 'front'), cut('lay', 'over')],

@@ -44,6 +44,7 @@ const bands = computed<Band[]>(() => {
     drizzle: 'drizzle',
     piping: 'piping',
     glue: 'between carved pieces',
+    seat: 'seats on the side',
     inlay: 'inlays',
     reserve: 'patching',
   };

@@ -102,13 +102,21 @@ const mass = (g: number): string => units.text(g, 'bowl');
       <button
         type="button"
         class="key small"
-        @click="setFondant({ mm: 4, allowanceMm: 15, tint: '' })"
+        @click="setFondant({ way: 'draped', mm: 4, allowanceMm: 15, tint: '' })"
       >
         Cover it with rolled fondant
       </button>
     </p>
     <p v-else class="sentence">
-      Rolled
+      <ChoiceField
+        :model-value="fondant.way"
+        label="How it is laid"
+        :options="[
+          { value: 'draped', text: 'One sheet over all of it' },
+          { value: 'panels', text: 'Panels and a top, for sharp edges' },
+        ]"
+        @update:model-value="(way) => setFondant({ ...fondant!, way })"
+      />, rolled
       <QuantityField
         :model-value="fondant.mm"
         :of="limits.fondantMm"
@@ -128,11 +136,16 @@ const mass = (g: number): string => units.text(g, 'bowl');
         @update:model-value="(mm) => setFondant({ ...fondant!, allowanceMm: mm })"
       />
       all round to trim<template v-if="sheet"
-        >: {{ sheet.sheet.isDisc ? 'a disc' : 'a sheet' }} of
+        >:
+        <template v-if="sheet.panels"
+          ><b>{{ sheet.panels.count }}</b> {{ sheet.panels.count === 1 ? 'panel' : 'panels' }} of
+          <b>{{ text(sheet.panels.longMm) }}</b> by {{ text(sheet.panels.highMm) }} and
+        </template>
+        {{ sheet.sheet.isDisc ? 'a disc' : 'a sheet' }} of
         <b>{{ text(sheet.sheet.acrossMm) }}</b><template v-if="!sheet.sheet.isDisc">
           by {{ text(sheet.sheet.deepMm) }}</template
         >, <b>{{ mass(sheet.rolledG) }}</b> to roll, {{ mass(sheet.trimG) }} of it back as
-        trimmings</template
+        trimmings{{ sheet.panels ? ', those of each rolled again for the next' : '' }}</template
       >.
       <button type="button" class="key small quiet" @click="setFondant(null)">leave it off</button>
     </p>

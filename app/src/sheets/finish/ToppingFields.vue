@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import {
-  arrangements,
   limits,
+  newOnSide,
   picks,
   tones,
   toppingOf,
-  type Arrangement,
   type Build,
   type Pick,
   type Tier,
@@ -21,7 +20,11 @@ import { useUnits } from '../../figures/units.ts';
 import WordField from '../../figures/WordField.vue';
 import ToppingCrisp from './ToppingCrisp.vue';
 import ToppingHeap from './ToppingHeap.vue';
+import ModelledFields from './ModelledFields.vue';
+import RibbonFields from './RibbonFields.vue';
+import SidePlaces from './SidePlaces.vue';
 import ToppingSlab from './ToppingSlab.vue';
+import TopPlaces from './TopPlaces.vue';
 
 /** One topping in sentences: what, how many, where, held by what, when. */
 const props = defineProps<{ plan: ToppingPlan; build: Build; tier: Tier; on: boolean }>();
@@ -31,14 +34,6 @@ const pantry = usePantry();
 const topping = computed(() => props.plan.topping);
 const set = (to: Partial<Topping>): void => emit('change', to);
 
-const arrangementWords: Record<Arrangement, string> = {
-  round: 'evenly round the rim',
-  clusters: 'in clusters',
-  crescent: 'in a crescent',
-  scattered: 'strewn',
-  free: 'where I set them',
-};
-const ways = arrangements.map((value) => ({ value, text: arrangementWords[value] }));
 const pickWords: Record<Pick, string> = {
   none: 'on its own',
   pick: 'by a pick each',
@@ -86,7 +81,9 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
       />
       <template v-if="isPieces">
         of
-        <template v-if="topping.tray">{{ text(plan.pieceG, 'fineMass') }}</template>
+        <template v-if="topping.tray || topping.modelled">{{
+          text(plan.pieceG, 'fineMass')
+        }}</template>
         <QuantityField
           v-else
           :model-value="topping.pieceG"
@@ -137,53 +134,21 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
           @update:model-value="(id) => set({ linkedTo: id || null })"
         />,
         <ChoiceField
-          :model-value="topping.arrangement"
-          label="Arrangement"
-          :options="ways"
-          @update:model-value="(arrangement) => set({ arrangement })"
-        /><template v-if="topping.arrangement === 'clusters'">
-          of
-          <QuantityField
-            :model-value="topping.clusterOf"
-            :of="limits.clusterOf"
-            label="Pieces to a cluster"
-            @update:model-value="(n) => set({ clusterOf: n })" /></template
-        ><template v-if="topping.arrangement === 'crescent'">
-          along
-          <QuantityField
-            :model-value="topping.share"
-            :of="{ kind: 'share', min: limits.crescent.min, max: 1 }"
-            label="Share of the rim"
-            @update:model-value="(n) => set({ share: n })"
-          />
-          of the rim</template
-        ><template v-if="topping.arrangement !== 'free'"
-          >,
-          <QuantityField
-            :model-value="topping.insetMm"
-            :of="limits.insetFromRimMm"
-            label="In from the rim"
-            @update:model-value="(mm) => set({ insetMm: mm })"
-          />
-          in</template
-        ><template v-if="topping.arrangement === 'round' || topping.arrangement === 'crescent'"
-          >, turned by
-          <QuantityField
-            :model-value="topping.shift"
-            :of="{ kind: 'share', min: 0, max: 1 }"
-            label="Turned by a share of the room between two"
-            @update:model-value="(n) => set({ shift: n })"
-          />
-          of the room between two</template
-        >
-        <button
-          v-if="topping.arrangement === 'scattered'"
-          type="button"
-          class="key small"
-          @click="set({ seed: (topping.seed + 1) % 10000 })"
-        >
-          Throw again</button
-        >; held
+          :model-value="topping.side ? 'side' : 'top'"
+          label="On the top or the side"
+          :options="[
+            { value: 'top', text: 'on the top' },
+            { value: 'side', text: 'on the side' },
+          ]"
+          @update:model-value="(where) => set({ side: where === 'side' ? newOnSide() : null })"
+        />
+        <SidePlaces
+          v-if="topping.side"
+          :side="topping.side"
+          :pick="topping.pick !== 'none'"
+          @change="(side) => set({ side })"
+        />
+        <TopPlaces v-else :topping="topping" @change="set" />; held
         <ChoiceField
           :model-value="topping.pick"
           label="Held by"
@@ -214,22 +179,38 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
         />
         wide.
       </template>
+      <RibbonFields
+        v-else-if="topping.kind === 'ribbon'"
+        :topping="topping"
+        :long-mm="plan.ribbonMm ?? 0"
+        @change="set"
+      />
       <ToppingHeap v-else :topping="topping" @change="set" />
     </p>
+    <ModelledFields v-if="isPieces && topping.modelled" :topping="topping" @change="set" />
     <p class="sentence comes">
       <b>{{ text(plan.massG, 'small') }}</b><template v-if="isPieces">
         for {{ plan.count }}</template
       ><template v-if="plan.sinks">, <b class="mind">too heavy for the soft top</b></template
-      ><template v-if="isPieces && plan.steepestDegrees < 89.5 && topping.pick === 'none'"
+      ><template v-if="plan.seatG > 0">, on {{ text(plan.seatG, 'small') }} of seats</template
+      ><template v-if="plan.onSide?.hold.slides"
+        >, <b class="mind">too heavy for so small a foot on an upright side</b></template
+      ><template
+        v-if="isPieces && !plan.onSide && plan.steepestDegrees < 89.5 && topping.pick === 'none'"
         >; on a slope of more than {{ Math.round(plan.steepestDegrees) }}° they slide</template
       >.
       <label class="check">
         <input type="checkbox" :checked="topping.last" @change="set({ last: !topping.last })" />
         on at the last moment</label
       >
-      <ToppingCrisp :plan="plan" :build="build" @change="set" />
+      <ToppingCrisp v-if="topping.kind !== 'ribbon'" :plan="plan" :build="build" @change="set" />
     </p>
-    <ToppingSlab v-if="isPieces" class="sentence comes" :plan="plan" @change="set" />
+    <ToppingSlab
+      v-if="isPieces && !topping.modelled"
+      class="sentence comes"
+      :plan="plan"
+      @change="set"
+    />
     <p class="sentence comes">
       <ChoiceField
         v-if="topping.kind !== 'drizzle'"

@@ -1,8 +1,13 @@
 <script setup lang="ts">
 import {
+  fondantId,
   heapHighMm,
   limits,
+  newOnSide,
   newTopping,
+  perimeterMm,
+  sideStripes,
+  toneOfPoured,
   lookOf,
   topSeen,
   type Look,
@@ -16,14 +21,19 @@ import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import ToppingFields from './ToppingFields.vue';
+import SideView from './SideView.vue';
 import TopView from './TopView.vue';
 
-/** What is put on a tier's top: where it stands, what it weighs, whether the top bears it. */
+/** What is put on a tier's top and side: where it stands, what it weighs, whether that bears it. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const settings = useSettings();
 const { text } = useUnits();
 const { pantry, tier, tierPlan, editTier } = useSheet(props);
 const plans = computed(() => tierPlan.value.finish.toppings);
+/** On the top, by their places in the list; what is on the side leaves no mark there. */
+const onTop = computed(() =>
+  plans.value.map((one) => (one.topping.side ? { ...one, places: [] } : one)),
+);
 const chosen = ref(0);
 const above = computed(() => {
   const i = props.plan.tiers.findIndex((t) => t.tierId === tier.value.id);
@@ -101,6 +111,49 @@ const starters: { text: string; of: Partial<Topping> }[] = [
     },
   },
   {
+    text: 'Flowers down the side',
+    of: {
+      name: 'sugar flowers',
+      tone: 'pale',
+      foodId: null,
+      eaten: false,
+      pieceG: 6,
+      acrossMm: 35,
+      highMm: 15,
+      count: 7,
+      odd: true,
+      pick: 'pick',
+      last: false,
+      side: newOnSide({ arrangement: 'cascade', upMm: 90, toMm: 15 }),
+    },
+  },
+  {
+    text: 'A ribbon',
+    of: {
+      name: 'ribbon',
+      kind: 'ribbon',
+      tone: 'berry',
+      foodId: null,
+      eaten: false,
+      acrossMm: 15,
+      last: false,
+      side: newOnSide({ upMm: 0 }),
+    },
+  },
+  {
+    text: 'Modelled pieces',
+    of: {
+      name: 'balls of fondant',
+      tone: 'pale',
+      foodId: fondantId,
+      acrossMm: 15,
+      highMm: 15,
+      count: 9,
+      last: false,
+      modelled: { form: 'ball', tint: '' },
+    },
+  },
+  {
     text: 'A drizzle',
     of: {
       name: 'caramel drizzle',
@@ -125,6 +178,34 @@ function add(of: Partial<Topping>): void {
 const drop = (i: number): void => editTier('Topping left off', (t) => void t.toppings.splice(i, 1));
 const place = (i: number, spots: [number, number][]): void =>
   change(i, { arrangement: 'free', spots, count: spots.length, linkedTo: null, odd: false });
+const placeOnSide = (i: number, spots: [number, number][]): void =>
+  change(i, {
+    side: { ...tier.value.toppings[i]!.side!, arrangement: 'free', spots },
+    count: spots.length,
+    linkedTo: null,
+    odd: false,
+  });
+const rimMm = computed(() => perimeterMm(tierPlan.value.finished));
+const stripes = computed(() =>
+  sideStripes(
+    tier.value,
+    props.build.colours,
+    tier.value.fondant ? 'ivory' : toneOf(tier.value.coat.spreadId),
+  ),
+);
+const drip = computed(() => {
+  const { drip: own } = tierPlan.value.finish;
+  return own.ok && own.value
+    ? {
+        plan: own.value,
+        look: lookOf(
+          props.build.colours,
+          tier.value.drip?.tint ?? '',
+          toneOfPoured(own.value.row, pantry.pantry.foods),
+        ),
+      }
+    : null;
+});
 const allG = computed(() => plans.value.reduce((sum, one) => sum + one.massG, 0));
 </script>
 
@@ -133,15 +214,27 @@ const allG = computed(() => plans.value.reduce((sum, one) => sum + one.massG, 0)
     <TopView
       :finished="tierPlan.finished"
       :above="above"
-      :toppings="plans"
+      :toppings="onTop"
       :piping="piping"
       :top-tone="topTone"
       :chosen="chosen"
       @choose="(i) => (chosen = i)"
       @place="place"
     />
+    <SideView
+      v-if="plans.some(({ topping }) => topping.side)"
+      :toppings="plans"
+      :colours="build.colours"
+      :rim-mm="rimMm"
+      :high-mm="tierPlan.stack.finishedMm"
+      :stripes="stripes"
+      :drip="drip"
+      :chosen="chosen"
+      @choose="(i) => (chosen = i)"
+      @place="placeOnSide"
+    />
     <p v-if="plans.length > 0" class="lead">
-      {{ text(allG, 'bowl') }} on this top. A piece can be dragged, or moved with the arrow keys;
+      {{ text(allG, 'bowl') }} on this tier. A piece can be dragged, or moved with the arrow keys;
       its kind then stays where it lies.
     </p>
     <ToppingFields

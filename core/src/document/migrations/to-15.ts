@@ -1,0 +1,27 @@
+import { asList, asObject, type Loose } from '../loose.ts';
+
+/* From version 14 to 15: toppings can be on the side of a tier, or modelled; a tier's fondant says how it is laid. */
+
+/** Fields that version 15 added to a build. */
+export function buildFrom14(value: unknown): Loose {
+  const build = asObject(value);
+  return {
+    ...build,
+    tiers: asList(build.tiers).map((tier) => {
+      const own = asObject(tier);
+      const { fondant } = own;
+      return {
+        ...own,
+        fondant:
+          fondant === null || fondant === undefined
+            ? fondant
+            : { way: 'draped', ...asObject(fondant) },
+        toppings: asList(own.toppings).map((one) => ({
+          side: null,
+          modelled: null,
+          ...asObject(one),
+        })),
+      };
+    }),
+  };
+}

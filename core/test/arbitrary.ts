@@ -89,6 +89,7 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
           fc.record({
             heightMm: between(limits.layerMm),
             otherId: fc.option(idOf(pantry.others), { nil: null, freq: 6 }),
+            tint: fc.constantFrom('', 'ivory', 'deep blue'),
             insets: fc.oneof(
               { arbitrary: fc.constant<Inset[]>([]), weight: 3 },
               fc.uniqueArray(

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import {
   batchCards,
+  newBuild,
   newInclusion,
   planBuild,
+  setBatterTint,
   type Build,
   type Pantry,
   type Step,
@@ -101,5 +103,65 @@ describe('tiers of one batter in one load', () => {
       batter[0]!.makeG,
       6,
     );
+  });
+});
+
+describe('batter in colours', () => {
+  const rainbow = (change: (build: Build) => void = () => {}): Build => {
+    const build = newBuild('b', 'B', '2027-05-03T09:30:00Z');
+    const [tier] = build.tiers;
+    tier!.slicesPerCake = 1;
+    ['', 'rose', 'rose', 'deep blue'].forEach((tint, i) => (tier!.layers[i]!.tint = tint));
+    build.colours = [
+      { name: 'rose', hex: '#f3c4cf', gPerKg: 1 },
+      { name: 'deep blue', hex: '#1e2a52', gPerKg: 8 },
+    ];
+    change(build);
+    return build;
+  };
+  const tins = { ...roomy, kitchen: { ...roomy.kitchen, shelves: 4 } };
+  it('is mixed once, divided by weight, coloured, and poured tin by tin', () => {
+    const { of, plan, steps } = baking(rainbow(), tins);
+    expect(of('mix')).toHaveLength(1);
+    const [colour] = of('colour');
+    const [plainG, roseG, blueG] = colour!.amounts.map(({ value }) => value);
+    expect(roseG).toBeCloseTo(2 * blueG!, 6);
+    expect(plainG! + roseG! + blueG!).toBeCloseTo(of('mix')[0]!.amounts[0]!.value, 6);
+    // 1 g and 8 g of gel to the kilogram
+    const gels = colour!.list.map(({ value }) => value);
+    expect(gels[0]).toBeCloseTo(roseG! / 1000, 6);
+    expect(gels[1]).toBeCloseTo((8 * blueG!) / 1000, 6);
+    const tinLabels = of('fill tin').flatMap(({ amounts }) => amounts.map(({ label }) => label));
+    expect(tinLabels).toEqual(['tin 1', 'tin 2, rose', 'tin 3, rose', 'tin 4, deep blue']);
+    expect(steps.indexOf(colour!)).toBeGreaterThan(steps.indexOf(of('mix')[0]!));
+    expect(steps.indexOf(colour!)).toBeLessThan(steps.indexOf(of('fill tin')[0]!));
+    if (!plan.ingredients.ok) throw new Error(plan.ingredients.problem);
+    const gelG = plan.ingredients.value
+      .filter(({ foodId }) => foodId === 'colour-gel')
+      .reduce((sum, { massG }) => sum + massG, 0);
+    expect(gelG).toBeCloseTo(gels[0]! + gels[1]!, 6);
+  });
+  it('is drawn as it comes out, layer by layer', () => {
+    const { section } = planBuild(rainbow(), tins);
+    const tones = section.parts.filter(({ kind }) => kind === 'layer').map(({ tone }) => tone);
+    expect(tones).toEqual(['butter', '#f3c4cf', '#f3c4cf', '#1e2a52']);
+  });
+  it('of two colours in one cake says so, and draws the one that it bakes to', () => {
+    const build = rainbow(({ tiers }) => (tiers[0]!.slicesPerCake = 2));
+    const plan = planBuild(build, tins);
+    const said = plan.cautions.filter(({ id }) => id.includes('/colours/'));
+    expect(said.map(({ part }) => part)).toEqual(['tier-1/layer/0', 'tier-1/layer/2']);
+    const tones = plan.section.parts.filter(({ kind }) => kind === 'layer').map(({ tone }) => tone);
+    expect(tones).toEqual(['butter', 'butter', '#f3c4cf', '#f3c4cf']);
+    const one = structuredClone(build);
+    setBatterTint(one.tiers[0]!, 3, 'rose');
+    setBatterTint(one.tiers[0]!, 0, '');
+    expect(planBuild(one, tins).cautions.some(({ id }) => id.includes('/colours/'))).toBe(false);
+  });
+  it('of one colour is one bowl, and of none has no step for it', () => {
+    const all = baking(rainbow(({ tiers }) => tiers[0]!.layers.forEach((layer) => (layer.tint = 'rose'))), tins); // prettier-ignore
+    expect(all.of('colour')[0]!.amounts).toHaveLength(1);
+    const none = baking(rainbow(({ tiers }) => tiers[0]!.layers.forEach((layer) => (layer.tint = ''))), tins); // prettier-ignore
+    expect(none.of('colour')).toEqual([]);
   });
 });

@@ -5,6 +5,8 @@ import {
   modelledG,
   mostRound,
   newBuild,
+  newPiped,
+  newPiping,
   newTopping,
   perimeterMm,
   planBuild,
@@ -229,5 +231,51 @@ describe('fondant in panels', () => {
     const step = stepsOf(planBuild(build, pantry)).find(({ key }) => key.endsWith('/fondant'))!;
     expect(step.kind).toBe('panel');
     expect(step.hazards).toContain('knife');
+  });
+});
+
+describe('a side piped all over', () => {
+  const piped = (radiusMm: number, heightMm = 0): Build => {
+    const build = newBuild('b', 'B', '2027-05-03T09:30:00Z');
+    const [tier] = build.tiers;
+    if (heightMm > 0) for (const layer of tier!.layers) layer.heightMm = heightMm;
+    build.piping = [
+      { ...newPiping('roses', 0), piped: { ...newPiped(tier!.id), form: 'rosette', where: 'whole side', radiusMm, odd: false } }, // prettier-ignore
+    ];
+    return build;
+  };
+  it('is rows from foot to edge, each in the gaps of the one below', () => {
+    const plan = planBuild(piped(20), pantry);
+    const [job] = plan.piping;
+    const { finished, stack } = plan.tiers[0]!;
+    const rows = Math.round(stack.finishedMm / 40);
+    const each = Math.floor(perimeterMm(finished) / 40 + 1e-9);
+    expect(job!.pieces).toBe(rows * each);
+    expect(job!.massG).toBeCloseTo(job!.pieces * job!.pieceG!, 9);
+    const ups = [...new Set(job!.marks.map(({ upMm }) => upMm))];
+    expect(ups).toHaveLength(rows);
+    expect(ups[0]).toBeCloseTo(stack.finishedMm / rows / 2, 9);
+    const [first, second] = [0, each].map((i) => job!.marks[i]!);
+    const turn = (Math.atan2(second!.y, second!.x) - Math.atan2(first!.y, first!.x)) * each;
+    expect(Math.abs(turn)).toBeCloseTo(Math.PI, 6);
+  });
+  it('is one row on a side lower than a piece, and its bowl takes all of it', () => {
+    const low = planBuild(piped(60), pantry);
+    expect(new Set(low.piping[0]!.marks.map(({ upMm }) => upMm)).size).toBe(1);
+    const plan = planBuild(piped(20), pantry);
+    if (!plan.bowls.ok) throw new Error(plan.bowls.problem);
+    const use = plan.bowls.value.flatMap(({ uses }) => uses).find(({ kind }) => kind === 'piping')!;
+    expect(use.massG).toBeCloseTo(plan.piping[0]!.massG, 9);
+  });
+  it('is seen from the front in every row, within the cake', () => {
+    const build = piped(20);
+    const plan = planBuild(build, pantry);
+    const shapes = drawElevation(build, plan, pantry).shapes.filter(
+      ({ kind }) => kind === 'piping',
+    );
+    const heights = new Set(shapes.map(({ y0, y1 }) => Math.round(y0 + y1)));
+    expect(heights.size).toBe(Math.round(plan.tiers[0]!.stack.finishedMm / 40));
+    expect(shapes.length).toBeGreaterThan(plan.piping[0]!.pieces / 2 - 2 * heights.size);
+    expect(shapes.length).toBeLessThan(plan.piping[0]!.pieces / 2 + 2 * heights.size);
   });
 });

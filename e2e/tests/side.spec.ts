@@ -74,3 +74,33 @@ test('fondant stands up in panels, and says how long and how high each is', asyn
   await choose(page, 'How it is laid', 'Panels and a top, for sharp edges');
   await expect(page.getByTestId('covers')).toContainText(/2 panels of\s47\.5\scm by\s12\scm/);
 });
+
+test('layers of one cake are coloured together, and seen in the section', async ({ page }) => {
+  await openDemo(page, 'Meridian', 'Stack');
+  const colour = (layer: number) =>
+    page.getByRole('combobox', { name: `Colour of layer ${layer}`, exact: true });
+  await colour(1).fill('yellow');
+  await colour(1).press('Enter');
+  // two layers are cut from each cake
+  await expect(colour(2)).toHaveValue('yellow');
+  await expect(colour(3)).toHaveValue('');
+  await saved(page);
+  // both are drawn in it, and nothing else is
+  await expect(page.locator('svg [fill="#ffff00"]')).toHaveCount(2);
+});
+
+test('rosettes go all over a side in rows, and their bowl grows with them', async ({ page }) => {
+  await openDemo(page, 'Meridian', 'Finish');
+  await turn(page, 'piping');
+  const title = page.getByTestId('sheet-title');
+  const grams = async (): Promise<number> => {
+    const [, value, kilo] = /([\d.]+)\s(k?)g piped/.exec(await title.innerText())!;
+    return Number(value) * (kilo ? 1000 : 1);
+  };
+  const before = await grams();
+  await page.getByRole('button', { name: 'Something to pipe' }).click();
+  await page.getByRole('combobox', { name: 'Form that is piped' }).last().selectOption('rosette'); // prettier-ignore
+  await page.getByRole('combobox', { name: 'Where it is piped' }).last().selectOption('whole side'); // prettier-ignore
+  // 92 cm round in rosettes of 3 cm, an odd number in each of four rows
+  await expect.poll(grams).toBeGreaterThan(before + 500);
+});

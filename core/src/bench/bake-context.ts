@@ -1,4 +1,4 @@
-import type { Tier } from '../document/types.ts';
+import type { Colour, Tier } from '../document/types.ts';
 import type { BatterMixing } from '../oven/mixings.ts';
 import type { TierLoad } from '../oven/tier-loads.ts';
 import type { Pantry, Recipe, Sponge, Tin } from '../pantry/types.ts';
@@ -19,6 +19,7 @@ export interface BakeContext {
   /** Batters of all tiers, and what the tiers are called. */
   mixings: readonly BatterMixing[];
   tierNames: ReadonlyMap<string, string>;
+  colours: readonly Colour[];
   times: TierTimes;
   pantry: Pantry;
 }

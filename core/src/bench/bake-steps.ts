@@ -1,3 +1,4 @@
+import { bakedTint } from '../batter/batter-tints.ts';
 import type { InclusionWay, Tier } from '../document/types.ts';
 import { doneC } from '../heat/bake-time.ts';
 import { handsOn } from '../labour/minutes.ts';
@@ -56,9 +57,8 @@ function preparing(
   mixing: BatterMixing | null,
 ): Step[] {
   if (!mixing) return [lined];
-  const weighed = mixingSteps(context, mixing, i);
-  const mixed = weighed.pop()!;
-  return load.reused > 0 ? [...weighed, mixed, lined] : [...weighed, lined, mixed];
+  const { weighed, mixed } = mixingSteps(context, mixing, i);
+  return load.reused > 0 ? [...weighed, ...mixed, lined] : [...weighed, lined, ...mixed];
 }
 
 /** Of a step about some of the cakes, the one about all of them. */
@@ -70,6 +70,7 @@ const wholeKeyOf = ({ id }: Tier, { key, kind }: Step): string | null => {
 const loadKinds: Partial<Record<OperationKind, string>> = {
   weigh: 'weigh',
   mix: 'mix',
+  colour: 'colour',
   'line tin': 'line',
   'fill tin': 'divide',
   bake: 'bake',
@@ -133,7 +134,9 @@ function fillStep(context: BakeContext, load: TierLoad): Step {
           : 'Set each tin on the scale, tare, and pour. Equal weights bake to equal heights.',
       ),
       amounts: cakes.map((cake): Amount => ({
-        label: tinName(context, cake),
+        label: [tinName(context, cake), bakedTint(tier, cake.layers[0]!)]
+          .filter(Boolean)
+          .join(', '),
         value: cake.batterG + cake.foldedG,
         kind: 'bowl',
         figure: `${tier.id}/cake/${cake.index}/batter`,

@@ -1,4 +1,6 @@
 import { isFoldedIn } from '../batter/pieces.ts';
+import { batterGels } from '../colour/batter-gels.ts';
+import { colourName } from '../colour/tint-note.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { widthMm } from '../outline/outline.ts';
 import type { BatterMixing } from '../oven/mixings.ts';
@@ -12,21 +14,22 @@ import { keyOf, type BakeContext } from './bake-context.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { partSteps } from './part-steps.ts';
 import { linesOf, takenBy, takenOf } from './recipe-steps.ts';
-import { step, type Amount, type Step } from './steps.ts';
+import { step, type Amount, type ListItem, type Step } from './steps.ts';
 
 const sumOf = (cakes: readonly BakedCake[], of: (cake: BakedCake) => number): number =>
   cakes.reduce((total, cake) => total + of(cake), 0);
 
 /**
- * Weighing out and mixing a batter, for the first of the tiers that share it; mixing is the last of them.
+ * Weighing out a batter, and mixing and colouring it, for the first of the tiers that share it.
  *
  * @param i which of the tier's loads it is for, from 0
  */
 export function mixingSteps(
   context: BakeContext,
-  { parts, makesG, mixes }: BatterMixing,
+  mixing: BatterMixing,
   i: number,
-): Step[] {
+): { weighed: Step[]; mixed: Step[] } {
+  const { parts, makesG, mixes } = mixing;
   const { tier, recipe, scaled, bake, pantry, tierNames } = context;
   const { mixed } = parts[0]!;
   const sharedBy = parts.slice(1).map(({ tierId }) => tierId);
@@ -49,7 +52,7 @@ export function mixingSteps(
     : [];
   const own = batterOf(mixed);
   const grown = Math.sqrt(topScale(tier.outline) * parts[0]!.share * (own > 0 ? batterG / own : 1));
-  return [
+  const weighed = [
     ...partSteps(
       i === 0 ? tier.id : `${tier.id}/load-${i + 1}`,
       recipe.name,
@@ -94,6 +97,8 @@ export function mixingSteps(
         ],
       },
     ),
+  ];
+  const beaten = [
     step(
       keyOf(context, 'mix', mixed),
       'mix',
@@ -133,6 +138,48 @@ export function mixingSteps(
           show: 'bowl',
           hand: 'batter',
         },
+      },
+    ),
+    ...colourSteps(context, mixing),
+  ];
+  return { weighed, mixed: beaten };
+}
+
+/** A batter divided into bowls, each coloured before any of it stands. */
+function colourSteps(context: BakeContext, mixing: BatterMixing): Step[] {
+  const { tier, pantry, colours } = context;
+  const gels = batterGels(mixing, colours, pantry);
+  if (gels.length === 0) return [];
+  const { parts, colours: bowls } = mixing;
+  return [
+    step(
+      keyOf(context, 'colour', parts[0]!.mixed),
+      'colour',
+      'Bake',
+      bowls.length === 1 ? 'Colour the batter' : 'Divide the batter, and colour it',
+      handsOn.divide * (bowls.length - 1) + handsOn.colour * gels.length,
+      {
+        part: `${tier.id}/cake`,
+        sharedBy: parts.slice(1).map(({ tierId }) => tierId),
+        lead: phrase(
+          'Weighed into its bowls first, then colour folded in with as few turns as it takes: every turn after the flour makes it tougher and lets air out.',
+        ),
+        amounts: bowls.map(({ tint, massG }): Amount => ({
+          label: tint || 'as it is',
+          value: massG,
+          kind: 'bowl',
+          figure: null,
+        })),
+        list: gels.map(({ tint, note }): ListItem => ({
+          label: `${colourName(note)}, ${tint}`,
+          value: note.gelG,
+          kind: 'fineMass',
+          note: null,
+        })),
+        takes: gels.flatMap(({ note }) =>
+          takenOf({ name: colourName(note), foodId: note.foodId }, note.gelG),
+        ),
+        checks: ['Even, with no streak at the bottom of the bowl', 'Baked at once: crumb and crust brown, so the colour is judged inside'], // prettier-ignore
       },
     ),
   ];

@@ -327,7 +327,7 @@ export const pipingSteps = (
           : null,
         lead: job.piped
           ? phrase(
-              `From the bowl set aside for it: ${job.piped.form}, ${job.piped.nozzle} nozzle {wide} wide. Try the hand on a strip of {strip} first.`,
+              `From the bowl set aside for it: ${job.piped.form}, ${job.piped.nozzle} nozzle {wide} wide.${job.piped.where === 'whole side' ? ' Row by row from the foot up, each row in the gaps of the one below, over a thin coat that still takes them.' : ''} Try the hand on a strip of {strip} first.`,
               { wide: [job.piped.wideMm, 'thickness'], strip: [job.practiceMm, 'span'] },
             )
           : phrase('From the bowl set aside for it.'),

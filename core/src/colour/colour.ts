@@ -60,6 +60,7 @@ function* tinted(build: Build): Generator<{ of: Record<string, unknown>; key: st
     for (const one of [...tier.coat.bands, ...tier.gaps, ...tier.surfaces]) yield* at(one);
     for (const one of [tier.fondant, tier.drip, tier.pour]) yield* at(one);
     for (const { modelled } of tier.toppings) yield* at(modelled);
+    for (const layer of tier.layers) if (layer.otherId === null) yield* at(layer);
     for (const cut of tier.carving?.cuts ?? [])
       if (cut.kind === 'relief') yield* at(cut, 'inlayTint');
   }

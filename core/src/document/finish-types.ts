@@ -51,8 +51,8 @@ export interface Pour extends Poured {
   studded: { cover: number; highMm: number; acrossMm: number } | null;
 }
 
-export const pipedPlaces = ['top edge', 'foot', 'side', 'on top', 'apart'] as const;
-/** Round the edge of the top, the foot, a height of the side, a ring on the top; or apart by length. */
+export const pipedPlaces = ['top edge', 'foot', 'side', 'whole side', 'on top', 'apart'] as const;
+/** Round the edge of the top, the foot, a height of the side, all of it in rows, a ring on the top; or apart by length. */
 export type PipedPlace = (typeof pipedPlaces)[number];
 
 /** How something is piped; its grams, pieces and length follow. */

@@ -55,6 +55,7 @@ export const layer = record<Layer>({
   id: id().since(11),
   heightMm: figure(limits.layerMm),
   otherId: orNull(id()).called('kind of layer').since(3),
+  tint: tint().called('colour of the batter').since(15),
   insets: list(inset, limits.insets.max).called('what is set inside it').since(14),
   between: orNull(
     record<NonNullable<Layer['between']>>({

@@ -69,6 +69,8 @@ export interface Layer {
   id: string;
   heightMm: number;
   otherId: string | null;
+  /** What its batter is coloured; empty for batter as it is mixed. */
+  tint: string;
   /** What is set inside a set cream, from the bottom up. */
   insets: Inset[];
   /** What is spread between the pieces of a layer that is a pile, such as crepes. */

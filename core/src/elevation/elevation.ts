@@ -13,6 +13,7 @@ import { toneOfPoured } from '../section/finish-parts.ts';
 import type { SectionPart } from '../section/parts.ts';
 import { withinWall } from '../section/mould-parts.ts';
 import { sideSeen } from '../toppings/side.ts';
+import { groupedBy } from '../working/grouped.ts';
 import { valueOf } from '../working/staged.ts';
 
 /** One shape of the cake as it is seen from the front; x from its axis, y up from the board, mm. */
@@ -270,9 +271,15 @@ function addPiped(
     if (job.piped?.tierId !== tierId) return;
     const tone = lookOf(build.colours, job.tint, toneOfSpread(job.spread));
     const onTop = job.piped.where === 'on top' || job.piped.where === 'top edge';
-    const marks = onTop ? fromBehind(job.marks) : seenFrom(job.marks).map((m) => job.marks[m.i]!);
+    const onSide = job.piped.where === 'side' || job.piped.where === 'whole side';
+    const rows = [...groupedBy(job.marks, ({ upMm }) => upMm).values()];
+    const marks = onTop
+      ? fromBehind(job.marks)
+      : rows.flatMap((row) => seenFrom(row).map(({ i: k }) => row[k]!));
     marks.forEach((mark, k) => {
-      const y = from + Math.min(mark.upMm, high);
+      // on a side it stands out towards us, as high as it is across
+      const [low, tall] = onSide ? [job.acrossMm / 2, job.acrossMm] : [0, job.highMm];
+      const y = from + Math.min(mark.upMm, high) - low;
       add(
         tierId,
         `piping/${build.piping.findIndex((each) => each.id === job.id)}/${k}`,
@@ -280,7 +287,7 @@ function addPiped(
         plan.piping[i]!.name,
         tone,
         [mark.x - job.acrossMm / 2, mark.x + job.acrossMm / 2],
-        [y, y + job.highMm],
+        [y, y + tall],
       );
     });
   });

@@ -53,6 +53,7 @@ const lineOf = (piped: Piped, on: PipedOn, acrossMm: number): Outline | null => 
     case 'foot':
       return grow(coarse(on.finished), acrossMm / 2);
     case 'side':
+    case 'whole side':
       return on.finished;
     case 'on top':
       return grow(coarse(on.finished), -(piped.insetMm + acrossMm / 2));
@@ -61,9 +62,23 @@ const lineOf = (piped: Piped, on: PipedOn, acrossMm: number): Outline | null => 
   }
 };
 
-const footOf = (piped: Piped, on: PipedOn): number => {
-  if (piped.where === 'foot') return 0;
-  return piped.where === 'side' ? Math.min(piped.upMm, on.heightMm) : on.heightMm;
+/**
+ * Heights at which it goes round, mm above the foot: one, or rows that fill a side from foot to edge, each as
+ * high as a piece is across. Rows that do not come out even are drawn a little closer or apart.
+ */
+const rowsOf = (piped: Piped, on: PipedOn, acrossMm: number): number[] => {
+  switch (piped.where) {
+    case 'foot':
+      return [0];
+    case 'side':
+      return [Math.min(piped.upMm, on.heightMm)];
+    case 'whole side': {
+      const rows = Math.max(1, Math.round(on.heightMm / Math.max(1, acrossMm)));
+      return Array.from({ length: rows }, (_, k) => ((k + 0.5) * on.heightMm) / rows);
+    }
+    default:
+      return [on.heightMm];
+  }
 };
 
 /** One job as it is piped: fitted round its line, with grams from pieces or length (docs/model.md#piping-and-toppings). */
@@ -91,12 +106,17 @@ export function planPiping(
   const stands = standsBy(form, wideMm, radiusMm);
   const line = lineOf(piped, tier, stands.acrossMm);
   const noRoom = line === null && piped.where !== 'apart';
-  const upMm = footOf(piped, tier);
+  const rows = rowsOf(piped, tier, stands.acrossMm);
+  // every other row stands in the gaps of the one below
   const marksOf = (count: number): PipedMark[] =>
-    line ? placesAlong(line, count).map((place) => ({ ...place, upMm })) : [];
+    line
+      ? rows.flatMap((upMm, k) =>
+          placesAlong(line, count, (k % 2) / 2).map((place) => ({ ...place, upMm })),
+        )
+      : [];
   const common = { ...job, spread, ...stands, line, noRoom };
   if (lengthForms.includes(form)) {
-    const along = line ? perimeterMm(line) : piped.lengthMm;
+    const along = line ? perimeterMm(line) * rows.length : piped.lengthMm;
     const lineMm = noRoom ? 0 : form === 'writing' ? writingMm(piped.text, piped.letterMm) : along;
     const ml = lengthMl(form, nozzle, wideMm, lineMm);
     return {
@@ -119,8 +139,8 @@ export function planPiping(
   const count = noRoom ? 0 : Math.min(piped.count ?? fitted, most ?? Infinity);
   return {
     ...common,
-    massG: pieceG * count,
-    pieces: count,
+    massG: pieceG * count * rows.length,
+    pieces: count * rows.length,
     lineMm: 0,
     pieceG,
     marks: marksOf(count),
@@ -129,12 +149,28 @@ export function planPiping(
   };
 }
 
+const topOf = (
+  { where, upMm }: Piped,
+  acrossMm: number,
+  highMm: number,
+  marks: readonly PipedMark[],
+): number => {
+  switch (where) {
+    case 'foot':
+      return highMm;
+    case 'side':
+      return upMm + acrossMm / 2;
+    case 'whole side':
+      return (marks.at(-1)?.upMm ?? 0) + acrossMm / 2;
+    default:
+      return 0;
+  }
+};
+
 /** How high the borders stand that drips of a tier would run into, mm above its foot; 0 for none. */
 export function borderTopMm(jobs: readonly PlannedPiping[], tierId: string): number {
   const tops = jobs
     .filter(({ piped, noRoom }) => piped?.tierId === tierId && !noRoom)
-    .map(({ piped, highMm, acrossMm }) =>
-      piped!.where === 'foot' ? highMm : piped!.where === 'side' ? piped!.upMm + acrossMm / 2 : 0,
-    );
+    .map(({ piped, highMm, acrossMm, marks }) => topOf(piped!, acrossMm, highMm, marks));
   return Math.max(0, ...tops);
 }

@@ -1,4 +1,5 @@
 import type { Kitchen, Recipe } from '../pantry/types.ts';
+import { byTint, type ColouredBatter } from '../batter/batter-tints.ts';
 import type { BakedCake, BakePlan } from '../tins/bake.ts';
 import { mixesFor, type TierLoad } from './tier-loads.ts';
 
@@ -12,6 +13,8 @@ export interface MixedTier {
   loads: readonly TierLoad[];
   /** Pieces are folded into it. */
   isApart: boolean;
+  /** What each of its cakes is coloured; empty for batter as it is mixed. */
+  tintOf: (cake: BakedCake) => string;
 }
 
 /** A tier's share of a batter. Masses in g. */
@@ -30,6 +33,8 @@ export interface BatterMixing {
   parts: MixingPart[];
   makesG: number;
   mixes: number;
+  /** What it is divided into where some of it is coloured; one of no colour else. */
+  colours: ColouredBatter[];
 }
 
 const sumOf = (cakes: readonly BakedCake[], of: (cake: BakedCake) => number): number =>
@@ -44,25 +49,37 @@ export function batterMixings(
   kitchen: Pick<Kitchen, 'mixerMl'>,
 ): BatterMixing[] {
   const groups = new Map<string, { recipe: MixedTier['recipe']; ml: number; of: BatterMixing }>();
-  for (const { tierId, recipe, makesG, bake, loads, isApart } of tiers)
+  for (const { tierId, recipe, makesG, bake, loads, isApart, tintOf } of tiers)
     for (const { index, mixed } of loads) {
       if (mixed.length === 0) continue;
       const share = bake.batterG > 0 ? sumOf(mixed, (cake) => cake.batterG) / bake.batterG : 1;
       const part = { tierId, mixed, share, makesG: makesG * share };
       const key = `${index}/${isApart ? tierId : ''}/${recipe.id}`;
       const known = groups.get(key);
+      const colours = mixed.map((cake) => ({
+        tint: tintOf(cake),
+        massG: cake.batterG + cake.foldedG,
+      }));
       const ml = sumOf(mixed, ({ batterMl }) => batterMl);
       if (known) {
         known.ml += ml;
         known.of.parts.push(part);
         known.of.makesG += part.makesG;
+        known.of.colours.push(...colours);
       } else {
-        const of = { load: index, recipeId: recipe.id, parts: [part], makesG: part.makesG };
+        const of = {
+          load: index,
+          recipeId: recipe.id,
+          parts: [part],
+          makesG: part.makesG,
+          colours,
+        };
         groups.set(key, { recipe, ml, of: { ...of, mixes: 1 } });
       }
     }
   return [...groups.values()].map(({ recipe, ml, of }) => ({
     ...of,
+    colours: byTint(of.colours),
     mixes: mixesFor(ml, recipe, kitchen),
   }));
 }

@@ -1,6 +1,7 @@
 import { colourName, type TintNote } from '../colour/tint-note.ts';
 import { fondantTinted } from '../covers/fondant.ts';
 import { modelledTinted } from '../finish/toppings.ts';
+import { batterGels } from '../colour/batter-gels.ts';
 import { batterMixings } from '../oven/mixings.ts';
 import { fondantId, foodOf } from '../pantry/find.ts';
 import { prepFor, preparedFrom } from '../pantry/prepared.ts';
@@ -119,9 +120,10 @@ export function planIngredients(
       ...soakNeeds(build.tiers, tiers).flatMap(({ recipeId, massG }) =>
         made(recipeId, weighedUp(massG)),
       ),
-      ...batterMixings(mixedTiers(build, tiers, oven, pantry), pantry.kitchen).flatMap(
-        ({ recipeId, makesG, mixes }) => made(recipeId, makesG, mixes),
-      ),
+      ...batterMixings(mixedTiers(build, tiers, oven, pantry), pantry.kitchen).flatMap((mixing) => [
+        ...made(mixing.recipeId, mixing.makesG, mixing.mixes),
+        ...batterGels(mixing, build.colours, pantry).flatMap(({ note }) => gel(note)),
+      ]),
       ...build.tiers.flatMap((tier, i) => {
         const plan = tiers[i]!;
         return [

@@ -29,6 +29,7 @@ export const mixedTiers = (
         bake,
         loads: tierLoads(tier.id, tin, bake, oven, pantry.kitchen, sponge.waitMin),
         isApart: tier.inclusions.some(isFoldedIn),
+        tintOf: ({ layers }) => tier.layers[layers[0]!]!.tint.trim(),
       },
     ];
   });

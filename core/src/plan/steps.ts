@@ -157,6 +157,7 @@ export function planSteps(
         loads: tierLoads(tier.id, tin, bake, oven, pantry.kitchen, sponge.waitMin),
         mixings,
         tierNames,
+        colours: build.colours,
         times: times[i]!,
         pantry,
       };

@@ -6,6 +6,7 @@ import type { Look, Tone } from '../pantry/types.ts';
 import { placesAlong } from '../piping/shapes.ts';
 import { chocolateOf, kindOfChocolate } from '../ganache/chocolates.ts';
 import type { Food, Ganache } from '../pantry/types.ts';
+import { groupedBy } from '../working/grouped.ts';
 import { valueOf } from '../working/staged.ts';
 
 /** A job of the build with the hatch of what it is piped with. */
@@ -139,18 +140,26 @@ export function finishShapes(
   }
   piping.forEach(({ job, tone }, i) => {
     if (job.piped?.tierId !== tierId) return;
-    const { right, left } = atCut(job.marks);
-    for (const mark of [right, left]) {
-      if (!mark) continue;
-      shapes.push({
-        id: `piping/${i}/${mark === right ? 'right' : 'left'}`,
-        kind: 'piping',
-        label: job.name,
-        tone,
-        x: [mark.x - job.acrossMm / 2, mark.x + job.acrossMm / 2],
-        y: [mark.upMm, mark.upMm + job.highMm],
-      });
-    }
+    const onSide = job.piped.where === 'side' || job.piped.where === 'whole side';
+    [...groupedBy(job.marks, ({ upMm }) => upMm).values()].forEach((row, k) => {
+      const { right, left } = atCut(row);
+      for (const mark of [right, left]) {
+        if (!mark) continue;
+        const out = mark === right ? job.highMm : -job.highMm;
+        const half = job.acrossMm / 2;
+        shapes.push({
+          id: `piping/${i}/${k > 0 ? `${k}/` : ''}${mark === right ? 'right' : 'left'}`,
+          kind: 'piping',
+          label: job.name,
+          tone,
+          // on a side it stands out of it
+          x: onSide
+            ? [Math.min(mark.x, mark.x + out), Math.max(mark.x, mark.x + out)]
+            : [mark.x - half, mark.x + half],
+          y: onSide ? [mark.upMm - half, mark.upMm + half] : [mark.upMm, mark.upMm + job.highMm],
+        });
+      }
+    });
   });
   finish.toppings.forEach((one, i) => {
     const { topping, places, onSide } = one;

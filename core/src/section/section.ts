@@ -1,4 +1,5 @@
 import { deckKey } from '../document/deck-key.ts';
+import { bakedTint } from '../batter/batter-tints.ts';
 import { lookOf, sideStripes } from '../colour/colour.ts';
 import type { Colour, Tier } from '../document/types.ts';
 import type { TierCarve } from '../carve/apply.ts';
@@ -177,7 +178,10 @@ function carvedParts(
         fillings[Number(n)]?.tone ?? 'cream',
       );
     if (kind === 'centre') return centreSpread?.tone ?? 'berry';
-    return others.find((other) => other.index === Number(n))?.row.tone ?? sponge?.tone ?? 'butter';
+    return (
+      others.find((other) => other.index === Number(n))?.row.tone ??
+      lookOf(colours, bakedTint(tier, Number(n)), sponge?.tone ?? 'butter')
+    );
   };
   return carvedShapes(
     carve.result,
@@ -330,7 +334,7 @@ function tierParts(
   });
   stack.layers.forEach(({ fromMm, toMm, crownUpMm, crownDownMm }, i) => {
     const other = others.find((o) => o.index === i);
-    const tone = other?.row.tone ?? spongeTone;
+    const tone = other?.row.tone ?? lookOf(colours, bakedTint(tier, i), spongeTone);
     const label = `layer ${i + 1}`;
     add(`layer/${i}`, 'layer', label, tone, [-half, half], [fromMm, toMm]);
     if (crownUpMm > 0) {

@@ -3,7 +3,8 @@ import { handsOn } from '../labour/minutes.ts';
 import { planLoads, type OvenPlan, type TierBaking } from '../oven/loads.ts';
 import { mixesFor, tierLoads } from '../oven/tier-loads.ts';
 import type { Kitchen, Recipe } from '../pantry/types.ts';
-import { groupedBy, isShared, keptGroups, type Keeping } from './kept-groups.ts';
+import { groupedBy } from '../working/grouped.ts';
+import { isShared, keptGroups, type Keeping } from './kept-groups.ts';
 
 /** What a cake bakes of one batter, when it bakes first and takes its last layer by the plan of its days. Times in ms. */
 export interface BakedBatch {

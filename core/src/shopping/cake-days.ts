@@ -15,7 +15,7 @@ import type { Plan } from '../plan/plan-types.ts';
 import { nothingCarved } from '../plan/shape.ts';
 import { ifThere, valueOf } from '../working/staged.ts';
 import type { BakedBatch } from './baked-together.ts';
-import { groupedBy } from './kept-groups.ts';
+import { groupedBy } from '../working/grouped.ts';
 import type { MadeBatch } from './made-together.ts';
 import type { OverBatch } from './used-over.ts';
 import { useDays, type UseDays } from './use-days.ts';

@@ -1,10 +1,3 @@
-/** Rows by a key, each key's in their order. */
-export function groupedBy<T, K>(rows: readonly T[], keyOf: (row: T) => K): Map<K, T[]> {
-  const groups = new Map<K, T[]>();
-  for (const row of rows) groups.set(keyOf(row), [...(groups.get(keyOf(row)) ?? []), row]);
-  return groups;
-}
-
 /** When something is made and last used, ms, and how long it keeps, min; null where nobody says. */
 export interface Keeping {
   madeAt: number;

@@ -1,4 +1,5 @@
-import { groupedBy, isShared, keptGroups } from './kept-groups.ts';
+import { groupedBy } from '../working/grouped.ts';
+import { isShared, keptGroups } from './kept-groups.ts';
 
 /** The batch of a filling or frosting of one cake, when it is made and last used by the plan of its days. Times in ms. */
 export interface MadeBatch {

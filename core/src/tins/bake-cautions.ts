@@ -1,4 +1,5 @@
 import type { Tier } from '../document/types.ts';
+import { mottledCakes } from '../batter/batter-tints.ts';
 import { warnOfPieces } from '../batter/pieces-cautions.ts';
 import { doneC } from '../heat/bake-time.ts';
 import { fitsInside, grow, widthMm } from '../outline/outline.ts';
@@ -22,6 +23,7 @@ export function warnOfBake(
   warnOfRim(tier, tin, plan, cautions);
   warnOfTin(tier, tin, plan, tins, cautions);
   warnOfSlices(tier, sponge, cautions);
+  warnOfColours(tier, cautions);
   warnOfBaked(tier, plan, cautions);
   warnOfHeat(tier, plan, cautions);
   warnOfBowl(tier, plan, cautions);
@@ -168,6 +170,23 @@ function warnOfSlices(tier: Tier, sponge: Sponge, cautions: Caution[]): void {
       ),
     });
   });
+}
+
+/** One cake has one colour: layers of two cannot be cut from it. */
+function warnOfColours(tier: Tier, cautions: Caution[]): void {
+  for (const layers of mottledCakes(tier)) {
+    const names = layers.map((i) => i + 1).join(' and ');
+    cautions.push({
+      id: `${tier.id}/colours/${layers[0]!}`,
+      severity: 'mind',
+      stage: 'stack',
+      part: `${tier.id}/layer/${layers[0]!}`,
+      title: phrase(`Layers ${names} are cut from one cake, and planned in several colours.`),
+      todo: phrase(
+        `All of them come out ${tier.layers[layers[0]!]!.tint.trim() || 'as the batter is'}. For a colour each, bake one layer to a tin, or give them one colour.`,
+      ),
+    });
+  }
 }
 
 function warnOfBaked(tier: Tier, plan: BakePlan, cautions: Caution[]): void {

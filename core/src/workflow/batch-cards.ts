@@ -56,7 +56,8 @@ function mixingsOf(steps: readonly Step[]): Step[][] {
       const mixing = [step];
       mixings.push(mixing);
       for (const id of [tierId, ...sharedBy]) lastOf.set(id, mixing);
-    } else if (kind === 'mix' || kind === 'fill tin') lastOf.get(tierId)?.push(step);
+    } else if (kind === 'mix' || kind === 'colour' || kind === 'fill tin')
+      lastOf.get(tierId)?.push(step);
   }
   return mixings;
 }

@@ -60,6 +60,7 @@ const placeWords: Record<PipedPlace, string> = {
   'top edge': 'round the edge of the top',
   foot: 'round the foot',
   side: 'round the side',
+  'whole side': 'all over the side, in rows',
   'on top': 'in a ring on the top',
   apart: 'apart, by its length',
 };

@@ -46,7 +46,10 @@ const topTone = computed<Look>(() =>
 );
 const piping = computed(() =>
   props.plan.piping
-    .filter(({ piped }) => piped?.tierId === tier.value.id && piped.where !== 'side')
+    .filter(
+      ({ piped }) =>
+        piped?.tierId === tier.value.id && piped.where !== 'side' && piped.where !== 'whole side',
+    )
     .map((job) => ({ job, tone: lookOf(props.build.colours, job.tint, toneOf(job.spread)) })),
 );
 const change = (i: number, to: Partial<Topping>): void =>

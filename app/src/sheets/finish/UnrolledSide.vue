@@ -49,19 +49,23 @@ const X = (mm: number): number => left + mm * px.value;
 const Y = (mm: number): number => top + mm * px.value;
 
 const borders = computed(() =>
-  props.piping.map(({ job, tone }) => {
+  props.piping.flatMap(({ job, tone }) => {
     const isLine = job.pieces === 0;
-    const onSide = job.piped?.where === 'side';
-    const count = isLine ? 1 : job.pieces;
-    return {
+    const onSide = job.piped?.where === 'side' || job.piped?.where === 'whole side';
+    const ups = [...new Set(job.marks.map(({ upMm }) => upMm))];
+    const count = isLine ? 1 : job.pieces / Math.max(1, ups.length);
+    return ups.map((atMm, row) => ({
       job,
       tone,
       isLine,
+      row,
       w: (isLine ? props.drip.rimMm : job.acrossMm) * px.value,
       h: (onSide ? job.acrossMm : job.highMm) * px.value,
-      upMm: onSide ? job.piped!.upMm - job.acrossMm / 2 : 0,
-      xs: Array.from({ length: count }, (_, i) => X(((i + 0.5) * props.drip.rimMm) / count)),
-    };
+      upMm: onSide ? atMm - job.acrossMm / 2 : 0,
+      xs: Array.from({ length: count }, (_, i) =>
+        X((((i + 0.5 + (row % 2) / 2) % count) * props.drip.rimMm) / count),
+      ),
+    }));
   }),
 );
 
@@ -268,7 +272,7 @@ function end(): void {
         />
       </g>
       <path v-else :d="curvePath" class="curve" />
-      <template v-for="border in borders" :key="border.job.id">
+      <template v-for="border in borders" :key="`${border.job.id}/${border.row}`">
         <rect
           v-for="(x, i) in border.xs"
           :key="i"

@@ -2,6 +2,7 @@
 import {
   limits,
   newLayer,
+  setBatterTint,
   pileCounts,
   pileHeight,
   turnsTop,
@@ -10,6 +11,7 @@ import {
   type Layer,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
+import TintField from '../../colours/TintField.vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useUnits } from '../../figures/units.ts';
@@ -105,7 +107,14 @@ const cake = computed((): number | null => {
       @update:model-value="setKind"
     />
     <template v-if="layer.otherId === null">
-      {{ ` from cake ${cake ?? '–'}${isInverted ? ', upside down' : ''}` }}
+      {{ ` from cake ${cake ?? '–'}${isInverted ? ', upside down' : ''}, ` }}
+      <TintField
+        :model-value="layer.tint"
+        :label="`Colour of layer ${index + 1}`"
+        @update:model-value="
+          (tint) => editTier('Colour of the batter', (t) => setBatterTint(t, index, tint))
+        "
+      />
     </template>
     <template v-if="other?.isPile">
       {{ ' ' }}

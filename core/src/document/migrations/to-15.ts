@@ -1,6 +1,6 @@
 import { asList, asObject, type Loose } from '../loose.ts';
 
-/* From version 14 to 15: toppings can be on the side of a tier, or modelled; a tier's fondant says how it is laid. */
+/* From version 14 to 15: toppings can be on the side of a tier, or modelled; a tier's fondant says how it is laid, a layer how its batter is coloured. */
 
 /** Fields that version 15 added to a build. */
 export function buildFrom14(value: unknown): Loose {
@@ -12,6 +12,7 @@ export function buildFrom14(value: unknown): Loose {
       const { fondant } = own;
       return {
         ...own,
+        layers: asList(own.layers).map((one) => ({ tint: '', ...asObject(one) })),
         fondant:
           fondant === null || fondant === undefined
             ? fondant

@@ -77,6 +77,7 @@ export * from './servings/blocks.ts';
 export * from './servings/wedges.ts';
 export * from './servings/servings.ts';
 export * from './tins/volume.ts';
+export * from './tins/flutes.ts';
 export * from './tins/knife.ts';
 export * from './tins/bake.ts';
 export * from './tins/sponge-layers.ts';

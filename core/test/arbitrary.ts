@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import {
   newBench,
   allergens,
+  asTins,
   apartKey,
   batchWays,
   coatStyles,
@@ -83,6 +84,7 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
       spongeId: idOf(pantry.sponges),
       tinId: idOf(pantry.tins),
       slicesPerCake: fc.integer(limits.slicesPerCake),
+      asTin: fc.option(fc.constantFrom(...asTins), { nil: null, freq: 5 }),
       levelling: fc.constantFrom(...levellings),
       layers: fc
         .array(

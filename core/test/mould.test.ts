@@ -50,6 +50,7 @@ const cautionIds = (build: Build): string[] =>
 const ring = (diameterMm: number, depthMm: number, flareMm = 0): MouldShape => ({
   tin: { outline: { kind: 'round', diameterMm }, depthMm, flareMm },
   order: 'upright',
+  filledMm: depthMm,
 });
 
 describe('the shape of a mould', () => {
@@ -76,6 +77,7 @@ describe('the shape of a mould', () => {
     const ball: MouldShape = {
       tin: { outline: { kind: 'round', diameterMm: 160 }, depthMm: 80, flareMm: 0, form: 'ball' },
       order: 'upside down',
+      filledMm: 80,
     };
     expect(mouldMl(ball)).toBeCloseTo((2 / 3) * Math.PI * 80 ** 3 * 1e-3, 6);
     const { sideMm2 } = mouldFaces(ball, 80);
@@ -89,7 +91,7 @@ describe('the shape of a mould', () => {
         fc.constantFrom('upright' as const, 'upside down' as const),
         fc.double({ min: 0.1, max: 0.9, noNaN: true }),
         (tin, order, at) => {
-          const shape = { tin, order };
+          const shape = { tin, order, filledMm: tin.depthMm };
           const mm = at * tin.depthMm;
           const parts = mouldMlBetween(shape, 0, mm) + mouldMlBetween(shape, mm, tin.depthMm);
           expect(parts).toBeCloseTo(mouldMl(shape), 6);

@@ -34,7 +34,7 @@ test('an own tin is added, used and refused without a name', async ({ page }) =>
   await across.fill('26 cm');
   await across.press('Enter');
   await page.getByTestId('save-row').click();
-  await expect(page.getByText('25 tins')).toBeVisible();
+  await expect(page.getByText('27 tins')).toBeVisible();
   await openDemo(page);
   const diameter = page.getByRole('textbox', { name: 'Diameter' });
   await diameter.fill('26 cm');

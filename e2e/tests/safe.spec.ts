@@ -99,7 +99,7 @@ test('it opens and plans without a network', async ({ browser }) => {
   await page.keyboard.press('b');
   await expect(page.getByTestId('step-title')).toBeVisible();
   await page.goto('/pantry');
-  await expect(page.getByText('24 tins')).toBeVisible();
+  await expect(page.getByText('26 tins')).toBeVisible();
   await context.close();
 });
 

@@ -104,3 +104,26 @@ test('rosettes go all over a side in rows, and their bowl grows with them', asyn
   // 92 cm round in rosettes of 3 cm, an odd number in each of four rows
   await expect.poll(grams).toBeGreaterThan(before + 500);
 });
+
+test('a cake keeps the shape of its tin: a fluted ring turned over, two rings to a ball', async ({
+  page,
+}) => {
+  await openDemo(page, 'Meridian', 'Stack');
+  const shape = page.getByRole('combobox', { name: 'Stacked free, or set in a mould' });
+  await shape.selectOption({ label: 'shaped by its tin, turned over' });
+  await choose(page, 'Tin that shapes it', 'Fluted ring 24 cm');
+  await expect(page.getByTestId('mould')).toContainText(/3\.1\d\sL of cake/);
+  await expect(page.getByTestId('sheet-title')).toContainText('2 layers, 1 filling');
+  await choose(page, 'Tin that shapes it', 'Rounded ring 18 cm');
+  await shape.selectOption({ label: 'shaped by two of its tin, mouth to mouth' });
+  await expect(page.getByTestId('sheet-title')).toContainText('4 layers, 3 fillings');
+  // thinner layers come out of another place of the tin
+  const thick = page.getByRole('textbox', { name: 'Thickness of every layer' });
+  await thick.fill('6 mm');
+  await thick.press('Enter');
+  await page.getByRole('button', { name: 'take the size of the tin' }).click();
+  await expect(page.getByRole('button', { name: 'take the size of the tin' })).toBeHidden();
+  await shape.selectOption({ label: 'stacked free' });
+  await expect(page.getByTestId('mould')).toContainText('stacked free');
+  await saved(page);
+});

@@ -54,6 +54,7 @@ const tinWords: Record<(typeof tinForms)[number], string> = {
   ball: 'a bowl, part of a ball; its outline is the rim',
   mould: 'a mould known by the water it holds',
   ring: 'a ring without a bottom, to set creams in',
+  rounded: 'a tin with a rounded bottom',
 };
 const tinFormChoices = tinForms.map((value) => ({ value: value, text: tinWords[value] }));
 const otherFormChoices = otherForms.map((value) => ({ value: value, text: value }));

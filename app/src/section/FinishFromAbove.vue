@@ -3,6 +3,7 @@ import {
   lookOf,
   polygon,
   topSeen,
+  toppingLook,
   type Build,
   type CakePlan,
   type Point,
@@ -34,6 +35,7 @@ const tiers = computed(() =>
     return {
       id: tier.id,
       outline: text(polygon(tierPlan.finished)),
+      holeMm: tierPlan.finished.kind === 'ring' ? tierPlan.finished.holeMm : 0,
       tone: topSeen(tier, tierPlan, props.build.colours, pantry.pantry),
       piping: props.plan.piping
         .filter((job) => job.piped?.tierId === tier.id)
@@ -45,7 +47,7 @@ const tiers = computed(() =>
       pieces: tierPlan.finish.toppings.flatMap(({ topping, places }) =>
         (topping.kind === 'heap' ? [{ x: 0, y: 0 }] : places).map((place) => ({
           ...place,
-          tone: topping.tone,
+          tone: toppingLook(topping, props.build.colours),
           r: Math.max(1.5, (topping.acrossMm / 2) * props.pxPerMm),
         })),
       ),
@@ -59,6 +61,13 @@ const tiers = computed(() =>
     <polygon v-if="board" :points="board" class="board" />
     <template v-for="tier in tiers" :key="tier.id">
       <polygon :points="tier.outline" :fill="fillOf(tier.tone)" class="tier" />
+      <circle
+        v-if="tier.holeMm > 0"
+        :cx="X(0)"
+        :cy="Y(0)"
+        :r="(tier.holeMm / 2) * pxPerMm"
+        class="hole"
+      />
       <template v-for="{ job, tone, r } in tier.piping" :key="job.id">
         <circle
           v-for="(mark, k) in job.marks"
@@ -90,6 +99,11 @@ const tiers = computed(() =>
   stroke-width: 1.6;
 }
 .tier {
+  stroke: var(--pen);
+  stroke-width: 1.2;
+}
+.hole {
+  fill: var(--oat);
   stroke: var(--pen);
   stroke-width: 1.2;
 }

@@ -30,6 +30,7 @@ const text = (points: Point[]): string =>
 const board = computed(() => (props.board ? text(polygon(props.board.outline)) : ''));
 const finished = computed(() => text(polygon(props.finished)));
 const cake = computed(() => text(polygon(props.cake)));
+const hole = computed(() => (props.cake.kind === 'ring' ? props.cake.holeMm : 0));
 const pieces = computed(() =>
   cuttingMap(props.cake, props.brief.portion, props.brief.cutting).map((piece) =>
     text(piece.points),
@@ -48,6 +49,7 @@ const pieces = computed(() =>
       <polygon v-for="(piece, i) in pieces" :key="i" :points="piece" class="piece" />
     </g>
     <polygon :points="cake" class="cake" />
+    <circle v-if="hole > 0" :cx="x" :cy="y" :r="(hole / 2) * pxPerMm" class="hole" />
   </g>
 </template>
 
@@ -67,6 +69,11 @@ const pieces = computed(() =>
   stroke: var(--ink);
   stroke-width: 0.9;
   stroke-dasharray: 6 3;
+}
+.hole {
+  fill: var(--oat);
+  stroke: var(--ink);
+  stroke-width: 1.2;
 }
 .piece {
   fill: none;

@@ -22,6 +22,7 @@ import {
   rowFrom11,
   rowFrom12,
   rowFrom13,
+  rowFrom14,
   startingKitchen,
   type Build,
   type KeptRecord,
@@ -150,7 +151,7 @@ export class Database extends Dexie {
     // and when a cream held several insets, and a tier was set in a mould
     this.version(13).upgrade((work) => renewAll(work, buildFrom13, rowFrom13));
     // and when toppings came onto the sides
-    this.version(14).upgrade((work) => renewAll(work, buildFrom14, (_table, row) => row as Renew));
+    this.version(14).upgrade((work) => renewAll(work, buildFrom14, rowFrom14));
   }
 }
 

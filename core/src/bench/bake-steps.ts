@@ -1,6 +1,7 @@
 import { bakedTint } from '../batter/batter-tints.ts';
 import type { InclusionWay, Tier } from '../document/types.ts';
 import { doneC } from '../heat/bake-time.ts';
+import type { Sponge, Tin } from '../pantry/types.ts';
 import { handsOn } from '../labour/minutes.ts';
 import type { BatterMixing } from '../oven/mixings.ts';
 import type { TierLoad } from '../oven/tier-loads.ts';
@@ -100,7 +101,7 @@ function lineStep(context: BakeContext, { cakes, reused, index }: TierLoad): Ste
     {
       part: `${tier.id}/cake`,
       lead: phrase(
-        `${reused > 0 ? 'A warm tin melts the fat off its side: cold water, then dried. ' : ''}${tin.name}, {depth} deep. ${sponge.bareSides ? 'Paper on the bottom alone; the sides stay bare, neither greased nor dusted: the foam climbs up them.' : 'Grease, line the bottom and the sides, and dust.'}`,
+        `${reused > 0 ? 'A warm tin melts the fat off its side: cold water, then dried. ' : ''}${tin.name}, {depth} deep. ${greased(tin, sponge)}`,
         { depth: [tin.depthMm, 'thickness'] },
       ),
       amounts: recipe.bake
@@ -113,6 +114,14 @@ function lineStep(context: BakeContext, { cakes, reused, index }: TierLoad): Ste
     },
   );
 }
+
+/** How a tin is made ready: foams want bare sides, and no paper fits a wall that is no plain one. */
+const greased = (tin: Tin, sponge: Sponge): string =>
+  tin.form !== 'upright' || tin.flutes
+    ? `Melted fat brushed into every ${tin.flutes ? 'flute' : 'corner'}, the tin chilled, brushed once more, and floured; tapped out. No paper.`
+    : sponge.bareSides
+      ? 'Paper on the bottom alone; the sides stay bare, neither greased nor dusted: the foam climbs up them.'
+      : 'Grease, line the bottom and the sides, and dust.';
 
 /** The batter of a load into its tins; what is for a later one waits in the bowl. */
 function fillStep(context: BakeContext, load: TierLoad): Step {
@@ -197,7 +206,7 @@ const alikeMin = 1.5;
 
 /** In the oven, out of it tin by tin, and cold. */
 function ovenSteps(context: BakeContext, load: TierLoad, i: number): Step[] {
-  const { tier, sponge, recipe, bake, times, loads } = context;
+  const { tier, sponge, tin, recipe, bake, times, loads } = context;
   const { cakes } = load;
   const at = `${tier.id}/cake`;
   const timed = cakes.flatMap(({ index, window }) => (window ? [{ index, window }] : []));
@@ -288,9 +297,11 @@ function ovenSteps(context: BakeContext, load: TierLoad, i: number): Step[] {
         cautions: [ovenCaution],
         beside: true,
         lead: phrase(
-          sponge.bareSides
-            ? 'Upside down at once, rim on three cups, until it is cold: right way up it sinks. Then a thin knife along the side, all round in one go.'
-            : 'Ten minutes in the tin, then on a rack. Warm cake melts every frosting.',
+          tin.form !== 'upright' || tin.flutes
+            ? 'Ten minutes in the tin, no more and no less: warm sugar sticks as it cools. Loosened round rim and hole, turned out in one go onto a rack, mouth down.'
+            : sponge.bareSides
+              ? 'Upside down at once, rim on three cups, until it is cold: right way up it sinks. Then a thin knife along the side, all round in one go.'
+              : 'Ten minutes in the tin, then on a rack. Warm cake melts every frosting.',
         ),
         checks: [
           'No warmth at the middle of the underside',

@@ -142,7 +142,9 @@ function leadOf(row: OtherLayer, of: readonly OtherPlan[], recipe: Recipe | null
   const before = rest ? `${rest} ` : '';
   const [first] = of;
   if (first!.traced) {
-    const sizes = [...new Set(of.map(({ traced }) => Math.round(widthMm(traced!))))];
+    const sizes = [
+      ...new Set(of.flatMap(({ traced }) => (traced ? Math.round(widthMm(traced)) : []))),
+    ];
     const values = Object.fromEntries(
       sizes.map((mm, i) => [`wide${i}`, [mm, 'span'] as [number, 'span']]),
     );

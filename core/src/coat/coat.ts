@@ -33,6 +33,13 @@ export interface CoatPlan extends CoatThickness {
   shares: CoatShare[];
 }
 
+/** Side and top of a tier over those of one that stands straight on its widest outline. */
+export interface FaceShares {
+  side: number;
+  top: number;
+}
+export const plainFaces: FaceShares = { side: 1, top: 1 };
+
 /**
  * The crumb coat and the coat of one tier (docs/model.md#coat): the crumb coat as a shell on the
  * stack, thinned by its cover, with what uneven sides and open grooves swallow; the coat as a shell
@@ -52,6 +59,7 @@ export function planCoat(
   grooveMl: number,
   book: FigureBook,
   holeShut = false,
+  faces: FaceShares = plainFaces,
 ): CoatPlan {
   const t = thicknessOf(tier);
   // a shut ring is coated like a round one, but for the top over its hole
@@ -70,14 +78,17 @@ export function planCoat(
   const openMl = grooveMl * covered;
   const under = roughMl + openMl + domeMl;
   const crumbMl = hasCrumb
-    ? (shellMl(faced, stackMm, t.crumbMm, t.crumbMm) - overHoleMl(t.crumbMm)) * t.cover + under
+    ? (shellMl(faced, stackMm, t.crumbMm, 0) * faces.side +
+        (shellMl(faced, 0, t.crumbMm, t.crumbMm) - overHoleMl(t.crumbMm)) * faces.top) *
+        t.cover +
+      under
     : 0;
   const high = stackMm + t.crumbMm;
   const sideMl =
-    shellMl(crumbed, high, t.sideMm, 0) + (hasCrumb || !hasCoat ? 0 : roughMl + openMl);
+    shellMl(crumbed, high, t.sideMm, 0) * faces.side +
+    (hasCrumb || !hasCoat ? 0 : roughMl + openMl);
   const flatMl =
-    shellMl(crumbed, 0, t.sideMm, t.topMm) -
-    overHoleMl(t.topMm) +
+    (shellMl(crumbed, 0, t.sideMm, t.topMm) - overHoleMl(t.topMm)) * faces.top +
     (hasCrumb || !hasCoat ? 0 : domeMl);
   const rimMl = hasCoat ? Math.min(rimCutMl(outside, tier.coat.rimMm), flatMl) : 0;
   const inner = spreadOf(innerSpreadId(tier));

@@ -1,4 +1,5 @@
 import { limits } from '../document/limits.ts';
+import type { Topping } from '../document/finish-types.ts';
 import type { Build, Colour, Tier } from '../document/types.ts';
 import type { Look } from '../pantry/types.ts';
 
@@ -49,6 +50,12 @@ export function mixHex(a: string, b: string, share: number): string {
   const parts = from.map((one, i) => Math.round(one + (to[i]! - one) * share));
   return `#${parts.map((one) => one.toString(16).padStart(2, '0')).join('')}`;
 }
+
+/** How a topping looks: what it is modelled in, or what it is of. */
+export const toppingLook = (
+  { modelled, tone }: Pick<Topping, 'modelled' | 'tone'>,
+  colours: readonly Colour[],
+): Look => (modelled ? lookOf(colours, modelled.tint, tone) : tone);
 
 /** Everything in a cake that names a colour, as objects that hold the name. */
 function* tinted(build: Build): Generator<{ of: Record<string, unknown>; key: string }> {

@@ -6,6 +6,7 @@ import { limits } from './limits.ts';
 import { allergenList, name, outline, tint } from './common-fields.ts';
 import { figure, flag, id, list, oneOf, orNull, record, wholeFigure } from '../fields/field.ts';
 import {
+  asTins,
   fondantWays,
   gapOrders,
   gapWays,
@@ -175,6 +176,7 @@ export const tier = record<Tier>({
     (layers) => new Set(layers.map((layer) => layer?.id)).size === layers.length,
   ),
   gaps: list(gap, limits.layers.max - 1),
+  asTin: orNull(oneOf(asTins)).called('keeps the shape of its tin').since(15),
   mould: orNull(
     record<Mould>({
       tinId: id().called('ring or mould'),

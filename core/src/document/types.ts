@@ -252,6 +252,10 @@ export const mouldOrders = ['upright', 'upside down'] as const;
 export type MouldOrder = (typeof mouldOrders)[number];
 export const mouldPlaces = ['fridge', 'freezer'] as const;
 /** The ring or mould that a tier is built up and sets in; frozen through where it is glazed or sprayed. */
+export const asTins = ['turned over', 'mouth to mouth'] as const;
+/** One cake on its mouth, or two of them put together at their mouths. */
+export type AsTin = (typeof asTins)[number];
+
 export interface Mould {
   tinId: string;
   order: MouldOrder;
@@ -272,6 +276,8 @@ export interface Tier {
   layers: Layer[];
   /** Null for a tier that is stacked free. */
   mould: Mould | null;
+  /** It keeps the shape of the tin that it was baked in; null where it is stacked straight. */
+  asTin: AsTin | null;
   gaps: Gap[];
   inclusions: Inclusion[];
   coat: Coat;

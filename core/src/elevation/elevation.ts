@@ -1,4 +1,4 @@
-import { lookOf, sideStripes, topLook } from '../colour/colour.ts';
+import { lookOf, sideStripes, toppingLook, topLook } from '../colour/colour.ts';
 import type { Build, Colour, Tier } from '../document/types.ts';
 import type { Lines } from '../carve/result.ts';
 import { insetOf } from '../carve/stock.ts';
@@ -183,9 +183,7 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
     addPiped(plan, build, tier.id, from, high, add, toneOfSpread);
     const foot = to + flood;
     finish.toppings.forEach(({ topping, places, onSide }, i) => {
-      const look = topping.modelled
-        ? lookOf(build.colours, topping.modelled.tint, topping.tone)
-        : topping.tone;
+      const look = toppingLook(topping, build.colours);
       const r = topping.acrossMm / 2;
       const put = (id: string, x: number): void =>
         add(

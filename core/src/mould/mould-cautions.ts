@@ -2,14 +2,14 @@ import type { Tier } from '../document/types.ts';
 import { depthMm, widthMm } from '../outline/outline.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
-import { builtUpMm, mouldMl, mouldMlBetween, mouldOutlineAt, type MouldShape } from './mould.ts';
+import { builtUpMm, mouldMl, mouldMlBetween, mouldWidest, type MouldShape } from './mould.ts';
 
 /** So near is as good as the same, mm. */
 const nearMm = 1.5;
 
 /** A mould that is not there, is of another size than its tier, or does not hold it. */
 export function warnOfMould(tier: Tier, shape: MouldShape | null, cautions: Caution[]): void {
-  if (!tier.mould) return;
+  if (!tier.mould && tier.asTin === null) return;
   const part = `${tier.id}/cake`;
   const say = (
     what: string,
@@ -29,7 +29,7 @@ export function warnOfMould(tier: Tier, shape: MouldShape | null, cautions: Caut
     );
     return;
   }
-  const foot = mouldOutlineAt(shape, 0);
+  const foot = mouldWidest(shape);
   const off = Math.max(
     Math.abs(widthMm(foot) - widthMm(tier.outline)),
     Math.abs(depthMm(foot) - depthMm(tier.outline)),
@@ -39,11 +39,14 @@ export function warnOfMould(tier: Tier, shape: MouldShape | null, cautions: Caut
       'size',
       'mind',
       phrase(
-        `${tier.name} is planned {own} across, and what comes out of its mould is {foot} at its foot.`,
+        `${tier.name} is planned {own} across, and what comes out of its ${tier.mould ? 'mould' : 'tin'} is {foot} where it is widest.`,
         { own: [widthMm(tier.outline), 'span'], foot: [widthMm(foot), 'span'] },
       ),
-      phrase('Take the size of the mould, or another mould.'),
+      phrase(
+        `Take the size of the ${tier.mould ? 'mould, or another mould' : 'tin, or another tin'}.`,
+      ),
     );
+  if (!tier.mould) return;
   const highMm = builtUpMm(tier);
   const overMm = highMm - shape.tin.depthMm;
   if (overMm > nearMm)

@@ -1,10 +1,11 @@
 import { newGap, newLayer } from '../document/create.ts';
 import { freshId } from '../document/fresh-id.ts';
 import { limits } from '../document/limits.ts';
-import type { Inset, Mould, Tier } from '../document/types.ts';
+import type { AsTin, Inset, Mould, Tier } from '../document/types.ts';
 import { chooseTin } from '../tins/choose.ts';
 import type { OtherLayer, Pantry, Tin } from '../pantry/types.ts';
-import { builtUpMm, mouldOutlineAt } from './mould.ts';
+import { setLayerCount } from '../document/edit.ts';
+import { builtUpMm, mouldOf, mouldOutlineAt, mouldWidest } from './mould.ts';
 
 /** A foot of sponge under a cream, and the film of filling between them, mm (trade custom). */
 const footMm = 10;
@@ -26,7 +27,10 @@ export function setMould(
   const tin = tins.find(({ id }) => id === mould.tinId);
   if (!tin) return;
   tier.mould = mould;
-  tier.outline = { ...mouldOutlineAt({ tin, order: mould.order }, 0) };
+  tier.asTin = null;
+  tier.outline = {
+    ...mouldOutlineAt({ tin, order: mould.order, filledMm: tin.depthMm }, 0),
+  };
   tier.tinId = chooseTin(tier.outline, tins, tier.tinId);
   const cream = others.find(({ form }) => form === 'mousse');
   if (cream && !tier.layers.some(({ otherId }) => isCream(otherId, others))) {
@@ -41,6 +45,37 @@ export function setMould(
     tier.coat = { ...tier.coat, style: 'naked' };
   }
   fillToBrim(tier, tin, others);
+}
+
+/** A cake rises to so much of its tin, short of the brim (trade custom). */
+const bakedShare = 0.85;
+
+/**
+ * A tier that keeps the shape of its tin: one cake turned over, or two put together at their mouths, as many
+ * layers to each as it is split into; it takes their size.
+ */
+export function setAsTin(tier: Tier, how: AsTin, tins: readonly Tin[]): void {
+  const tin = tins.find(({ id }) => id === tier.tinId);
+  if (!tin) return;
+  const cakes = how === 'mouth to mouth' ? 2 : 1;
+  tier.mould = null;
+  tier.asTin = how;
+  setLayerCount(tier, cakes * tier.slicesPerCake);
+  const { min, max } = limits.layerMm;
+  const each = (tin.depthMm * bakedShare) / tier.slicesPerCake;
+  for (const layer of tier.layers) {
+    layer.otherId = null;
+    layer.insets = [];
+    layer.heightMm = Math.min(max, Math.max(min, Math.round(each)));
+  }
+  tier.centre = null;
+  takeShape(tier, tins);
+}
+
+/** A tier takes the size of what shapes it, where that is widest. */
+export function takeShape(tier: Tier, tins: readonly Tin[]): void {
+  const shape = mouldOf(tier, tins);
+  if (shape) tier.outline = { ...mouldWidest(shape) };
 }
 
 /** The thickest cream of a tier is made as high as its mould leaves room for. */

@@ -1,23 +1,44 @@
 import type { Mould, Tier } from '../document/types.ts';
 import { areaMm2, perimeterMm, type Outline } from '../outline/outline.ts';
 import type { Tin } from '../pantry/types.ts';
+import { flutedOver } from '../tins/flutes.ts';
 import { tinOutlineAt, tinVolumeMl, type TinShape } from '../tins/volume.ts';
 
-/** A ring or mould as a cake stands in it. */
+/** A ring, mould or tin that shapes a tier, how that stands in it, and how high it is filled, mm. */
 export interface MouldShape {
   tin: TinShape;
-  order: Mould['order'];
+  order: Mould['order'] | 'mouth to mouth';
+  filledMm: number;
 }
 
-/** The mould of a tier; null where it is stacked free, or where the pantry does not know its mould. */
-export function mouldOf({ mould }: Tier, tins: readonly Tin[]): MouldShape | null {
-  const tin = mould && tins.find(({ id }) => id === mould.tinId);
-  return mould && tin ? { tin, order: mould.order } : null;
+/** What shapes a tier: its mould, or the tin that it was baked in; null where it is stacked straight, or where the pantry does not know it. */
+export function mouldOf(
+  tier: Pick<Tier, 'mould' | 'asTin' | 'tinId' | 'layers' | 'gaps'>,
+  tins: readonly Tin[],
+): MouldShape | null {
+  const { mould, asTin, tinId } = tier;
+  const tin = tins.find(({ id }) => id === (mould?.tinId ?? tinId));
+  if (!tin) return null;
+  if (mould) return { tin, order: mould.order, filledMm: tin.depthMm };
+  if (asTin === null) return null;
+  const order = asTin === 'turned over' ? 'upside down' : asTin;
+  return { tin, order, filledMm: builtUpMm(tier) };
 }
 
 /** Outline of the cake at a height above its foot, mm: a mould that is turned over has its mouth there. */
-export const mouldOutlineAt = ({ tin, order }: MouldShape, upMm: number): Outline =>
-  tinOutlineAt(tin, order === 'upright' ? upMm : Math.max(0, tin.depthMm - upMm));
+export function mouldOutlineAt({ tin, order, filledMm }: MouldShape, upMm: number): Outline {
+  const fromTop = Math.max(0, filledMm - upMm);
+  const inTin = {
+    upright: upMm,
+    'upside down': fromTop,
+    'mouth to mouth': Math.min(upMm, fromTop),
+  };
+  return tinOutlineAt(tin, inTin[order]);
+}
+
+/** Outline of the cake where it is widest: its foot, or where two mouths meet. */
+export const mouldWidest = (shape: MouldShape): Outline =>
+  mouldOutlineAt(shape, shape.order === 'mouth to mouth' ? shape.filledMm / 2 : 0);
 
 /** What it holds, to the brim, mL: by its measures, or by the water it was found to hold. */
 export const mouldMl = ({ tin }: MouldShape): number => tinVolumeMl(tin, tin.depthMm);
@@ -26,30 +47,64 @@ export const mouldMl = ({ tin }: MouldShape): number => tinVolumeMl(tin, tin.dep
  * Volume of the cake between two heights above its foot, mL. Beyond a mould that is turned over there is
  * nothing; above the brim of one that stands upright its walls go on.
  */
-export function mouldMlBetween({ tin, order }: MouldShape, fromMm: number, toMm: number): number {
+export function mouldMlBetween(shape: MouldShape, fromMm: number, toMm: number): number {
+  const { tin, order, filledMm } = shape;
   if (order === 'upright') return tinVolumeMl(tin, toMm) - tinVolumeMl(tin, fromMm);
-  const below = (upMm: number): number => tinVolumeMl(tin, Math.max(0, tin.depthMm - upMm));
-  return below(fromMm) - below(toMm);
+  const turned = (upMm: number, high: number): number =>
+    tinVolumeMl(tin, high) - tinVolumeMl(tin, Math.max(0, high - upMm));
+  if (order === 'upside down') return turned(toMm, filledMm) - turned(fromMm, filledMm);
+  const half = filledMm / 2;
+  const below = (upMm: number): number =>
+    tinVolumeMl(tin, Math.min(half, upMm)) + turned(Math.max(0, upMm - half), half);
+  return below(toMm) - below(fromMm);
 }
 
 /** Slices that a wall is summed over. */
 const slices = 48;
 
-/** Side of the cake up to a height, and its top, mm2: summed over slices as frustums. */
+/** Radii of the rounds that are as long as the rims of an outline: its own, and that of its hole. */
+const radiiOf = (outline: Outline): [outer: number, inner: number] =>
+  outline.kind === 'ring'
+    ? [outline.diameterMm / 2, outline.holeMm / 2]
+    : [perimeterMm(outline) / (2 * Math.PI), 0];
+
+/**
+ * Side of the cake up to a height, and its top, mm2: summed over slices as frustums, the wall of a hole
+ * with it; a fluted wall by how much longer it is.
+ */
 export function mouldFaces(shape: MouldShape, highMm: number): { sideMm2: number; topMm2: number } {
+  const each = highMm / slices;
+  const over = flutedOver(radiiOf(shape.tin.outline)[0], shape.tin.flutes ?? null);
+  const frustum = (a: number, b: number): number => Math.PI * (a + b) * Math.hypot(each, a - b);
   let sideMm2 = 0;
-  for (let i = 0; i < slices; i++) {
-    const [a, b] = [i, i + 1].map((n) => mouldOutlineAt(shape, (n * highMm) / slices));
-    const rounds = (perimeterMm(a!) + perimeterMm(b!)) / 2;
-    // how far the wall leans in over this slice, by the radius of a round of that perimeter
-    const lean = (perimeterMm(a!) - perimeterMm(b!)) / (2 * Math.PI);
-    sideMm2 += rounds * Math.hypot(highMm / slices, lean);
+  let below = radiiOf(mouldOutlineAt(shape, 0));
+  for (let i = 1; i <= slices; i++) {
+    const above = radiiOf(mouldOutlineAt(shape, i * each));
+    sideMm2 += over * frustum(below[0], above[0]);
+    if (below[1] > 0) sideMm2 += frustum(below[1], above[1]);
+    below = above;
   }
   return { sideMm2, topMm2: areaMm2(mouldOutlineAt(shape, highMm)) };
 }
 
+/** Side and top of a tier over those of one as high that stands straight on its widest outline. */
+export function straightOver(
+  { outline }: Pick<Tier, 'outline'>,
+  shape: MouldShape,
+  highMm: number,
+): { side: number; top: number } {
+  const { sideMm2, topMm2 } = mouldFaces(shape, highMm);
+  return {
+    side: sideMm2 / Math.max(1, perimeterMm(outline) * highMm),
+    top: topMm2 / Math.max(1, areaMm2(outline)),
+  };
+}
+
 /** Heights of each layer above the foot of a tier, as planned, mm: gaps between them, nothing below. */
-export function layerHeights({ layers, gaps }: Tier): { fromMm: number; toMm: number }[] {
+export function layerHeights({
+  layers,
+  gaps,
+}: Pick<Tier, 'layers' | 'gaps'>): { fromMm: number; toMm: number }[] {
   let atMm = 0;
   return layers.map(({ heightMm }, i) => {
     const fromMm = atMm + (i > 0 ? (gaps[i - 1]?.heightMm ?? 0) : 0);
@@ -59,7 +114,8 @@ export function layerHeights({ layers, gaps }: Tier): { fromMm: number; toMm: nu
 }
 
 /** Height of a tier as planned, without a coat, mm. */
-export const builtUpMm = (tier: Tier): number => layerHeights(tier).at(-1)!.toMm;
+export const builtUpMm = (tier: Pick<Tier, 'layers' | 'gaps'>): number =>
+  layerHeights(tier).at(-1)!.toMm;
 
 /** Volume of one layer, mL: within the walls of its mould, or straight up over the tier's outline. */
 export function layerMl(tier: Tier, index: number, shape: MouldShape | null): number {

@@ -2,7 +2,15 @@ import { allergenList, outline } from '../document/common-fields.ts';
 import { figure, flag, id, oneOf, orNull, record, wholeFigure } from '../fields/field.ts';
 import { pantryLimits } from './limits.ts';
 import { common } from './row-fields.ts';
-import { otherForms, tinForms, tones, type OtherLayer, type Sponge, type Tin } from './types.ts';
+import {
+  otherForms,
+  tinForms,
+  tones,
+  type Flutes,
+  type OtherLayer,
+  type Sponge,
+  type Tin,
+} from './types.ts';
 
 /* What is baked, and what it is baked in. */
 
@@ -36,6 +44,12 @@ export const tin = record<Tin>({
   waterG: orNull(figure(at.waterG))
     .called('water it holds', 'weighed, to the brim; empty when its measures are enough')
     .since(3),
+  flutes: orNull(
+    record<Flutes>({
+      count: wholeFigure(at.flutes).called('waves of its wall').usually(16),
+      depthMm: figure(at.fluteMm).called('depth of a wave').usually(6),
+    }),
+  ).since(15),
 }).rule(
   'mould',
   'is a mould: it needs the weight of the water it holds',

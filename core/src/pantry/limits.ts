@@ -10,6 +10,8 @@ export const pantryLimits = {
   stressPa: { min: 0, max: 1e6, kind: 'pressure' },
   mixerShare: { min: 0.05, max: 1, kind: 'share' },
   tinDepthMm: { min: 15, max: 300, kind: 'thickness' },
+  flutes: { min: 3, max: 60, kind: 'count' },
+  fluteMm: { min: 1, max: 30, kind: 'thickness' },
   flareMm: { min: 0, max: 60, kind: 'thickness' },
   owned: { min: 0, max: 50, kind: 'count' },
   boardMm: { min: 1, max: 40, kind: 'thickness' },

@@ -89,7 +89,7 @@ export interface Spread extends Row {
   panShare: number | null;
 }
 
-export const tinForms = ['upright', 'ball', 'mould', 'ring'] as const;
+export const tinForms = ['upright', 'ball', 'mould', 'ring', 'rounded'] as const;
 /** Straight or leaning sides; a wall without a bottom, that nothing is baked in; a ball's bowl, its rim uppermost; a mould known by the water it holds. */
 export type TinForm = (typeof tinForms)[number];
 
@@ -105,6 +105,14 @@ export interface Tin extends Row {
   form: TinForm;
   /** Water it holds to the brim, g; null when its measures are enough. */
   waterG: number | null;
+  /** Waves of its wall; null for a plain one. */
+  flutes: Flutes | null;
+}
+
+/** So many waves round a wall, each so deep. */
+export interface Flutes {
+  count: number;
+  depthMm: number;
 }
 
 export const otherForms = ['crepe', 'crisp disc', 'biscuit', 'mousse', 'bought', 'foam'] as const;

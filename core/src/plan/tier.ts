@@ -10,7 +10,7 @@ import { enterCarving } from '../carve/carve-figures.ts';
 import { warnOfCarving } from '../carve/carve-cautions.ts';
 import { glueSpreadId } from '../carve/needs.ts';
 import { carveKey, carveQuestion, type Stacked } from '../carve/stock.ts';
-import { planCoat } from '../coat/coat.ts';
+import { plainFaces, planCoat } from '../coat/coat.ts';
 import { warnOfRoundRim } from '../coat/rim-cautions.ts';
 import { planFondant } from '../covers/fondant.ts';
 import { planPressed, warnOfPressed } from '../covers/pressed.ts';
@@ -24,7 +24,15 @@ import { enterGaps } from '../fill/gap-figures.ts';
 import { loadsOf, openAtEdge, warnOfNoRoom } from '../fill/tier-gaps.ts';
 import { gapMassG, planGaps } from '../fill/gaps.ts';
 import { warnOfRim } from '../level/readings.ts';
-import { layerHeights, layerShare, mouldOf, mouldOutlineAt, mouldShare } from '../mould/mould.ts';
+import {
+  layerHeights,
+  layerMl,
+  layerShare,
+  mouldOf,
+  mouldOutlineAt,
+  mouldShare,
+  straightOver,
+} from '../mould/mould.ts';
 import { warnOfMould } from '../mould/mould-cautions.ts';
 import { discOfSponge } from '../others/insets.ts';
 import { planOther, warnOfOthers } from '../others/other-layers.ts';
@@ -103,12 +111,13 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
       soakRecipe?.soakGPerMl ?? syrupGPerMl,
     ),
   );
+  const mlOf = (i: number): number => layerMl(tier, i, mould);
   const layersG =
     baked && others.ok
       ? tier.layers.map(
           (layer, i) =>
-            layerMassG(tier, i, baked, others.value) *
-              (layer.otherId === null ? layerShare(tier, i, mould) : 1) +
+            layerMassG(tier, i, baked, others.value, tier.asTin && !tier.mould ? mlOf : undefined) *
+              (layer.otherId === null && tier.mould ? layerShare(tier, i, mould) : 1) +
             soak[i]!.massG,
         )
       : null;
@@ -142,6 +151,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
       gaps.ok ? openAtEdge(tier, gaps.value, settled) : 0,
       book,
       around.isHoleShut,
+      mould ? straightOver(tier, mould, whole.stackMm) : plainFaces,
     ),
   );
   const coat: typeof stackCoat =

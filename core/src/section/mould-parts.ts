@@ -7,7 +7,17 @@ const points = 24;
 
 /** True for a wall that stands upright: what is in it is as wide everywhere. */
 const isUpright = ({ tin }: MouldShape): boolean =>
-  tin.flareMm === 0 && tin.form !== 'ball' && tin.form !== 'mould';
+  tin.flareMm === 0 && !['ball', 'mould', 'rounded'].includes(tin.form ?? 'upright');
+
+/** The hole of a ring up to a height, as wide as its wall leaves it there, round the axis. */
+export function holeLines(shape: MouldShape, highMm: number, base: number): [number, number][][] {
+  const right = Array.from({ length: points + 1 }, (_, i): [number, number] => {
+    const y = (highMm * i) / points;
+    const outline = mouldOutlineAt(shape, y);
+    return [outline.kind === 'ring' ? outline.holeMm / 2 : 0, base + y];
+  });
+  return [[...right, ...[...right].reverse().map(([x, y]): [number, number] => [-x, y])]];
+}
 
 /**
  * Parts of a tier as its mould leaves them: none is wider than the wall at its height, and what lies
@@ -24,6 +34,7 @@ export const withinWall = <T extends Pick<SectionPart, 'x0' | 'x1' | 'y0' | 'y1'
   !shape || isUpright(shape)
     ? [...parts]
     : parts.map((part): T => {
+        if (part.lines) return part;
         const reach = (y: number): number => {
           const wall = widthMm(mouldOutlineAt(shape, y - base)) / 2;
           return Math.min(part.x1, wall + Math.max(0, part.x1 - half));

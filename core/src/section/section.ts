@@ -15,7 +15,7 @@ import type { StackPlan } from '../stack/stack.ts';
 import { Known } from '../working/known.ts';
 import type { PartKind, Section, SectionPart } from './parts.ts';
 import { boxOfLines, carvedShapes, spanAt } from './carved-parts.ts';
-import { withinWall } from './mould-parts.ts';
+import { holeLines, withinWall } from './mould-parts.ts';
 import { pileStripes } from './pile-parts.ts';
 import { finishShapes, veilShape, type PipedTone } from './finish-parts.ts';
 
@@ -235,6 +235,9 @@ function finishParts(
   }));
 }
 
+/** A hole is drawn so far over the coat round it, mm. */
+const overHoleMm = 3;
+
 function tierParts(
   {
     tier,
@@ -370,6 +373,8 @@ function tierParts(
     const hole = finished.kind === 'ring' ? finished.holeMm / 2 : 0;
     add('hole', 'hole', 'hole of the ring', 'cream', [-hole, hole], [0, stack.finishedMm]);
     parts.at(-1)!.tone = 'paper';
+    // no lid over it: the coat ends at its edge
+    if (mould) parts.at(-1)!.lines = holeLines(mould, stack.finishedMm + overHoleMm, base);
   }
   return withinWall(parts, mould, base, half);
 }

@@ -34,12 +34,17 @@ export function domesIn(tier: Tier, bake: BakePlan | null, crowns: readonly Crow
   );
 }
 
-/** Mass of one layer, g: its share by volume of its cake, less a hidden centre; or its own row's. */
+/**
+ * Mass of one layer, g: its share by volume of its cake, less a hidden centre; or its own row's.
+ *
+ * @param mlOf volume of a layer where walls lean; as high as it is else
+ */
 export function layerMassG(
   tier: Tier,
   index: number,
   bake: BakePlan,
   others: readonly OtherPlan[],
+  mlOf: (index: number) => number = (i) => (tier.layers[i]!.heightMm * bake.layerMm2) / 1000,
 ): number {
   const area = areaMm2(tier.outline);
   const cored = isInCentre(tier.centre, index)
@@ -52,8 +57,7 @@ export function layerMassG(
   if (!cake)
     return ((tier.layers[index]!.heightMm * bake.layerMm2) / 1000) * bake.bakedDensity * cored;
   const volume = (i: number): number =>
-    (tier.layers[i]!.heightMm * bake.layerMm2) / 1000 +
-    (cake.keepsDome && i === cake.layers.at(-1) ? cake.capMl : 0);
+    mlOf(i) + (cake.keepsDome && i === cake.layers.at(-1) ? cake.capMl : 0);
   const all = cake.layers.reduce((sum, i) => sum + volume(i), 0);
-  return ((cake.layersG * volume(index)) / all) * cored;
+  return all > 0 ? ((cake.layersG * volume(index)) / all) * cored : 0;
 }

@@ -102,7 +102,7 @@ function layerArea(tier: Tier, tin: Tin, edgeMm: number): number {
   const shrunk = Number.isFinite(across) ? (Math.PI / 4) * across ** 2 : Infinity;
   // a bowl's or a mould's cake keeps its own shape
   const inside =
-    tin.form === 'upright'
+    tin.form === 'upright' && tier.asTin === null
       ? grownAreaMm2(tin.outline, -tier.trim.sideMm)
       : (tinVolumeMl(tin, edgeMm) * 1000) / edgeMm;
   return Math.min(areaMm2(tier.outline), inside, shrunk);

@@ -1,8 +1,9 @@
 import { areaMm2, equivalentRadiusMm, grow, scaled, type Outline } from '../outline/outline.ts';
 import type { Tin } from '../pantry/types.ts';
+import { equalRadiusMm } from './flutes.ts';
 
 export type TinShape = Pick<Tin, 'outline' | 'depthMm' | 'flareMm'> &
-  Partial<Pick<Tin, 'form' | 'waterG'>>;
+  Partial<Pick<Tin, 'form' | 'waterG' | 'flutes'>>;
 
 /** Radius of the ball that a bowl of this mouth and depth is cut from, mm. */
 const ballMm = (tin: TinShape): number => {
@@ -17,6 +18,29 @@ const ballMm = (tin: TinShape): number => {
 const mouldPower = (tin: TinShape): number =>
   Math.max(1, (areaMm2(tin.outline) * tin.depthMm) / (1000 * (tin.waterG ?? 1)));
 
+/** How high the rounding of a rounded tin's bottom reaches, mm: half as high as its room is wide, or its depth. */
+export const roundingMm = (tin: TinShape): number =>
+  Math.min(
+    tin.depthMm,
+    tin.outline.kind === 'ring'
+      ? (tin.outline.diameterMm - tin.outline.holeMm) / 4
+      : equivalentRadiusMm(tin.outline),
+  );
+
+/** An outline with its room drawn in by a share: a ring from both of its rims. */
+function drawnIn(outline: Outline, share: number): Outline {
+  if (outline.kind !== 'ring') return scaled(outline, Math.max(1e-3, share));
+  const middle = (outline.diameterMm + outline.holeMm) / 2;
+  const half = Math.max(0.05, ((outline.diameterMm - outline.holeMm) / 2) * share);
+  return { kind: 'ring', diameterMm: middle + half, holeMm: Math.max(0.1, middle - half) };
+}
+
+/** A wall without its waves: the round of equal area. */
+function plainOf(outline: Outline, { flutes }: TinShape): Outline {
+  if (!flutes || (outline.kind !== 'ring' && outline.kind !== 'round')) return outline;
+  return { ...outline, diameterMm: 2 * equalRadiusMm(outline.diameterMm / 2, flutes) };
+}
+
 /** The inside of the tin at a height above its bottom, mm. */
 export function tinOutlineAt(tin: TinShape, heightMm: number): Outline {
   switch (tin.form) {
@@ -30,9 +54,34 @@ export function tinOutlineAt(tin: TinShape, heightMm: number): Outline {
       const share = Math.min(1, Math.max(1e-3, heightMm / tin.depthMm));
       return scaled(tin.outline, Math.sqrt(share ** (mouldPower(tin) - 1)));
     }
+    case 'rounded': {
+      const leaning = grow(tin.outline, (tin.flareMm * heightMm) / tin.depthMm) ?? tin.outline;
+      const t = Math.min(1, Math.max(0, heightMm / roundingMm(tin)));
+      return drawnIn(plainOf(leaning, tin), Math.sqrt(1 - (1 - t) ** 2));
+    }
     default:
-      return grow(tin.outline, (tin.flareMm * heightMm) / tin.depthMm) ?? tin.outline;
+      return plainOf(grow(tin.outline, (tin.flareMm * heightMm) / tin.depthMm) ?? tin.outline, tin);
   }
+}
+
+/** Steps of Simpson's rule over the rounding, by the angle: smooth, and so exact to many figures. */
+const roundSteps = 32;
+
+/** Volume of a tin with a rounded bottom, mL: over the rounding by its angle, z = b (1 - cos a), straight above. */
+function roundedMl(tin: TinShape, heightMm: number, at: (z: number) => number): number {
+  const b = roundingMm(tin);
+  const low = Math.min(heightMm, b);
+  const end = Math.acos(1 - low / b);
+  let sum = 0;
+  for (let i = 0; i <= roundSteps; i++) {
+    const a = (end * i) / roundSteps;
+    const weight = i === 0 || i === roundSteps ? 1 : i % 2 === 1 ? 4 : 2;
+    sum += weight * at(b * (1 - Math.cos(a))) * b * Math.sin(a);
+  }
+  const curved = (sum * end) / (3 * roundSteps);
+  const over = heightMm - low;
+  const straight = (over / 6) * (at(low) + 4 * at(low + over / 2) + at(heightMm));
+  return (curved + straight) / 1000;
 }
 
 /** Volume by its measures alone, mL. */
@@ -44,6 +93,7 @@ function measuredMl(tin: TinShape, heightMm: number): number {
     return (Math.PI * z * z * (3 * ball - z)) / 3000 + above;
   }
   const at = (z: number): number => areaMm2(tinOutlineAt(tin, z));
+  if (tin.form === 'rounded') return roundedMl(tin, heightMm, at);
   // Simpson's rule is exact: the area of a tin whose sides lean evenly is a quadratic in height
   return ((heightMm / 6) * (at(0) + 4 * at(heightMm / 2) + at(heightMm))) / 1000;
 }
@@ -67,7 +117,10 @@ export function tinVolumeMl(tin: TinShape, heightMm: number): number {
 /** Height that a volume fills in the tin, mm, as if its sides went on above the rim. */
 export function fillHeightMm(tin: TinShape, volumeMl: number): number {
   if (volumeMl <= 0) return 0;
-  const isPlain = (tin.form ?? 'upright') === 'upright' && (tin.waterG ?? null) === null;
+  const isPlain =
+    (tin.form ?? 'upright') === 'upright' &&
+    (tin.waterG ?? null) === null &&
+    (tin.flutes ?? null) === null;
   if (tin.flareMm === 0 && isPlain) return (volumeMl * 1000) / areaMm2(tin.outline);
   let low = 0;
   let high = tin.depthMm;

@@ -68,6 +68,7 @@ async function addTin(): Promise<void> {
     owned: 1,
     form: 'upright',
     waterG: null,
+    flutes: null,
   };
   await pantry.saveRow('tins', fresh);
   editTier('Tin', (t) => void (t.tinId = fresh.id));

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { lookOf, type Colour, type DripPlan, type Look, type ToppingPlan } from '@pyrgotect/core';
+import {
+  toppingLook,
+  type Colour,
+  type DripPlan,
+  type Look,
+  type ToppingPlan,
+} from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, useTemplateRef } from 'vue';
 import { useUnits } from '../../figures/units.ts';
@@ -65,8 +71,7 @@ function key(event: KeyboardEvent, topping: number, piece: number): void {
   const share = (shares[piece]! + (nudgeMm * step.right) / props.rimMm + 1) % 1;
   set(topping, piece, share, upsMm[piece]! + nudgeMm * step.up);
 }
-const lookAt = ({ topping }: ToppingPlan): Look =>
-  topping.modelled ? lookOf(props.colours, topping.modelled.tint, topping.tone) : topping.tone;
+const lookAt = ({ topping }: ToppingPlan): Look => toppingLook(topping, props.colours);
 const placed = computed(() =>
   props.toppings.flatMap((plan, topping) =>
     (plan.onSide?.shares ?? []).map((share, piece) => {

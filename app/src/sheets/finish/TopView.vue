@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import {
   polygon,
+  toppingLook,
+  type Colour,
   type Outline,
   type PlannedPiping,
   type ToppingPlan,
@@ -21,6 +23,7 @@ const props = defineProps<{
   toppings: ToppingPlan[];
   piping: { job: PlannedPiping; tone: Look }[];
   topTone: Look;
+  colours: readonly Colour[];
   chosen: number;
 }>();
 const emit = defineEmits<{ choose: [i: number]; place: [i: number, spots: [number, number][]] }>();
@@ -88,6 +91,13 @@ const placed = computed(() =>
   <div ref="box" class="top" data-test="top-view">
     <svg :width="wide" :height="high" role="group" aria-label="The top from above, back uppermost">
       <polygon :points="points(outline)" :fill="fillOf(topTone)" class="cake" />
+      <circle
+        v-if="finished.kind === 'ring'"
+        :cx="X(0)"
+        :cy="Y(0)"
+        :r="(finished.holeMm / 2) * px"
+        class="hole"
+      />
       <polygon v-if="above" :points="points(polygon(above))" class="above" />
       <text v-if="above" :x="X(0)" :y="Y(0) + 4" text-anchor="middle" font-size="13.5">
         tier above
@@ -121,7 +131,7 @@ const placed = computed(() =>
         :cx="X(one.x)"
         :cy="Y(one.y)"
         :r="Math.max(3, (one.plan.topping.acrossMm / 2) * px)"
-        :fill="fillOf(one.plan.topping.tone)"
+        :fill="fillOf(toppingLook(one.plan.topping, colours))"
         class="piece"
         :class="{ on: one.topping === chosen }"
         role="button"
@@ -144,6 +154,11 @@ svg {
   touch-action: none;
 }
 .cake {
+  stroke: var(--ink);
+  stroke-width: 1.6;
+}
+.hole {
+  fill: var(--milk);
   stroke: var(--ink);
   stroke-width: 1.6;
 }

@@ -220,6 +220,7 @@ const allG = computed(() => plans.value.reduce((sum, one) => sum + one.massG, 0)
       :toppings="onTop"
       :piping="piping"
       :top-tone="topTone"
+      :colours="build.colours"
       :chosen="chosen"
       @choose="(i) => (chosen = i)"
       @place="place"

@@ -1,12 +1,20 @@
 <script setup lang="ts">
 import {
+  asTins,
   builtUpMm,
   fillToBrim,
   freezerMmFor,
+  mouldFaces,
   mouldMl,
+  mouldMlBetween,
   mouldOrders,
+  mouldWidest,
+  setAsTin,
   setMould,
+  takeShape,
   tierTimes,
+  widthMm,
+  type AsTin,
   type Build,
   type CakePlan,
   type Mould,
@@ -22,10 +30,20 @@ const units = useUnits();
 const { store, pantry, tier, tierPlan, editTier } = useSheet(props);
 
 const free = 'free';
+/** No tin is called so: ids of the pantry hold no colon. */
+const asWords: Record<AsTin, string> = {
+  'turned over': 'shaped by its tin, turned over',
+  'mouth to mouth': 'shaped by two of its tin, mouth to mouth',
+};
+const asChoices = asTins.map((how) => ({ value: `as:${how}`, text: asWords[how] }));
 const moulds = computed(() => [
   { value: free, text: 'stacked free' },
+  ...asChoices,
   ...pantry.pantry.tins
-    .filter(({ form, owned, id }) => (form !== 'upright' && owned > 0) || id === now.value?.tinId)
+    .filter(
+      ({ form, owned, id }) =>
+        (!['upright', 'rounded'].includes(form) && owned > 0) || id === now.value?.tinId,
+    )
     .map(({ id, name }) => ({ value: id, text: `set in: ${name}` })),
 ]);
 const now = computed(() => tier.value.mould);
@@ -42,11 +60,39 @@ const places = [
 const put = (what: string, mould: Mould): void =>
   editTier(what, (t) => setMould(t, mould, pantry.pantry));
 function choose(id: string): void {
-  if (id === free) return editTier('Mould', (t) => void (t.mould = null));
+  if (id === free)
+    return editTier('Mould', (t) => {
+      t.mould = null;
+      t.asTin = null;
+    });
+  const how = asTins.find((one) => id === `as:${one}`);
+  if (how) return editTier('Shape of the tin', (t) => setAsTin(t, how, pantry.pantry.tins));
   const row = pantry.pantry.tins.find((one) => one.id === id);
   const order = row?.form === 'ring' ? 'upright' : 'upside down';
   put('Mould', { setIn: now.value?.setIn ?? 'freezer', order, tinId: id });
 }
+const tins = computed(() =>
+  pantry.pantry.tins
+    .filter(({ form, id }) => form !== 'ring' || id === tier.value.tinId)
+    .map(({ id, name }) => ({ value: id, text: name })),
+);
+const setTin = (id: string): void =>
+  editTier('Tin', (t) => {
+    t.tinId = id;
+    setAsTin(t, t.asTin!, pantry.pantry.tins);
+  });
+const cakeMl = computed(() =>
+  tierPlan.value.mould ? mouldMlBetween(tierPlan.value.mould, 0, highMm.value) : 0,
+);
+const sideMm2 = computed(() =>
+  tierPlan.value.mould ? mouldFaces(tierPlan.value.mould, highMm.value).sideMm2 : 0,
+);
+/** Another number or height of layers: what comes out of the tin is another size. */
+const isOff = computed(
+  () =>
+    tierPlan.value.mould !== null &&
+    Math.abs(widthMm(mouldWidest(tierPlan.value.mould)) - widthMm(tier.value.outline)) > 0.5,
+);
 const highMm = computed(() => builtUpMm(tier.value));
 const offMm = computed(() => (tin.value ? tin.value.depthMm - highMm.value : 0));
 /** Without that much of a freezer the days find no room for it. */
@@ -61,11 +107,22 @@ const times = computed(() => {
   <p class="sentence" data-test="mould">
     It is
     <ChoiceField
-      :model-value="now?.tinId ?? free"
+      :model-value="now?.tinId ?? (tier.asTin ? `as:${tier.asTin}` : free)"
       label="Stacked free, or set in a mould"
       :options="moulds"
       @update:model-value="choose"
-    /><template v-if="now"
+    /><template v-if="tier.asTin"
+      >,
+      <ChoiceField
+        :model-value="tier.tinId"
+        label="Tin that shapes it"
+        :options="tins"
+        @update:model-value="setTin"
+      /><template v-if="tierPlan.mould"
+        >: {{ units.text(cakeMl, 'volume') }} of cake, {{ units.text(sideMm2, 'area') }} of
+        side</template
+      >. </template
+    ><template v-if="now"
       >, built up
       <ChoiceField
         :model-value="now.order"
@@ -105,6 +162,14 @@ const times = computed(() => {
       >
         fill it to the brim
       </button></template
-    ><template v-else>.</template>
+    ><template v-else-if="!tier.asTin">.</template>
+    <button
+      v-if="tier.asTin && isOff"
+      type="button"
+      class="key small"
+      @click="editTier('Size of the tin', (t) => takeShape(t, pantry.pantry.tins))"
+    >
+      take the size of the tin
+    </button>
   </p>
 </template>

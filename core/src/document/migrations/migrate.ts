@@ -13,7 +13,7 @@ import { buildFrom10, rowFrom10 } from './to-11.ts';
 import { buildFrom11, rowFrom11 } from './to-12.ts';
 import { buildFrom12, rowFrom12 } from './to-13.ts';
 import { buildFrom13, rowFrom13 } from './to-14.ts';
-import { buildFrom14 } from './to-15.ts';
+import { buildFrom14, rowFrom14 } from './to-15.ts';
 
 /*
  * Each file here says what one version added, in figures of its own: what a new cake has today may change,
@@ -65,7 +65,7 @@ const steps: Record<number, (file: Loose) => Loose> = {
   11: to(12, buildFrom11, rowFrom11, () => ({ pantry: { stock: [] } })),
   12: to(13, buildFrom12, rowFrom12),
   13: to(14, buildFrom13, rowFrom13),
-  14: to(15, buildFrom14),
+  14: to(15, buildFrom14, rowFrom14),
 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */

@@ -1,6 +1,13 @@
 import { asList, asObject, type Loose } from '../loose.ts';
 
-/* From version 14 to 15: toppings can be on the side of a tier, or modelled; a tier's fondant says how it is laid, a layer how its batter is coloured. */
+/* From version 14 to 15: toppings can be on the side of a tier, or modelled; a tier's fondant says how it is laid, a
+ * layer how its batter is coloured, a tier whether it keeps the shape of its tin; and tins can be fluted. */
+
+/** Fields that version 15 added to rows. */
+export function rowFrom14(table: string, value: unknown): Loose {
+  const row = asObject(value);
+  return table === 'tins' ? { flutes: null, ...row } : row;
+}
 
 /** Fields that version 15 added to a build. */
 export function buildFrom14(value: unknown): Loose {
@@ -11,6 +18,7 @@ export function buildFrom14(value: unknown): Loose {
       const own = asObject(tier);
       const { fondant } = own;
       return {
+        asTin: null,
         ...own,
         layers: asList(own.layers).map((one) => ({ tint: '', ...asObject(one) })),
         fondant:

@@ -19,6 +19,7 @@ const tin = (
   owned,
   form: 'upright',
   waterG: null,
+  flutes: null,
   ...more,
 });
 
@@ -78,6 +79,21 @@ export const startingTins: Tin[] = [
   tin('ring-24', 'Ring 24 cm', { kind: 'ring', diameterMm: 240, holeMm: 80 }, 90, 1, {
     flareMm: 6,
   }),
+  tin('fluted-ring-24', 'Fluted ring 24 cm', { kind: 'ring', diameterMm: 240, holeMm: 60 }, 95, 1, {
+    form: 'rounded',
+    flareMm: 4,
+    flutes: { count: 16, depthMm: 8 },
+  }),
+  tin(
+    'rounded-ring-18',
+    'Rounded ring 18 cm',
+    { kind: 'ring', diameterMm: 180, holeMm: 40 },
+    80,
+    2,
+    {
+      form: 'rounded',
+    },
+  ),
   tin('ball-16', 'Half ball 16 cm', { kind: 'round', diameterMm: 160 }, 80, 2, { form: 'ball' }),
   tin('mould-dome', 'Silicone dome mould', { kind: 'round', diameterMm: 180 }, 85, 1, {
     form: 'mould',

@@ -121,8 +121,9 @@ test('a cake keeps the shape of its tin: a fluted ring turned over, two rings to
   const thick = page.getByRole('textbox', { name: 'Thickness of every layer' });
   await thick.fill('6 mm');
   await thick.press('Enter');
-  await page.getByRole('button', { name: 'take the size of the tin' }).click();
-  await expect(page.getByRole('button', { name: 'take the size of the tin' })).toBeHidden();
+  const take = page.getByRole('button', { name: 'take the size of the tin', exact: true });
+  await take.click();
+  await expect(take).toBeHidden();
   await shape.selectOption({ label: 'stacked free' });
   await expect(page.getByTestId('mould')).toContainText('stacked free');
   await saved(page);

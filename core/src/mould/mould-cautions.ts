@@ -1,8 +1,15 @@
 import type { Tier } from '../document/types.ts';
-import { depthMm, widthMm } from '../outline/outline.ts';
+import { widthMm } from '../outline/outline.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
-import { builtUpMm, mouldMl, mouldMlBetween, mouldWidest, type MouldShape } from './mould.ts';
+import {
+  builtUpMm,
+  mouldMl,
+  mouldMlBetween,
+  mouldWidest,
+  shapeOffMm,
+  type MouldShape,
+} from './mould.ts';
 
 /** So near is as good as the same, mm. */
 const nearMm = 1.5;
@@ -30,11 +37,7 @@ export function warnOfMould(tier: Tier, shape: MouldShape | null, cautions: Caut
     return;
   }
   const foot = mouldWidest(shape);
-  const off = Math.max(
-    Math.abs(widthMm(foot) - widthMm(tier.outline)),
-    Math.abs(depthMm(foot) - depthMm(tier.outline)),
-  );
-  if (off > nearMm || foot.kind !== tier.outline.kind)
+  if (shapeOffMm(tier, shape) > nearMm)
     say(
       'size',
       'mind',

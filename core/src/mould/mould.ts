@@ -1,5 +1,5 @@
 import type { Mould, Tier } from '../document/types.ts';
-import { areaMm2, perimeterMm, type Outline } from '../outline/outline.ts';
+import { areaMm2, depthMm, perimeterMm, widthMm, type Outline } from '../outline/outline.ts';
 import type { Tin } from '../pantry/types.ts';
 import { flutedOver } from '../tins/flutes.ts';
 import { tinOutlineAt, tinVolumeMl, type TinShape } from '../tins/volume.ts';
@@ -39,6 +39,17 @@ export function mouldOutlineAt({ tin, order, filledMm }: MouldShape, upMm: numbe
 /** Outline of the cake where it is widest: its foot, or where two mouths meet. */
 export const mouldWidest = (shape: MouldShape): Outline =>
   mouldOutlineAt(shape, shape.order === 'mouth to mouth' ? shape.filledMm / 2 : 0);
+
+/** By how much a tier is planned larger or smaller than what shapes it makes it, where that is widest, mm; Infinity for another outline. */
+export function shapeOffMm({ outline }: Pick<Tier, 'outline'>, shape: MouldShape): number {
+  const widest = mouldWidest(shape);
+  return widest.kind === outline.kind
+    ? Math.max(
+        Math.abs(widthMm(widest) - widthMm(outline)),
+        Math.abs(depthMm(widest) - depthMm(outline)),
+      )
+    : Infinity;
+}
 
 /** What it holds, to the brim, mL: by its measures, or by the water it was found to hold. */
 export const mouldMl = ({ tin }: MouldShape): number => tinVolumeMl(tin, tin.depthMm);

@@ -8,12 +8,11 @@ import {
   mouldMl,
   mouldMlBetween,
   mouldOrders,
-  mouldWidest,
   setAsTin,
   setMould,
+  shapeOffMm,
   takeShape,
   tierTimes,
-  widthMm,
   type AsTin,
   type Build,
   type CakePlan,
@@ -87,11 +86,11 @@ const cakeMl = computed(() =>
 const sideMm2 = computed(() =>
   tierPlan.value.mould ? mouldFaces(tierPlan.value.mould, highMm.value).sideMm2 : 0,
 );
+/** So little is no other size, mm. */
+const sameMm = 0.5;
 /** Another number or height of layers: what comes out of the tin is another size. */
 const isOff = computed(
-  () =>
-    tierPlan.value.mould !== null &&
-    Math.abs(widthMm(mouldWidest(tierPlan.value.mould)) - widthMm(tier.value.outline)) > 0.5,
+  () => tierPlan.value.mould !== null && shapeOffMm(tier.value, tierPlan.value.mould) > sameMm,
 );
 const highMm = computed(() => builtUpMm(tier.value));
 const offMm = computed(() => (tin.value ? tin.value.depthMm - highMm.value : 0));

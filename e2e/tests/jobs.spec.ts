@@ -129,3 +129,38 @@ test('a cake with loose sweets hidden in it', async ({ page }) => {
   );
   expect(count).toBe(6);
 });
+
+test('two rounded rings to a ball, under drips', async ({ page }) => {
+  const count = await job(
+    page,
+    async (hands) => {
+      await hands.choose('Stacked free, or set in a mould', 'shaped by two of its tin, mouth to mouth'); // prettier-ignore
+      await hands.choose('Tin that shapes it', 'Rounded ring 18 cm');
+      await hands.choose('Filling everywhere', 'Whipped cream');
+      await hands.stage('Coat');
+      await hands.choose('Style', 'naked');
+      await hands.stage('Finish');
+      await hands.open('add-drip');
+    },
+    ['Fill layer 1', 'Drips'],
+  );
+  expect(count).toBe(10);
+});
+
+test('a carved loaf with modelled wheels on its sides', async ({ page }) => {
+  const count = await job(
+    page,
+    async (hands) => {
+      await hands.choose('Outline', 'rectangular');
+      await hands.stage('Carve');
+      await hands.choose('Add a cut', 'edge taken off');
+      await hands.stage('Finish');
+      await hands.open('tab-toppings');
+      await hands.press('Modelled pieces');
+      await hands.choose('On the top or the side', 'on the side');
+      await hands.choose('Stuck into', 'a seat of ganache, firm set');
+    },
+    ['Carve', 'Put on: balls of fondant'],
+  );
+  expect(count).toBe(11);
+});

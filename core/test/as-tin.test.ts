@@ -175,4 +175,11 @@ describe('a tier that keeps the shape of its tin', () => {
     expect(lined.lead!.text).not.toContain('line the bottom');
     expect(steps.find(({ kind }) => kind === 'turn out')!.lead!.text).toContain('mouth down');
   });
+  it('has no dab in its hole, and a collar under a belly', () => {
+    const leadOf = (how: AsTin): string =>
+      stepsOf(planBuild(shaped('rounded-ring-18', how), pantry)).find(({ key }) => key.endsWith('/first'))!.lead!.text; // prettier-ignore
+    expect(leadOf('turned over')).toContain('nothing under its hole');
+    expect(leadOf('turned over')).not.toContain('collar');
+    expect(leadOf('mouth to mouth')).toContain('collar');
+  });
 });

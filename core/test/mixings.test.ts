@@ -69,6 +69,10 @@ describe('tiers of one batter in one load', () => {
       tiers[1]!.inclusions = [{ ...newInclusion('raisins'), way: 'folded in' }];
     });
     expect(baking(folded).of('mix')).toHaveLength(2);
+    const weighed = oneSponge(({ tiers }) => {
+      tiers[1]!.bowl = { fullG: 2000, emptyG: 600, pouredG: [] };
+    });
+    expect(baking(weighed).of('mix')).toHaveLength(2);
     const small = { ...roomy, kitchen: { ...roomy.kitchen, shelves: 1, shelfWideMm: 330, shelfDeepMm: 330 } }; // prettier-ignore
     const { of } = baking(oneSponge(), small);
     const loads = new Set(of('bake').map(({ line }) => line.load));

@@ -298,7 +298,11 @@ function ovenSteps(context: BakeContext, load: TierLoad, i: number): Step[] {
         beside: true,
         lead: phrase(
           tin.form !== 'upright' || tin.flutes
-            ? 'Ten minutes in the tin, no more and no less: warm sugar sticks as it cools. Loosened round rim and hole, turned out in one go onto a rack, mouth down.'
+            ? 'Ten minutes in the tin, no more and no less: warm sugar sticks as it cools. ' +
+                (tin.outline.kind === 'ring'
+                  ? 'Loosened round rim and hole'
+                  : 'Loosened round the rim') +
+                ', turned out in one go onto a rack, mouth down.'
             : sponge.bareSides
               ? 'Upside down at once, rim on three cups, until it is cold: right way up it sinks. Then a thin knife along the side, all round in one go.'
               : 'Ten minutes in the tin, then on a rack. Warm cake melts every frosting.',

@@ -10,6 +10,19 @@ import { pileSteps } from './pile-steps.ts';
 import type { StackContext } from './stack-context.ts';
 import { step, type Step } from './steps.ts';
 
+/** How the first layer is held: never by a dab in a hole, and a round belly by what it lies in. */
+function firstLead({ outline, asTin, mould }: StackContext['tier']): string {
+  const dab =
+    outline.kind === 'ring'
+      ? 'The dab goes on in four spots under the ring, nothing under its hole.'
+      : 'A dab in the middle of the board holds it.';
+  const belly =
+    asTin === 'mouth to mouth' && mould === null
+      ? ' The lower cake lies mouth up, its belly in a collar of foil that keeps it from rolling; the upper one goes on mouth down, and the collar stays until the filling is firm.'
+      : '';
+  return `${dab}${belly} Something non-slip goes under the board.`;
+}
+
 /** From the first layer on the board to a stack ready for its coat. */
 export function stackSteps(context: StackContext): Step[] {
   const { tier, stack, gaps, dabG, spreadOf } = context;
@@ -23,9 +36,7 @@ export function stackSteps(context: StackContext): Step[] {
     step(`${tier.id}/first`, 'set layer on', 'Fill and stack', 'Set layer 1 on the board', 3, {
       part: `${tier.id}/layer/0`,
       layers: [0],
-      lead: phrase(
-        'A dab in the middle of the board holds it. Something non-slip goes under the board.',
-      ),
+      lead: phrase(firstLead(tier)),
       amounts: [
         { label: `dab of ${dab.name.toLowerCase()}`, value: dabG, kind: 'small', figure: null },
       ],

@@ -11,7 +11,7 @@ export interface MixedTier {
   makesG: number;
   bake: BakePlan;
   loads: readonly TierLoad[];
-  /** Pieces are folded into it. */
+  /** Its batter is another than that of other tiers: pieces are folded into it, for one. */
   isApart: boolean;
   /** What each of its cakes is coloured; empty for batter as it is mixed. */
   tintOf: (cake: BakedCake) => string;

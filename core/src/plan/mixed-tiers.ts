@@ -28,7 +28,8 @@ export const mixedTiers = (
         makesG: batter.makesG,
         bake,
         loads: tierLoads(tier.id, tin, bake, oven, pantry.kitchen, sponge.waitMin),
-        isApart: tier.inclusions.some(isFoldedIn),
+        // what was weighed, or goes in at temperatures of its own, is a batter of its own
+        isApart: tier.inclusions.some(isFoldedIn) || tier.bowl !== null || tier.temps.length > 0,
         tintOf: ({ layers }) => tier.layers[layers[0]!]!.tint.trim(),
       },
     ];

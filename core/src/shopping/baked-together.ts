@@ -1,7 +1,8 @@
 import { spongeKeepsMin } from '../day/keeping.ts';
 import { handsOn } from '../labour/minutes.ts';
 import { planLoads, type OvenPlan, type TierBaking } from '../oven/loads.ts';
-import { mixesFor, tierLoads } from '../oven/tier-loads.ts';
+import { batterMixings } from '../oven/mixings.ts';
+import { tierLoads } from '../oven/tier-loads.ts';
 import type { Kitchen, Recipe } from '../pantry/types.ts';
 import { groupedBy } from '../working/grouped.ts';
 import { isShared, keptGroups, type Keeping } from './kept-groups.ts';
@@ -62,8 +63,8 @@ const gOf = (baking: readonly TierBaking[]): number =>
 
 function togetherOf(group: readonly BakedBatch[], kitchen: Kitchen): BakedTogether[] {
   const { recipe, bakedAt } = group[0]!;
-  const each = group.map((batch) => costOf(apart(batch), recipe, kitchen, false));
-  const all = costOf(group.flatMap(apart), recipe, kitchen, true);
+  const each = group.map((batch) => costOf(apart(batch), recipe, kitchen));
+  const all = costOf(group.flatMap(apart), recipe, kitchen);
   const before = {
     mixes: each.reduce((sum, { mixes }) => sum + mixes, 0),
     ovenMin: each.reduce((sum, { ovenMin }) => sum + ovenMin, 0),
@@ -93,26 +94,24 @@ function togetherOf(group: readonly BakedBatch[], kitchen: Kitchen): BakedTogeth
   ];
 }
 
-/** Mixings, loads and hot minutes of so many tiers; their batter by itself for each tier, or as one. */
+/** Mixings, loads and hot minutes of so many tiers, mixed as one cake's are. */
 function costOf(
   baking: readonly TierBaking[],
   recipe: BakedBatch['recipe'],
   kitchen: Kitchen,
-  asOne: boolean,
 ): { mixes: number; loads: number; ovenMin: number } {
   const oven = planLoads(baking, kitchen);
-  const mixings = baking.flatMap(({ tierId, tin, bake, sponge }) =>
-    tierLoads(tierId, tin, bake, oven, kitchen, sponge.waitMin).flatMap(({ index, mixed }) =>
-      mixed.length > 0 ? [{ index, mixed }] : [],
-    ),
-  );
-  const mlOf = (some: typeof mixings): number =>
-    some.flatMap(({ mixed }) => mixed).reduce((sum, { batterMl }) => sum + batterMl, 0);
-  const groups = asOne
-    ? [...groupedBy(mixings, ({ index }) => index).values()]
-    : mixings.map((one) => [one]);
+  const tiers = baking.map(({ tierId, tin, bake, sponge }) => ({
+    tierId,
+    recipe,
+    makesG: bake.batterG,
+    bake,
+    loads: tierLoads(tierId, tin, bake, oven, kitchen, sponge.waitMin),
+    isApart: false,
+    tintOf: () => '',
+  }));
   return {
-    mixes: groups.reduce((sum, group) => sum + mixesFor(mlOf(group), recipe, kitchen), 0),
+    mixes: batterMixings(tiers, kitchen).reduce((sum, { mixes }) => sum + mixes, 0),
     loads: oven.loads.length,
     ovenMin: hotMin(oven, kitchen),
   };

@@ -164,3 +164,20 @@ test('what is painted on is bought and has a step for each coat', async ({ page 
   await expect(steps.getByText('Paint with colour gel: coat 1 of 2')).toBeVisible();
   await expect(steps.getByText('Paint with colour gel: coat 2 of 2')).toBeVisible();
 });
+
+test('a tin says how its wall runs, and keeps it', async ({ page }) => {
+  await page.goto('/pantry');
+  const change = page.getByRole('button', { name: 'Change Fluted ring 24 cm' });
+  const dialog = page.getByTestId('row-dialog');
+  const waves = dialog.getByRole('textbox', { name: 'Waves of its wall' });
+  await change.click();
+  await expect(waves).toHaveValue('16');
+  await waves.fill('12');
+  await waves.press('Enter');
+  await page.getByTestId('save-row').click();
+  await expect(dialog).toBeHidden();
+  await change.click();
+  await expect(waves).toHaveValue('12');
+  await dialog.getByRole('combobox', { name: 'Wall', exact: true }).selectOption('plain');
+  await expect(waves).toBeHidden();
+});

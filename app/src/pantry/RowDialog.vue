@@ -9,6 +9,7 @@ import {
   stressFromSlideMm,
   tinForms,
   tones,
+  type Flutes,
   type Food,
   type Ganache,
   type OtherLayer,
@@ -32,6 +33,7 @@ import FoodPrepFields from './FoodPrepFields.vue';
 import GanacheFields from './GanacheFields.vue';
 import RecipeFields from './RecipeFields.vue';
 import StockFields from './StockFields.vue';
+import TinWall from './TinWall.vue';
 
 type Row = RowOf<PantryTable>;
 const props = defineProps<{ table: PantryTable; row: Row; isNew: boolean }>();
@@ -130,6 +132,11 @@ async function save(): Promise<void> {
           :options="formChoices"
           @update:model-value="(form) => set('form', form)"
         />.
+        <TinWall
+          v-if="table === 'tins'"
+          :flutes="draft.flutes as Flutes | null"
+          @change="(flutes) => set('flutes', flutes)"
+        />
         <template v-if="table === 'others'">
           <template v-if="draft.bake">
             It bakes

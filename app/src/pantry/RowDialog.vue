@@ -81,6 +81,7 @@ const keepingChoices = keepingClasses.map((value) => ({ value, text: value }));
 const set = (key: string, value: unknown): void => {
   draft.value[key] = value;
 };
+const flutes = computed(() => (draft.value.flutes ?? null) as Flutes | null);
 const numberOf = (key: string): number | null => {
   const value = draft.value[key];
   return typeof value === 'number' ? value : null;
@@ -132,11 +133,7 @@ async function save(): Promise<void> {
           :options="formChoices"
           @update:model-value="(form) => set('form', form)"
         />.
-        <TinWall
-          v-if="table === 'tins'"
-          :flutes="draft.flutes as Flutes | null"
-          @change="(flutes) => set('flutes', flutes)"
-        />
+        <TinWall v-if="table === 'tins'" :flutes="flutes" @change="(to) => set('flutes', to)" />
         <template v-if="table === 'others'">
           <template v-if="draft.bake">
             It bakes

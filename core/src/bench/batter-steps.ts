@@ -162,7 +162,7 @@ function colourSteps(context: BakeContext, mixing: BatterMixing): Step[] {
         part: `${tier.id}/cake`,
         sharedBy: parts.slice(1).map(({ tierId }) => tierId),
         lead: phrase(
-          'Weighed into its bowls first, then colour folded in with as few turns as it takes: every turn after the flour makes it tougher and lets air out.',
+          `${bowls.length === 1 ? 'Colour' : 'Weighed into its bowls first, then colour'} folded in with as few turns as it takes: every turn after the flour makes it tougher and lets air out.`,
         ),
         amounts: bowls.map(({ tint, massG }): Amount => ({
           label: tint || 'as it is',
@@ -180,6 +180,7 @@ function colourSteps(context: BakeContext, mixing: BatterMixing): Step[] {
           takenOf({ name: colourName(note), foodId: note.foodId }, note.gelG),
         ),
         checks: ['Even, with no streak at the bottom of the bowl', 'Baked at once: crumb and crust brown, so the colour is judged inside'], // prettier-ignore
+        cautions: [...new Set(gels.map(({ note }) => note.mind))].map((mind) => phrase(mind)),
       },
     ),
   ];

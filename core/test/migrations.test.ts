@@ -63,6 +63,17 @@ function lost(before: unknown, after: unknown, path = ''): string[] {
   return Object.is(before, after) ? [] : [path];
 }
 
+describe('washing up', () => {
+  it('was done with the boxing that had it in it, and is not done without', () => {
+    const at = '2027-06-19T12:00:00Z';
+    const doneOf = (...keys: string[]): unknown[] =>
+      (buildFrom14({ tiers: [], bench: { done: keys.map((stepKey) => ({ stepKey, at })) } }).bench as { done: unknown[] }).done; // prettier-ignore
+    expect(doneOf('coat', 'box')).toEqual(['coat', 'box', 'wash-up'].map((stepKey) => ({ stepKey, at }))); // prettier-ignore
+    expect(doneOf('coat')).toHaveLength(1);
+    expect(doneOf('box', 'wash-up')).toHaveLength(2);
+  });
+});
+
 describe('a step from one version to the next', () => {
   it.each(steps)('to %i bears whatever it is given, and adds nothing twice', (_to, step) => {
     for (const nothing of [null, undefined, 7, 'x', [], {}])

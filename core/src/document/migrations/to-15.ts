@@ -9,11 +9,22 @@ export function rowFrom14(table: string, value: unknown): Loose {
   return table === 'tins' ? { flutes: null, ...row } : row;
 }
 
+/** Boxing had the washing up in it: where it was ticked off, both are. */
+function washed(bench: unknown): unknown {
+  if (typeof bench !== 'object' || bench === null) return bench;
+  const own = asObject(bench);
+  const done = asList(own.done).map(asObject);
+  const boxed = done.find(({ stepKey }) => stepKey === 'box');
+  if (!boxed || done.some(({ stepKey }) => stepKey === 'wash-up')) return bench;
+  return { ...own, done: [...done, { ...boxed, stepKey: 'wash-up' }] };
+}
+
 /** Fields that version 15 added to a build. */
 export function buildFrom14(value: unknown): Loose {
   const build = asObject(value);
   return {
     ...build,
+    ...(build.bench === undefined ? {} : { bench: washed(build.bench) }),
     tiers: asList(build.tiers).map((tier) => {
       const own = asObject(tier);
       const { fondant } = own;

@@ -190,7 +190,7 @@ const setKitchen = (key: string, value: number | null): void => {
           filter-mode="some"
           :filter-keys="['name']"
           item-value="id"
-          :items-per-page="25"
+          :items-per-page="50"
           :hide-default-footer="rows.length <= 25"
         >
           <template #item="{ item }">

@@ -150,9 +150,8 @@ export const anyTopping: fc.Arbitrary<Topping> = fc.record({
       dabSpreadId: orNull(idOf(pantry.spreads)),
     }),
   ),
-  modelled: orNull(
-    fc.record({ form: fc.constantFrom(...modelledForms), tint: fc.constantFrom('', 'ivory') }),
-  ),
+  modelled: orNull(fc.record({ form: fc.constantFrom(...modelledForms) })),
+  tint: fc.constantFrom('', 'ivory'),
 });
 
 export const spot = fc.tuple(between(limits.dowelPlace), between(limits.dowelPlace));

@@ -147,7 +147,11 @@ const tier = (n: number): fc.Arbitrary<Tier> =>
           laid: fc.constantFrom('spread' as const, ...gapWays),
           tint: fc.constantFrom('', 'gold'),
           drizzle: orNull(
-            fc.record({ spreadId: idOf(pantry.spreads), gPerCm2: between(limits.gPerCm2) }),
+            fc.record({
+              spreadId: idOf(pantry.spreads),
+              gPerCm2: between(limits.gPerCm2),
+              tint: fc.constantFrom('', 'gold'),
+            }),
           ),
         }),
         { minLength: limits.layers.max - 1, maxLength: limits.layers.max - 1 },

@@ -113,7 +113,7 @@ describe('layers and fillings', () => {
     // another one is left alone
     setLayerCount(tier, 4);
     setGapHeight(tier, 1, 5);
-    expect(tier.gaps.map(({ heightMm }) => heightMm)).toEqual([0.5, 5, 0.5]);
+    expect(tier.gaps.map(({ heightMm }) => heightMm)).toEqual([0, 5, 0]);
   });
   it('what fills them is changed in one, or in all', () => {
     const { tier } = fresh();
@@ -250,7 +250,7 @@ describe('what a build names', () => {
   it('spreads: coat, crumb coat, top, fillings, sauces, thin layers, hidden centre, piping, each once', () => {
     const { build, tier } = fresh();
     Object.assign(tier.coat, { innerSpreadId: 'ganache', topSpreadId: 'fudge' });
-    tier.gaps[0]!.drizzle = { spreadId: 'caramel', gPerCm2: 0.2 };
+    tier.gaps[0]!.drizzle = { spreadId: 'caramel', gPerCm2: 0.2, tint: '' };
     tier.gaps[1]!.spreadId = 'curd';
     tier.layers[1]!.between = { spreadId: 'cream', heightMm: 2 };
     tier.centre = {

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   areaMm2,
+  fillKey,
   findRow,
   gapWays,
   newBuild,
@@ -9,13 +10,18 @@ import {
   planBuild,
   planGaps,
   laidShare,
+  readBuildFile,
   say,
   metric,
+  setGapHeight,
+  spreadIdsOf,
+  writeBuildFile,
   type Build,
   type Gap,
   type Pieces,
 } from '../src/index.ts';
 import { pantry } from './arbitrary.ts';
+import { stepsOf } from './work-kit.ts';
 
 const built = (change: (gap: Gap, build: Build) => void): Build => {
   const build = newBuild('b', 'Test', '2027-05-03T09:30:00Z');
@@ -43,7 +49,7 @@ describe('a filling of several things', () => {
             gap.laid = laid;
             gap.damMm = 10;
             gap.pieces = shares.map((one, i) => kind(`p${i}`, 'walnuts', { share: one }));
-            gap.drizzle = { spreadId: 'caramel', gPerCm2: 0.1 };
+            gap.drizzle = { spreadId: 'caramel', gPerCm2: 0.1, tint: '' };
           });
           const [tier] = build.tiers;
           const gap = gapOf(build);
@@ -57,6 +63,35 @@ describe('a filling of several things', () => {
       ),
       { numRuns: 80, seed: 4 },
     );
+  });
+  it('left out, takes nothing: one layer lies on the other, and nothing of it is bought or spread', () => {
+    const build = built((gap) => {
+      Object.assign(gap, { heightMm: 0, spreadId: 'curd', damMm: 10 });
+      gap.pieces = [kind('p', 'walnuts', { allergens: ['tree nuts'] })];
+      gap.drizzle = { spreadId: 'caramel', gPerCm2: 0.1, tint: '' };
+    });
+    const [tier] = build.tiers;
+    expect(readBuildFile(writeBuildFile(build, pantry)).ok).toBe(true);
+    const gap = gapOf(build);
+    expect(gap).toMatchObject({ fillingG: 0, damG: 0, piecesG: 0, drizzleG: 0, domeMl: 0 });
+    const plan = planBuild(build, pantry);
+    const { stack, loads } = plan.tiers[0]!;
+    expect(stack.layers[1]!.fromMm).toBe(stack.layers[0]!.toMm);
+    expect(loads![0]).toMatchObject({ holds: true, settledMm: 0, bulgeMl: 0 });
+    expect(plan.section.parts.some(({ id }) => id === `${tier!.id}/gap/0`)).toBe(false);
+    expect(spreadIdsOf(tier!)).not.toContain('caramel');
+    expect(plan.bowls.ok && plan.bowls.value.some(({ spreadId }) => spreadId === 'curd')).toBe(
+      false,
+    );
+    const step = stepsOf(plan).find(({ key }) => key === fillKey(tier!, 0))!;
+    expect(step).toMatchObject({ kind: 'set layer on', amounts: [], takes: [], record: null });
+  });
+  it('left out of one gap, stays out when all of them are made thicker', () => {
+    const build = built((gap) => (gap.heightMm = 0));
+    setGapHeight(build.tiers[0]!, null, 12);
+    expect(build.tiers[0]!.gaps.map(({ heightMm }) => heightMm)).toEqual([0, 12, 12]);
+    setGapHeight(build.tiers[0]!, 0, 9);
+    expect(build.tiers[0]!.gaps[0]!.heightMm).toBe(9);
   });
   it('piped, takes what its beads are: round ones beside each other, half balls as close as they lie', () => {
     const ofSpread = gapOf(built(() => undefined)).fillingG;

@@ -23,7 +23,7 @@ function naming(): Build {
     between: { spreadId: 'cream', heightMm: 2 },
   };
   tier.gaps[1]!.spreadId = 'curd';
-  tier.gaps[1]!.drizzle = { spreadId: 'caramel', gPerCm2: 0.2 };
+  tier.gaps[1]!.drizzle = { spreadId: 'caramel', gPerCm2: 0.2, tint: '' };
   tier.centre = {
     outline: { kind: 'round', diameterMm: 60 },
     fromLayer: 1,

@@ -14,6 +14,7 @@ import {
   buildFrom12,
   buildFrom13,
   buildFrom14,
+  buildFrom15,
   buildVersion,
   migrate,
   readBuildFile,
@@ -45,6 +46,7 @@ const steps: [number, (build: unknown) => Loose][] = [
   [13, buildFrom12],
   [14, buildFrom13],
   [15, buildFrom14],
+  [16, buildFrom15],
 ];
 const fixture = (version: number): { build: Loose; pantry: Loose; version: number } =>
   JSON.parse(

@@ -188,7 +188,8 @@ describe('modelled pieces', () => {
   });
   it('take fondant and its colour, to the gram', () => {
     const build = sided({
-      modelled: { form: 'ball', tint: 'deep blue' },
+      modelled: { form: 'ball' },
+      tint: 'deep blue',
       foodId: 'fondant',
       acrossMm: 18,
     });
@@ -199,6 +200,26 @@ describe('modelled pieces', () => {
     expect(fondantG).toBeCloseTo(8 * modelledG('ball', 18, 20), 6);
     const step = stepsOf(plan).find(({ key }) => key === 'flowers/put')!;
     expect(step.list[0]!.value).toBeCloseTo((fondantG * 8) / 1000, 6);
+  });
+  it('that come in their colour take no gel, and slabs take theirs on their tray', () => {
+    const colours = [{ name: 'deep blue', hex: '#1e2a52', gPerKg: 8 }];
+    const planOf = (more: Partial<Topping>) => {
+      const build = sided({ tint: 'deep blue', foodId: 'white-chocolate', ...more });
+      build.colours = colours;
+      return planBuild(build, pantry);
+    };
+    const gelOf = (plan: ReturnType<typeof planOf>): number =>
+      stepsOf(plan).flatMap(({ list }) => list).filter(({ label }) => /gel|oil-based colour/.test(label)).reduce((sum, { value }) => sum + value, 0); // prettier-ignore
+    const plain = planOf({});
+    expect(gelOf(plain)).toBe(0);
+    const shape = plain.section.parts.find(({ kind }) => kind === 'topping');
+    if (shape) expect(shape.tone).toBe('#1e2a52');
+    const slab = planOf({ tray: { thickMm: 3, wholeShare: 0.8, spreads: 2 } });
+    const trayG = slab.tiers[0]!.finish.toppings[0]!.tray!.massG;
+    expect(gelOf(slab)).toBeCloseTo((trayG * 8) / 1000, 6);
+    // chocolate seizes with what holds water
+    expect(stepsOf(slab).find(({ key }) => key === 'flowers/tray')!.list).toMatchObject([{ label: 'oil-based colour' }]); // prettier-ignore
+    expect(stepsOf(slab).find(({ key }) => key === 'flowers/put')!.list).toEqual([]);
   });
 });
 

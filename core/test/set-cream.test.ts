@@ -5,6 +5,7 @@ import {
   findRow,
   gelatineFor,
   gelatineGPerKg,
+  gelatineWish,
   grow,
   heldMm,
   mostMarginMm,
@@ -42,6 +43,28 @@ describe('gelatine', () => {
     const recipe = findRow(pantry, 'recipes', findRow(pantry, 'others', 'mousse').recipeId!);
     expect(gelatineGPerKg(recipe, pantry)).toBeCloseTo(10_000 / recipe.yieldG, 9);
     expect(gelatineGPerKg(findRow(pantry, 'recipes', 'recipe-cream'), pantry)).toBe(0);
+  });
+  it('is wished for by height and firmness: taken, it holds so high, in whatever grade it is', () => {
+    const recipe = findRow(pantry, 'recipes', findRow(pantry, 'others', 'mousse').recipeId!);
+    const foods = pantry.foods.map((food) =>
+      food.traits.includes('gelatine') ? { ...food, bloom: 160 } : food,
+    );
+    for (const high of [30, 60, 110]) {
+      const wish = gelatineWish(recipe, { foods }, high, 'clean')!;
+      const ingredients = recipe.ingredients.map((line, i) => ({
+        ...line,
+        massG: wish.lines.find(({ index }) => index === i)?.massG ?? line.massG,
+      }));
+      expect(heldMm(gelatineGPerKg({ ...recipe, ingredients }, { foods }))).toBeCloseTo(high, 6);
+      const firm = gelatineWish(recipe, { foods }, high, 'firm')!;
+      expect(firm.gPerKg).toBeGreaterThan(wish.gPerKg);
+      expect(gelatineWish(recipe, { foods }, high, 'tender')!.gPerKg).toBeLessThan(wish.gPerKg);
+      // less water than cream: more of it to the kilogram of that
+      expect(wish.gPerKgWater!).toBeGreaterThan(wish.gPerKg);
+    }
+    expect(
+      gelatineWish(findRow(pantry, 'recipes', 'recipe-cream'), pantry, 30, 'clean'),
+    ).toBeNull();
   });
   it('that does not hold the height is said, with what does', () => {
     const high = (mm: number) => mousse((b) => (setLayer(b).heightMm = mm));

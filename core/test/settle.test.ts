@@ -223,7 +223,7 @@ describe('what lies in a gap', () => {
             damMm,
             setbackMm,
             pieces: [{ ...berries, share, gPerCm2: g, how: packed ? 'packed' : 'scattered' }],
-            drizzle: { spreadId: 'caramel', gPerCm2: g },
+            drizzle: { spreadId: 'caramel', gPerCm2: g, tint: '' },
           });
           const ml = gap.piecesMl + gap.drizzleMl + gap.fillingMl + gap.damMl;
           const back = (Math.PI * (100 - setbackMm) ** 2 * 10) / 1000;
@@ -246,7 +246,7 @@ describe('what lies in a gap', () => {
     const plan = planOf((b) => {
       const [gap] = b.tiers[0]!.gaps;
       gap!.pieces = [{ ...berries, name: 'walnuts', allergens: ['tree nuts'] }];
-      gap!.drizzle = { spreadId: 'caramel', gPerCm2: 0.2 };
+      gap!.drizzle = { spreadId: 'caramel', gPerCm2: 0.2, tint: '' };
     });
     expect(plan.allergens).toContain('tree nuts');
     expect(plan.ingredients.ok && plan.ingredients.value.map((i) => i.name)).toContain('walnuts');

@@ -8,6 +8,7 @@ import {
   dietsKept,
   householdText,
   recipeContents,
+  type GelatineWish,
   type Ingredient,
   type Recipe,
 } from '@pyrgotect/core';
@@ -19,6 +20,7 @@ import { usePantry } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useUnits } from '../figures/units.ts';
 import AllergenPick from './AllergenPick.vue';
+import GelatineFields from './GelatineFields.vue';
 import RecipeWaits from './RecipeWaits.vue';
 import SwapLine from './SwapLine.vue';
 
@@ -54,6 +56,8 @@ function choose(line: Ingredient, value: string): void {
   if (food?.pieceG) line.pieceG = food.pieceG;
   else delete line.pieceG;
 }
+const setGrams = (lines: GelatineWish['lines']): void =>
+  lines.forEach(({ index, massG }) => (recipe.value.ingredients[index]!.massG = massG));
 const household = (line: Ingredient): string =>
   householdText(
     pantry.pantry.foods.find((food) => food.id === line.foodId) ?? null,
@@ -223,6 +227,7 @@ const stepsOf = (event: Event): string[] =>
         @change="recipe.steps = stepsOf($event)"
       />
     </label>
+    <GelatineFields :recipe="recipe" @set="(lines) => setGrams(lines)" />
     <RecipeWaits :model-value="recipe" />
   </div>
 </template>

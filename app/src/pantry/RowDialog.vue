@@ -17,6 +17,7 @@ import {
   type PantryTable,
   type Recipe,
   type Stock,
+  type Tin,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import { ValidationError } from 'yup';
@@ -33,6 +34,7 @@ import FoodPrepFields from './FoodPrepFields.vue';
 import GanacheFields from './GanacheFields.vue';
 import RecipeFields from './RecipeFields.vue';
 import StockFields from './StockFields.vue';
+import DrawnWall from './DrawnWall.vue';
 import TinWall from './TinWall.vue';
 
 type Row = RowOf<PantryTable>;
@@ -57,6 +59,7 @@ const tinWords: Record<(typeof tinForms)[number], string> = {
   mould: 'a mould known by the water it holds',
   ring: 'a ring without a bottom, to set creams in',
   rounded: 'a tin with a rounded bottom',
+  drawn: 'a mould with a drawn wall, or one from a solid file',
 };
 const tinFormChoices = tinForms.map((value) => ({ value: value, text: tinWords[value] }));
 const otherFormChoices = otherForms.map((value) => ({ value: value, text: value }));
@@ -134,6 +137,11 @@ async function save(): Promise<void> {
           @update:model-value="(form) => set('form', form)"
         />.
         <TinWall v-if="table === 'tins'" :flutes="flutes" @change="(to) => set('flutes', to)" />
+        <DrawnWall
+          v-if="table === 'tins' && draft.form === 'drawn'"
+          :tin="draft as unknown as Tin"
+          @change="(to) => Object.assign(draft, to)"
+        />
         <template v-if="table === 'others'">
           <template v-if="draft.bake">
             It bakes

@@ -13,6 +13,7 @@ import {
   buildFrom12,
   buildFrom13,
   buildFrom14,
+  buildFrom15,
   rowFrom2,
   rowFrom3,
   rowFrom4,
@@ -23,6 +24,7 @@ import {
   rowFrom12,
   rowFrom13,
   rowFrom14,
+  rowFrom15,
   startingKitchen,
   type Build,
   type KeptRecord,
@@ -152,6 +154,8 @@ export class Database extends Dexie {
     this.version(13).upgrade((work) => renewAll(work, buildFrom13, rowFrom13));
     // and when toppings came onto the sides
     this.version(14).upgrade((work) => renewAll(work, buildFrom14, rowFrom14));
+    // and when every topping and sauce had a colour, and a wall could be drawn
+    this.version(15).upgrade((work) => renewAll(work, buildFrom15, rowFrom15));
   }
 }
 

@@ -7,6 +7,7 @@ import {
   startLibrary,
   stlOf,
   targetFrom,
+  tinWallFrom,
   threeMfOf,
   type CarveView,
   type Library,
@@ -76,6 +77,7 @@ const solids = {
   },
   target: async (bytes: Uint8Array, fileName: string) =>
     targetFrom(await library(), bytes, fileName),
+  tinWall: (bytes: Uint8Array) => tinWallFrom(bytes),
   templates: async (
     result: CarveResult,
     name: string,

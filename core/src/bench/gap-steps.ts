@@ -1,4 +1,4 @@
-import { innerSpreadId } from '../document/edit.ts';
+import { innerSpreadId, isBare } from '../document/edit.ts';
 import type { GapPlan } from '../fill/gaps.ts';
 import type { Gap, GapLaid } from '../document/types.ts';
 import { turnsTop } from '../tins/bake.ts';
@@ -137,6 +137,26 @@ function gapParts(context: StackContext, gap: GapPlan): Partial<Step> {
   };
 }
 
+/** Setting a layer on without spreading anything, min (estimate). */
+const setOnMin = 2;
+/** A dome higher than this rocks under what lies on it bare, mm (estimate). */
+const rocksMm = 2;
+
+/** One layer on the other, nothing between: what to mind of it. */
+function bareParts(context: StackContext, gap: GapPlan): Partial<Step> {
+  const crownMm = crownsIn(context, gap.index);
+  return {
+    part: `${context.tier.id}/gap/${gap.index}`,
+    lead: phrase('Nothing between them: dry on dry, face to face.'),
+    cautions:
+      crownMm > rocksMm
+        ? [
+            phrase('A dome of {high} is left on: without filling round it the layer above rocks and cracks. Level it, or spread something.', { high: [crownMm, 'thickness'] }), // prettier-ignore
+          ]
+        : [],
+  };
+}
+
 /** Filling a gap, and the layer over it set on. */
 export function fillStep(context: StackContext, gap: GapPlan, minutes: number): Step {
   const { tier, gaps } = context;
@@ -144,14 +164,15 @@ export function fillStep(context: StackContext, gap: GapPlan, minutes: number): 
   const top = gap.index === gaps.length - 1;
   const above = tier.layers[gap.index + 1]!;
   const inverted = (top && turnsTop(tier)) !== above.flipped;
+  const bare = isBare(gap);
   return step(
     fillKey(tier, gap.index),
-    'spread',
+    bare ? 'set layer on' : 'spread',
     'Fill and stack',
-    `Fill layer ${n} and set layer ${n + 1} on it`,
-    minutes,
+    bare ? `Set layer ${n + 1} on layer ${n}` : `Fill layer ${n} and set layer ${n + 1} on it`,
+    bare ? Math.min(minutes, setOnMin) : minutes,
     {
-      ...gapParts(context, gap),
+      ...(bare ? bareParts(context, gap) : gapParts(context, gap)),
       layers: [gap.index + 1],
       checks: [
         ...(gap.damG > 0 ? ['The ring stands as high as the filling all the way round'] : []),

@@ -1,3 +1,4 @@
+import { isBare } from '../document/edit.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { shelfMm } from '../mould/mould.ts';
 import type { OtherPlan } from '../others/other-layers.ts';
@@ -60,7 +61,9 @@ function betweenSteps(context: StackContext, index: number): Step[] {
   const gap = context.gaps[index];
   if (!gap) return [];
   return [
-    spreadInMould(context, gap, fillMin * Math.max(1, topScale(context.tier.outline))),
+    ...(isBare(gap)
+      ? []
+      : [spreadInMould(context, gap, fillMin * Math.max(1, topScale(context.tier.outline)))]),
     ...(context.decks.get(index) ?? []),
   ];
 }

@@ -2,7 +2,7 @@ import type { Topping } from '../document/finish-types.ts';
 import { colourName } from '../colour/tint-note.ts';
 import type { Colour, Tier } from '../document/types.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
-import { modelledTinted, type ToppingPlan } from '../finish/toppings.ts';
+import { toppingTinted, type ToppingPlan } from '../finish/toppings.ts';
 import { chocolateOf } from '../ganache/chocolates.ts';
 import { layerCoolMin } from '../heat/cool-places.ts';
 import { handsOn, strewMin } from '../labour/minutes.ts';
@@ -14,11 +14,16 @@ import { trayLine, type OperationKind } from '../workflow/operation.ts';
 import type { FinishContext } from './finish-steps.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { hotHazards, takenOf } from './recipe-steps.ts';
-import { step, type Step } from './steps.ts';
+import { step, type Step, type Taken } from './steps.ts';
 import { temperNote } from './temper-note.ts';
 
 /** Slabs that are made on a tray beforehand, set, and are broken. */
-export const traySteps = (tier: Tier, finish: FinishPlan, { foods, kitchen }: Pantry): Step[] =>
+export const traySteps = (
+  tier: Tier,
+  finish: FinishPlan,
+  colours: readonly Colour[],
+  { foods, kitchen }: Pantry,
+): Step[] =>
   finish.toppings.flatMap((plan) => {
     const { topping, tray, count } = plan;
     if (!tray || count <= 0 || topping.kind === 'drizzle') return [];
@@ -39,7 +44,7 @@ export const traySteps = (tier: Tier, finish: FinishPlan, { foods, kitchen }: Pa
           side: [tray.sideMm, 'size'],
         }),
         amounts: [{ label: topping.name, value: tray.massG, kind: 'bowl', figure: null }],
-        takes: topping.eaten ? takenOf(topping, tray.massG) : [],
+        ...coloured(plan, colours, foods, topping.eaten ? takenOf(topping, tray.massG) : []),
         ...danger,
       }),
       setStep(`${key}-set`, key, topping, danger, { foods, kitchen }, about),
@@ -67,6 +72,22 @@ export const traySteps = (tier: Tier, finish: FinishPlan, { foods, kitchen }: Pa
       ),
     ];
   });
+
+/** What is mixed into what pieces are made of, and what they take with it. */
+function coloured(
+  plan: ToppingPlan,
+  colours: readonly Colour[],
+  foods: readonly Food[],
+  takes: readonly Taken[],
+): Pick<Step, 'list' | 'takes'> {
+  const tinted = toppingTinted(plan, colours, foods);
+  if (!tinted) return { list: [], takes };
+  const label = colourName(tinted);
+  return {
+    list: [{ label, value: tinted.gelG, kind: 'fineMass', note: null }],
+    takes: [...takes, ...takenOf({ name: label, foodId: tinted.foodId }, tinted.gelG)],
+  };
+}
 
 /** Tempered chocolate has set through on a cool bench after so long, min (trade custom). */
 const temperedMin = 30;
@@ -162,7 +183,6 @@ function toppingStep(
   colours: readonly Colour[],
 ): Step {
   const { topping, count, massG } = plan;
-  const tinted = modelledTinted(plan, colours);
   const isCounted = topping.kind === 'pieces';
   return step(
     `${topping.id}/put`,
@@ -199,18 +219,10 @@ function toppingStep(
               },
             ]),
       ],
-      list: tinted
-        ? [{ label: colourName(tinted), value: tinted.gelG, kind: 'fineMass', note: null }]
-        : [],
       // of a slab the tray took it, of what runs over it the bowl
-      takes: [
-        ...(topping.eaten && !plan.tray && topping.kind !== 'drizzle'
-          ? takenOf(topping, massG)
-          : []),
-        ...(tinted
-          ? takenOf({ name: colourName(tinted), foodId: tinted.foodId }, tinted.gelG)
-          : []),
-      ],
+      ...(plan.tray || topping.kind === 'drizzle'
+        ? {}
+        : coloured(plan, colours, foods, topping.eaten ? takenOf(topping, massG) : [])),
       checks: [
         'Even from where the guests stand',
         ...(topping.pick !== 'none' ? [`Every ${topping.pick} counted in`] : []),

@@ -199,7 +199,7 @@ export function gatherUses(
       if (gap.drizzleSpreadId !== null)
         use(
           gap.drizzleSpreadId,
-          '',
+          own.gaps[gap.index]!.drizzle?.tint ?? '',
           'gap',
           `run over ${layer}`,
           gap.drizzleG,

@@ -51,11 +51,11 @@ export function mixHex(a: string, b: string, share: number): string {
   return `#${parts.map((one) => one.toString(16).padStart(2, '0')).join('')}`;
 }
 
-/** How a topping looks: what it is modelled in, or what it is of. */
+/** How a topping looks: what it is coloured, or what it is of. */
 export const toppingLook = (
-  { modelled, tone }: Pick<Topping, 'modelled' | 'tone'>,
+  { tint, tone }: Pick<Topping, 'tint' | 'tone'>,
   colours: readonly Colour[],
-): Look => (modelled ? lookOf(colours, modelled.tint, tone) : tone);
+): Look => lookOf(colours, tint, tone);
 
 /** Everything in a cake that names a colour, as objects that hold the name. */
 function* tinted(build: Build): Generator<{ of: Record<string, unknown>; key: string }> {
@@ -66,7 +66,8 @@ function* tinted(build: Build): Generator<{ of: Record<string, unknown>; key: st
     yield* at(tier.coat, 'crumbTint');
     for (const one of [...tier.coat.bands, ...tier.gaps, ...tier.surfaces]) yield* at(one);
     for (const one of [tier.fondant, tier.drip, tier.pour]) yield* at(one);
-    for (const { modelled } of tier.toppings) yield* at(modelled);
+    for (const one of tier.toppings) yield* at(one);
+    for (const { drizzle } of tier.gaps) yield* at(drizzle);
     for (const layer of tier.layers) if (layer.otherId === null) yield* at(layer);
     for (const cut of tier.carving?.cuts ?? [])
       if (cut.kind === 'relief') yield* at(cut, 'inlayTint');

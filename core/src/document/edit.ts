@@ -14,14 +14,19 @@ import type { Build, Gap, Inset, PipingJob, Tier } from './types.ts';
 export const tierOf = (build: Build, tierId: string): Tier =>
   build.tiers.find((tier) => tier.id === tierId) ?? build.tiers[0]!;
 
+/** Nothing lies between the two layers: one lies on the other. */
+export const isBare = ({ heightMm }: Pick<Gap, 'heightMm'>): boolean => heightMm === 0;
+
 /** Every spread that is in a tier: coat, fillings, sauces, hidden centre. */
 export const spreadIdsOf = (tier: Tier): string[] => [
   tier.coat.spreadId,
   ...[tier.coat.innerSpreadId, tier.coat.topSpreadId].filter((id) => id !== null),
-  ...tier.gaps.flatMap(({ laid, spreadId, drizzle }) => [
-    ...(laid === 'loose' ? [] : [spreadId]),
-    ...(drizzle ? [drizzle.spreadId] : []),
-  ]),
+  ...tier.gaps
+    .filter((gap) => !isBare(gap))
+    .flatMap(({ laid, spreadId, drizzle }) => [
+      ...(laid === 'loose' ? [] : [spreadId]),
+      ...(drizzle ? [drizzle.spreadId] : []),
+    ]),
   ...tier.layers.flatMap((layer) => (layer.between ? [layer.between.spreadId] : [])),
   ...(tier.centre && !tier.centre.pieces ? [tier.centre.spreadId] : []),
   ...(tier.carving?.glueSpreadId ? [tier.carving.glueSpreadId] : []),
@@ -34,11 +39,10 @@ export const spreadIdsOf = (tier: Tier): string[] => [
 export const piecesOf = (tier: Tier) =>
   [
     ...tier.inclusions,
-    ...tier.gaps.flatMap((gap) => gap.pieces),
+    ...tier.gaps.flatMap((gap) => (isBare(gap) ? [] : gap.pieces)),
     tier.centre?.pieces ?? null,
   ].filter((part) => part !== null);
 
-/** The frosting of dab, dams and crumb coat. */
 /** All that is set inside the layers of a tier. */
 export const insetsIn = ({ layers }: Pick<Tier, 'layers'>): Inset[] =>
   layers.flatMap(({ insets }) => insets);
@@ -46,17 +50,19 @@ export const insetsIn = ({ layers }: Pick<Tier, 'layers'>): Inset[] =>
 export const otherIdsOf = (tier: Pick<Tier, 'layers'>): Set<string> =>
   new Set([...tier.layers, ...insetsIn(tier)].flatMap(({ otherId }) => otherId ?? []));
 
+/** The frosting of dab, dams and crumb coat. */
 export const innerSpreadId = (tier: Tier): string => tier.coat.innerSpreadId ?? tier.coat.spreadId;
 
 /** Nothing of its coat's frosting goes on it: no coat of any thickness, and no dam. */
 export const isNaked = ({ coat, gaps }: Tier): boolean =>
   coat.style === 'naked' &&
   ![coat.crumbMm, coat.sideMm, coat.topMm].some((mm) => mm !== null && mm > 0) &&
-  gaps.every(({ damMm }) => damMm === 0);
+  gaps.every((gap) => isBare(gap) || gap.damMm === 0);
 
 /** What holds the first layer on its board: the frosting inside; its first filling where it takes none. */
 export const dabSpreadId = (tier: Tier): string =>
-  (isNaked(tier) ? tier.gaps[0]?.spreadId : undefined) ?? innerSpreadId(tier);
+  (isNaked(tier) ? tier.gaps.find((gap) => !isBare(gap))?.spreadId : undefined) ??
+  innerSpreadId(tier);
 
 /** The spread a piping job is made with. */
 export const pipingSpreadId = (build: Build, job: PipingJob): string =>
@@ -77,8 +83,10 @@ export const dowelIdsIn = (build: Build): string[] => [
 export const spreadIdsIn = (build: Build): string[] => [
   ...new Set([
     ...build.tiers.flatMap(spreadIdsOf),
-    // a gap of loose pieces names one all the same
-    ...build.tiers.flatMap(({ gaps }) => gaps.map(({ spreadId }) => spreadId)),
+    // a gap without a filling names one all the same, for when there is one again
+    ...build.tiers.flatMap(({ gaps }) =>
+      gaps.flatMap(({ spreadId, drizzle }) => [spreadId, ...(drizzle ? [drizzle.spreadId] : [])]),
+    ),
     ...build.piping.map((job) => pipingSpreadId(build, job)),
     ...build.tiers.flatMap(({ toppings }) =>
       toppings.flatMap(({ side }) => side?.dabSpreadId ?? []),
@@ -116,11 +124,15 @@ export function setLayerHeight(tier: Tier, index: number | null, heightMm: numbe
   keepGapsBelowCake(tier);
 }
 
-/** Sets one gap's thickness, or every gap's where `index` is null, at most the height of the cake. */
+/**
+ * Sets one gap's thickness, or every gap's where `index` is null, at most the height of the cake. Layers that
+ * lie on each other do so until their own gap is set.
+ */
 export function setGapHeight(tier: Tier, index: number | null, heightMm: number): void {
   const most = Math.min(cakeMm(tier), limits.gapMm.max);
   tier.gaps.forEach((gap, i) => {
-    if (index === null || i === index) gap.heightMm = Math.min(most, clamp(heightMm, limits.gapMm));
+    if (i === index || (index === null && !isBare(gap)))
+      gap.heightMm = Math.min(most, clamp(heightMm, limits.gapMm));
   });
 }
 

@@ -98,6 +98,7 @@ export const topping = record<Topping>({
   name: name().usually('raspberries'),
   kind: oneOf(toppingKinds).usually('pieces'),
   tone: oneOf(tones).usually('berry'),
+  tint: tint().called('colour').since(16),
   foodId: orNull(id()).called('ingredient').usually('raspberries'),
   eaten: flag().usually(true).since(8),
   ganacheId: orNull(id()).called('ganache'),
@@ -138,7 +139,6 @@ export const topping = record<Topping>({
   modelled: orNull(
     record<Modelled>({
       form: oneOf(modelledForms).usually('ball'),
-      tint: tint().called('colour'),
     }),
   ).since(15),
 });

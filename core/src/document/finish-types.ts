@@ -118,7 +118,6 @@ export const modelledForms = ['ball', 'egg', 'cone', 'rope', 'block'] as const;
 /** A piece modelled of rolled fondant: its mass goes by its measures. */
 export interface Modelled {
   form: (typeof modelledForms)[number];
-  tint: string;
 }
 
 /** What is put on top: pieces one by one, a heap, a wreath, or a drizzle. Lengths in mm. */
@@ -128,6 +127,8 @@ export interface Topping {
   kind: ToppingKind;
   /** Hatch in drawings. */
   tone: Tone;
+  /** Its colour by its name; empty as it is. */
+  tint: string;
   foodId: string | null;
   /** False for what is only looked at, and taken off before the cake is eaten. */
   eaten: boolean;

@@ -7,7 +7,7 @@ export const limits = {
   layers: { min: 1, max: 12, kind: 'count' },
   slicesPerCake: { min: 1, max: 6, kind: 'count' },
   layerMm: { min: 3, max: 150, kind: 'thickness' },
-  gapMm: { min: 0.5, max: 60, kind: 'thickness' },
+  gapMm: { min: 0, max: 60, kind: 'thickness' },
   damMm: { min: 0, max: 40, kind: 'thickness' },
   sideMm: { min: 50, max: 900, kind: 'span' },
   cornerMm: { min: 0, max: 200 },

@@ -98,6 +98,7 @@ export const gap = record<Gap>({
     record<NonNullable<Gap['drizzle']>>({
       spreadId: id().called('filling or frosting'),
       gPerCm2: figure(limits.gPerCm2).called('grams to the square centimetre'),
+      tint: tint().called('colour').since(16),
     }),
   ).since(3),
 });

@@ -72,7 +72,10 @@ export type GapOrder = (typeof gapOrders)[number];
 export const gapWays = ['spread', 'rings', 'spiral', 'dots', 'loose'] as const;
 /** Spread level; piped in rings, a spiral or dots; or loose pieces without any filling. */
 export type GapLaid = (typeof gapWays)[number];
-/** What lies between two layers. `damMm` is the width of a piped ring of the coat's frosting; 0 for none. */
+/**
+ * What lies between two layers; of no height, one layer lies on the other. `damMm` is the width of a piped
+ * ring of the coat's frosting; 0 for none.
+ */
 export interface Gap {
   heightMm: number;
   spreadId: string;
@@ -88,7 +91,7 @@ export interface Gap {
   /** Colour of the filling by its name; empty as it is, as everywhere. */
   tint: string;
   /** Sauce run over the filling. */
-  drizzle: { spreadId: string; gPerCm2: number } | null;
+  drizzle: { spreadId: string; gPerCm2: number; tint: string } | null;
 }
 export const inclusionWays = ['folded in', 'laid under', 'laid on top', 'swirled'] as const;
 /** Through all of the batter, on the bottom of the tin, on the batter, or drawn through it in the tin. */
@@ -219,11 +222,11 @@ export const mouldOrders = ['upright', 'upside down'] as const;
 /** Foot first, as in a ring; or top first, and turned out onto its foot. */
 export type MouldOrder = (typeof mouldOrders)[number];
 export const mouldPlaces = ['fridge', 'freezer'] as const;
-/** The ring or mould that a tier is built up and sets in; frozen through where it is glazed or sprayed. */
 export const asTins = ['turned over', 'mouth to mouth'] as const;
 /** One cake on its mouth, or two of them put together at their mouths. */
 export type AsTin = (typeof asTins)[number];
 
+/** The ring or mould that a tier is built up and sets in; frozen through where it is glazed or sprayed. */
 export interface Mould {
   tinId: string;
   order: MouldOrder;

@@ -11,7 +11,7 @@ export * from './bench-types.ts';
 export * from './tier-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 15;
+export const buildVersion = 16;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];

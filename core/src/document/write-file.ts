@@ -45,7 +45,12 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
     ...lines,
     ...(tintsIn(build).length > 0 ? [gelId, oilColourId] : []),
     ...tiers.flatMap((tier) => [
-      ...[...piecesOf(tier), tier.pressed, ...tier.surfaces].flatMap((part) => part?.foodId ?? []),
+      ...[
+        ...piecesOf(tier),
+        ...tier.gaps.flatMap(({ pieces }) => pieces),
+        tier.pressed,
+        ...tier.surfaces,
+      ].flatMap((part) => part?.foodId ?? []),
       ...(tier.fondant || build.boardCoverMm > 0 || tier.toppings.some((one) => one.modelled)
         ? [fondantId]
         : []),

@@ -204,7 +204,7 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
           `topping/${i}/wreath`,
           'topping',
           topping.name,
-          topping.tone,
+          look,
           [-widthMm(ring) / 2 - r, widthMm(ring) / 2 + r],
           [foot, foot + topping.highMm],
         );

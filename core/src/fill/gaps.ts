@@ -1,4 +1,4 @@
-import { innerSpreadId } from '../document/edit.ts';
+import { innerSpreadId, isBare } from '../document/edit.ts';
 import type { Gap, GapLaid, Tier } from '../document/types.ts';
 import {
   areaMm2,
@@ -110,7 +110,7 @@ export function planGaps(
       : 0;
     const restMl = roomMl - piecesMl - drizzleMl;
     const share = filledShare[gap.laid];
-    const domeMlHere = gap.laid === 'loose' ? 0 : round;
+    const domeMlHere = gap.laid === 'loose' || isBare(gap) ? 0 : round;
     const fillingMl = restMl * share + domeMlHere;
     const damMl = ((outer - inside) * gap.heightMm) / 1000;
     const dam = gap.damMm > 0 ? spreadOf(innerSpreadId(tier)) : null;
@@ -133,7 +133,7 @@ export function planGaps(
       voidMl: restMl * (1 - share),
       drizzleMl,
       drizzleG: sauce ? drizzleMl * sauce.densityGPerMl : 0,
-      drizzleSpreadId: gap.drizzle?.spreadId ?? null,
+      drizzleSpreadId: isBare(gap) ? null : (gap.drizzle?.spreadId ?? null),
     };
   });
 }

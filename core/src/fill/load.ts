@@ -1,5 +1,5 @@
 import { nPerG } from '../units/gravity.ts';
-import { innerSpreadId } from '../document/edit.ts';
+import { innerSpreadId, isBare } from '../document/edit.ts';
 import type { Gap, Tier } from '../document/types.ts';
 import { equivalentRadiusMm, grow } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
@@ -34,6 +34,9 @@ interface Holding {
   edgeMm: number;
   holds: number;
 }
+
+/** One layer lies on the other: there is nothing to be pushed out. */
+const dry: Holding = { stressPa: 0, spreadMm: 0, edgeMm: 0, holds: Infinity };
 
 /** Capacity of a gap, the dam's part spread over the filling as yield stress it would need. */
 function holding(
@@ -76,8 +79,8 @@ export function loadGaps(
   const tempC = stackC[tier.stackedAt];
   return tier.gaps.map((gap, i) => {
     const loadN = (aboveG[i] ?? 0) * nPerG;
-    const own = holding(tier, gap, gap.damMm, tempC, spreadOf);
-    const open = gap.laid === 'loose' || packedShare(gap) >= bearingShare;
+    const own = isBare(gap) ? dry : holding(tier, gap, gap.damMm, tempC, spreadOf);
+    const open = isBare(gap) || gap.laid === 'loose' || packedShare(gap) >= bearingShare;
     const rest = open
       ? { holds: true, thickMm: gap.heightMm, bulgeMl: 0 }
       : // beads are as much as a smaller disc, and spread into the air between them first

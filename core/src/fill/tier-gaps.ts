@@ -1,3 +1,4 @@
+import { isBare } from '../document/edit.ts';
 import type { Tier } from '../document/types.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import { phrase } from '../units/phrase.ts';
@@ -29,6 +30,7 @@ export function openAtEdge(
 /** A setback and a dam that meet in the middle leave nothing to fill. */
 export function warnOfNoRoom(tier: Tier, gaps: readonly GapPlan[], cautions: Caution[]): void {
   gaps.forEach((gap) => {
+    if (isBare(gap)) return;
     warnOfPieces(tier, gap, cautions);
     if (gap.areaMm2 >= leastFilledMm2) return;
     cautions.push({

@@ -81,7 +81,7 @@ export function pouredNeeds(
         kind: 'drizzle',
         label: topping.name,
         spreadId: pouredSpreadId(row, null),
-        tint: '',
+        tint: topping.tint,
         massG,
         part: `${tier.id}/topping/${i}`,
         step: `${topping.id}/put`,

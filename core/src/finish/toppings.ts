@@ -2,9 +2,11 @@ import { colourOf } from '../colour/colour.ts';
 import { tintNote, type TintNote } from '../colour/tint-note.ts';
 import type { Topping } from '../document/finish-types.ts';
 import type { Colour } from '../document/types.ts';
+import { chocolateOf } from '../ganache/chocolates.ts';
 import { crispHours } from '../ganache/temper.ts';
 import { coarse, grow, perimeterMm, type Outline, type Point } from '../outline/outline.ts';
-import type { Spread } from '../pantry/types.ts';
+import { foodOf } from '../pantry/find.ts';
+import type { Food, Spread } from '../pantry/types.ts';
 import { sinks, steepestDegrees } from '../toppings/holds.ts';
 import { modelledG } from '../toppings/modelled.ts';
 import { linkedCount, oddCount, placePieces } from '../toppings/place.ts';
@@ -179,12 +181,22 @@ export function planToppings(
   });
 }
 
-/** What modelled pieces are coloured with; null for those that are left as they are, and for others. */
-export const modelledTinted = (
-  { topping: { modelled }, massG }: Pick<ToppingPlan, 'topping' | 'massG'>,
+/**
+ * What pieces that are made here, modelled or from a slab, are coloured with; null for those that are left
+ * as they are or come in their colour. A drizzle is coloured in its bowl.
+ */
+export const toppingTinted = (
+  { topping, massG, tray }: Pick<ToppingPlan, 'topping' | 'massG' | 'tray'>,
   colours: readonly Colour[],
+  foods: readonly Food[],
 ): TintNote | null =>
-  modelled?.tint.trim() ? tintNote(colourOf(colours, modelled.tint), massG, false) : null;
+  topping.tint.trim() && (topping.modelled || tray)
+    ? tintNote(
+        colourOf(colours, topping.tint),
+        tray?.massG ?? massG,
+        chocolateOf(foodOf(foods, topping.foodId)) !== null,
+      )
+    : null;
 
 /** Everything that must come out before the cake is eaten. */
 export function nonFoodOf(

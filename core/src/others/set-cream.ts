@@ -22,7 +22,10 @@ export const bloomGrams = (massG: number, fromBloom: number, toBloom: number): n
   massG * Math.sqrt(fromBloom / toBloom);
 
 /** Gelatine in a recipe, as g of 200 bloom to the kilogram of what it yields; 0 for what sets without. */
-export const gelatineGPerKg = (recipe: Recipe, { foods }: Pick<Pantry, 'foods'>): number => {
+export const gelatineGPerKg = (
+  recipe: Pick<Recipe, 'ingredients' | 'yieldG'>,
+  { foods }: Pick<Pantry, 'foods'>,
+): number => {
   const grams = recipe.ingredients.reduce((sum, { foodId, massG }) => {
     const food = foodOf(foods, foodId);
     if (!food?.traits.includes('gelatine')) return sum;
@@ -37,6 +40,47 @@ export const heldMm = (gPerKg: number): number =>
 /** Gelatine that holds a cream so high, g to the kilogram. */
 export const gelatineFor = (mm: number): number =>
   Math.max(0, holds.gPerKg + (mm - holds.mm) * holds.gPerKgMm);
+
+export const firmnesses = ['tender', 'clean', 'firm'] as const;
+/** Barely set, for the spoon; cuts clean with a warm knife; stands a warm room for an hour. */
+export type Firmness = (typeof firmnesses)[number];
+/** Gelatine over what holds a cream that cuts clean (estimates). */
+const firmOver: Record<Firmness, number> = { tender: 0.75, clean: 1, firm: 1.3 };
+
+/** What each gelatine of a recipe has to weigh so that its cream holds so high, as firm as is wanted. */
+export interface GelatineWish {
+  /** Lines of the recipe by their place, and their grams. */
+  lines: { index: number; massG: number }[];
+  /** Of 200 bloom to the kilogram of cream, and to the kilogram of water in it; null where that is not known. */
+  gPerKg: number;
+  gPerKgWater: number | null;
+}
+
+/**
+ * Gelatine for a cream so high and so firm, by the grade that the recipe's own has: its lines are scaled
+ * together, as their strength goes with the square of their mass. Null for a recipe without any.
+ */
+export function gelatineWish(
+  recipe: Pick<Recipe, 'ingredients' | 'yieldG'>,
+  { foods }: Pick<Pantry, 'foods'>,
+  highMm: number,
+  firmness: Firmness,
+): GelatineWish | null {
+  const now = gelatineGPerKg(recipe, { foods });
+  if (now <= 0) return null;
+  const gPerKg = Math.max(1, gelatineFor(highMm)) * firmOver[firmness];
+  const lines = recipe.ingredients.flatMap(({ foodId, massG }, index) =>
+    foodOf(foods, foodId)?.traits.includes('gelatine')
+      ? [{ index, massG: (massG * gPerKg) / now }]
+      : [],
+  );
+  const parts = recipe.ingredients.map(({ foodId, massG }) => {
+    const food = foodOf(foods, foodId);
+    return food ? massG * food.waterShare : null;
+  });
+  const waterG = parts.includes(null) ? 0 : parts.reduce((sum: number, one) => sum + one!, 0);
+  return { lines, gPerKg, gPerKgWater: waterG > 0 ? (gPerKg * recipe.yieldG) / waterG : null };
+}
 
 /** The widest margin that still leaves a disc, mm. */
 export function mostMarginMm(outline: Outline): number {

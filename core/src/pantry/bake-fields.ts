@@ -1,5 +1,5 @@
 import { allergenList, outline } from '../document/common-fields.ts';
-import { figure, flag, id, oneOf, orNull, record, wholeFigure } from '../fields/field.ts';
+import { figure, flag, id, list, oneOf, orNull, record, wholeFigure } from '../fields/field.ts';
 import { pantryLimits } from './limits.ts';
 import { common } from './row-fields.ts';
 import {
@@ -50,11 +50,20 @@ export const tin = record<Tin>({
       depthMm: figure(at.fluteMm).called('depth of a wave').usually(6),
     }),
   ).since(15),
-}).rule(
-  'mould',
-  'is a mould: it needs the weight of the water it holds',
-  (tin) => tin.form !== 'mould' || tin.waterG !== null,
-);
+  wall: list(figure(at.wallShare), at.wallPoints.max).called('widths of its wall').since(16),
+})
+  .rule(
+    'mould',
+    'is a mould: it needs the weight of the water it holds',
+    (tin) => tin.form !== 'mould' || tin.waterG !== null,
+  )
+  .rule(
+    'drawn',
+    'has a drawn wall: its width at the bottom and at the brim at least, and not nothing all the way up',
+    (tin) =>
+      tin.form !== 'drawn' ||
+      (Array.isArray(tin.wall) && tin.wall.length > 1 && tin.wall.some((share) => share > 0.05)),
+  );
 
 export const other = record<OtherLayer>({
   ...common(),

@@ -12,6 +12,8 @@ export const pantryLimits = {
   tinDepthMm: { min: 15, max: 300, kind: 'thickness' },
   flutes: { min: 3, max: 60, kind: 'count' },
   fluteMm: { min: 1, max: 30, kind: 'thickness' },
+  wallPoints: { min: 0, max: 41 },
+  wallShare: { min: 0, max: 1, kind: 'share' },
   flareMm: { min: 0, max: 60, kind: 'thickness' },
   owned: { min: 0, max: 50, kind: 'count' },
   boardMm: { min: 1, max: 40, kind: 'thickness' },

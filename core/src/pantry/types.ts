@@ -89,7 +89,7 @@ export interface Spread extends Row {
   panShare: number | null;
 }
 
-export const tinForms = ['upright', 'ball', 'mould', 'ring', 'rounded'] as const;
+export const tinForms = ['upright', 'ball', 'mould', 'ring', 'rounded', 'drawn'] as const;
 /** Straight or leaning sides; a wall without a bottom, that nothing is baked in; a ball's bowl, its rim uppermost; a mould known by the water it holds. */
 export type TinForm = (typeof tinForms)[number];
 
@@ -107,6 +107,8 @@ export interface Tin extends Row {
   waterG: number | null;
   /** Waves of its wall; null for a plain one. */
   flutes: Flutes | null;
+  /** For a drawn wall: how wide it is at even heights from its bottom to its brim, as shares of its outline; else empty. */
+  wall: number[];
 }
 
 /** So many waves round a wall, each so deep. */

@@ -1,6 +1,6 @@
 import { colourName, type TintNote } from '../colour/tint-note.ts';
 import { fondantTinted } from '../covers/fondant.ts';
-import { modelledTinted } from '../finish/toppings.ts';
+import { toppingTinted } from '../finish/toppings.ts';
 import { batterGels } from '../colour/batter-gels.ts';
 import { batterMixings } from '../oven/mixings.ts';
 import { fondantId, foodOf } from '../pantry/find.ts';
@@ -169,7 +169,9 @@ export function planIngredients(
           ...plan.surfaces.flatMap(({ surface, atHandG }) =>
             loose(surface.name, atHandG, surface.allergens, surface.foodId),
           ),
-          ...plan.finish.toppings.flatMap((one) => gel(modelledTinted(one, build.colours))),
+          ...plan.finish.toppings.flatMap((one) =>
+            gel(toppingTinted(one, build.colours, pantry.foods)),
+          ),
           ...plan.finish.toppings.flatMap(({ topping, massG, tray }) =>
             topping.kind === 'drizzle' || !topping.eaten
               ? []

@@ -186,7 +186,7 @@ export function planSteps(
         .flatMap(({ loads }) => loads)
         .sort((a, b) => a.load - b.load || a.phase - b.phase)
         .map(({ step }) => step),
-      ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish, pantry)),
+      ...tiers.flatMap((plan, i) => traySteps(build.tiers[i]!, plan.finish, build.colours, pantry)),
       ...bowlSteps(bowls.value, batches, { spreadOf, recipeOf, pantry }),
       ...soakMaking(soakNeeds(build.tiers, tiers), pantry),
       ...contexts.flatMap((context, i) => [

@@ -1,3 +1,5 @@
+import { toppingLook } from '../colour/colour.ts';
+import type { Colour } from '../document/types.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
 import type { ToppingPlan } from '../finish/toppings.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
@@ -76,6 +78,7 @@ function addOnSide(
   { topping, places, onSide }: ToppingPlan,
   i: number,
   finished: Outline,
+  colours: readonly Colour[],
   shapes: FinishShape[],
 ): void {
   const { acrossMm, highMm } = topping;
@@ -88,7 +91,7 @@ function addOnSide(
       id: `topping/${i}/${k}`,
       kind: 'topping',
       label: topping.name,
-      tone: topping.tone,
+      tone: toppingLook(topping, colours),
       x: [Math.min(near, far), Math.max(near, far)],
       y: [upMm - acrossMm / 2, upMm + acrossMm / 2],
     });
@@ -104,6 +107,7 @@ export function finishShapes(
   piping: readonly PipedTone[],
   toneOfDrip: Look,
   floodMm: number,
+  colours: readonly Colour[],
 ): FinishShape[] {
   const shapes: FinishShape[] = [];
   const half = widthMm(finished) / 2;
@@ -170,7 +174,7 @@ export function finishShapes(
         id: `topping/${i}/${id}`,
         kind: 'topping',
         label: topping.name,
-        tone: topping.tone,
+        tone: toppingLook(topping, colours),
         x: [x - across / 2, x + across / 2],
         y: [foot, foot + highMm],
       });
@@ -184,7 +188,7 @@ export function finishShapes(
       }
     }
     if (onSide) {
-      addOnSide(one, i, finished, shapes);
+      addOnSide(one, i, finished, colours, shapes);
       return;
     }
     if (topping.kind === 'pieces')

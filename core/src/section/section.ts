@@ -1,6 +1,7 @@
 import { deckKey } from '../document/deck-key.ts';
 import { bakedTint } from '../batter/batter-tints.ts';
 import { lookOf, sideStripes } from '../colour/colour.ts';
+import { isBare } from '../document/edit.ts';
 import type { Colour, Tier } from '../document/types.ts';
 import type { TierCarve } from '../carve/apply.ts';
 import type { CoatPlan } from '../coat/coat.ts';
@@ -209,7 +210,7 @@ function carvedParts(
 }
 
 function finishParts(
-  { tier, stack, finished, finish, dripTone }: TierDrawing,
+  { tier, stack, finished, finish, dripTone, colours }: TierDrawing,
   base: number,
   piping: readonly PipedTone[],
 ): SectionPart[] {
@@ -221,6 +222,7 @@ function finishParts(
     piping,
     dripTone,
     tier.drip?.floodMm ?? 0,
+    colours,
   ).map(({ id, kind, label, tone, drip, x, y }) => ({
     id: `${tier.id}/${id}`,
     kind,
@@ -314,6 +316,7 @@ function tierParts(
   const spongeTone = sponge?.tone ?? 'butter';
   stack.gaps.forEach(({ fromMm, toMm }, i) => {
     const gap = tier.gaps[i]!;
+    if (isBare(gap)) return;
     const outer = Math.max(0, half - gap.setbackMm);
     const inner = Math.max(0, outer - gap.damMm);
     const span: [number, number] = [fromMm, toMm];

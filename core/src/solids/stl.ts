@@ -39,10 +39,10 @@ export function readStl(bytes: Uint8Array): ReadMesh {
       [triangles[t + 1], triangles[t + 2]] = [triangles[t + 2]!, triangles[t + 1]!];
     notes.push('It was inside out and has been turned.');
   }
-  let size = sizeOf(points);
+  let { low, size } = boxOf(points);
   if (Math.max(...size) < 3) {
     points.forEach((n, i) => (points[i] = n * 1000));
-    size = size.map((n) => n * 1000) as ReadMesh['sizeMm'];
+    ({ low, size } = boxOf(points));
     notes.push('It was in metres and has been read as such.');
   }
   if (Math.max(...size) > 2000)
@@ -50,24 +50,21 @@ export function readStl(bytes: Uint8Array): ReadMesh {
       `The solid is ${(Math.max(...size) / 1000).toFixed(1)} m across: scale it down, one unit is a millimetre.`,
     );
   // its foot on the board, its middle on the axis
-  const low = [0, 1, 2].map((k) => Math.min(...every(points, k)));
-  const middle = [low[0]! + size[0] / 2, low[1]! + size[1] / 2, low[2]!];
+  const middle = [low[0] + size[0] / 2, low[1] + size[1] / 2, low[2]];
   points.forEach((n, i) => (points[i] = n - middle[i % 3]!));
   return { points, triangles, notes, sizeMm: size };
 }
 
-function* every(points: readonly number[], k: number): Generator<number> {
-  for (let i = k; i < points.length; i += 3) yield points[i]!;
-}
-function sizeOf(points: readonly number[]): ReadMesh['sizeMm'] {
-  return [0, 1, 2].map((k) => {
-    let [low, high] = [Infinity, -Infinity];
-    for (const n of every(points, k)) {
-      if (n < low) low = n;
-      if (n > high) high = n;
-    }
-    return high - low;
-  }) as ReadMesh['sizeMm'];
+/** Where a surface begins along each axis, and how far it reaches. */
+function boxOf(points: readonly number[]): { low: ReadMesh['sizeMm']; size: ReadMesh['sizeMm'] } {
+  const low: ReadMesh['sizeMm'] = [Infinity, Infinity, Infinity];
+  const high: ReadMesh['sizeMm'] = [-Infinity, -Infinity, -Infinity];
+  points.forEach((n, i) => {
+    const k = i % 3;
+    if (n < low[k]!) low[k] = n;
+    if (n > high[k]!) high[k] = n;
+  });
+  return { low, size: [high[0] - low[0], high[1] - low[1], high[2] - low[2]] };
 }
 
 const textOf = (bytes: Uint8Array, from: number, to: number): string => {
@@ -162,7 +159,8 @@ function openEdges(triangles: readonly number[]): number {
   return open;
 }
 
-function signedVolume(points: readonly number[], triangles: readonly number[]): number {
+/** Volume inside a closed surface, mm3; negative where it is inside out. */
+export function signedVolume(points: readonly number[], triangles: readonly number[]): number {
   let six = 0;
   for (let t = 0; t < triangles.length; t += 3) {
     const [a, b, c] = [0, 1, 2].map((k) => triangles[t + k]! * 3) as [number, number, number];

@@ -1,9 +1,10 @@
 import { areaMm2, equivalentRadiusMm, grow, scaled, type Outline } from '../outline/outline.ts';
 import type { Tin } from '../pantry/types.ts';
 import { equalRadiusMm } from './flutes.ts';
+import { wallShareAt, wallSquared } from './wall.ts';
 
 export type TinShape = Pick<Tin, 'outline' | 'depthMm' | 'flareMm'> &
-  Partial<Pick<Tin, 'form' | 'waterG' | 'flutes'>>;
+  Partial<Pick<Tin, 'form' | 'waterG' | 'flutes' | 'wall'>>;
 
 /** Radius of the ball that a bowl of this mouth and depth is cut from, mm. */
 const ballMm = (tin: TinShape): number => {
@@ -41,6 +42,9 @@ function plainOf(outline: Outline, { flutes }: TinShape): Outline {
   return { ...outline, diameterMm: 2 * equalRadiusMm(outline.diameterMm / 2, flutes) };
 }
 
+/** An outline is never drawn in to less of it than this. */
+const leastShare = 1e-3;
+
 /** The inside of the tin at a height above its bottom, mm. */
 export function tinOutlineAt(tin: TinShape, heightMm: number): Outline {
   switch (tin.form) {
@@ -54,6 +58,8 @@ export function tinOutlineAt(tin: TinShape, heightMm: number): Outline {
       const share = Math.min(1, Math.max(1e-3, heightMm / tin.depthMm));
       return scaled(tin.outline, Math.sqrt(share ** (mouldPower(tin) - 1)));
     }
+    case 'drawn':
+      return scaled(tin.outline, Math.max(leastShare, wallShareAt(tin.wall ?? [], heightMm / tin.depthMm))); // prettier-ignore
     case 'rounded': {
       const leaning = grow(tin.outline, (tin.flareMm * heightMm) / tin.depthMm) ?? tin.outline;
       const t = Math.min(1, Math.max(0, heightMm / roundingMm(tin)));
@@ -92,6 +98,11 @@ function measuredMl(tin: TinShape, heightMm: number): number {
     const above = (Math.max(0, heightMm - tin.depthMm) * areaMm2(tin.outline)) / 1000;
     return (Math.PI * z * z * (3 * ball - z)) / 3000 + above;
   }
+  if (tin.form === 'drawn')
+    return (
+      (areaMm2(tin.outline) * tin.depthMm * wallSquared(tin.wall ?? [], heightMm / tin.depthMm)) /
+      1000
+    );
   const at = (z: number): number => areaMm2(tinOutlineAt(tin, z));
   if (tin.form === 'rounded') return roundedMl(tin, heightMm, at);
   // Simpson's rule is exact: the area of a tin whose sides lean evenly is a quadratic in height

@@ -69,6 +69,7 @@ async function addTin(): Promise<void> {
     form: 'upright',
     waterG: null,
     flutes: null,
+    wall: [],
   };
   await pantry.saveRow('tins', fresh);
   editTier('Tin', (t) => void (t.tinId = fresh.id));

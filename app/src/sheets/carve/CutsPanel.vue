@@ -22,6 +22,7 @@ import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import { useCarvings } from '../../stores/carvings.ts';
 import { useUnits } from '../../figures/units.ts';
+import { stlBytes } from '../../parts/stl-file.ts';
 import { useSheet } from '../useSheet.ts';
 import CutFields from './CutFields.vue';
 import LineEditor from './LineEditor.vue';
@@ -92,12 +93,8 @@ async function addTarget(event: Event): Promise<void> {
   const file = input.files?.[0];
   problem.value = '';
   if (!file) return;
-  if (file.size > 120_000_000) {
-    problem.value = 'The file is larger than 120 MB: make the shape coarser first.';
-    return;
-  }
   try {
-    const bytes = new Uint8Array(await file.arrayBuffer());
+    const bytes = await stlBytes(file);
     const { solids } = await import('../../workers/solids.ts');
     const { notes, ...mesh } = await solids().target(bytes, file.name);
     const id = freeId('target');

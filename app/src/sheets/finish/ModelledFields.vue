@@ -23,12 +23,7 @@ const forms = modelledForms.map((value) => ({ value, text: words[value] }));
       :model-value="topping.modelled!.form"
       label="Form"
       :options="forms"
-      @update:model-value="(form) => emit('change', { modelled: { ...topping.modelled!, form } })"
-    />, coloured
-    <TintField
-      :model-value="topping.modelled!.tint"
-      label="Colour of the modelled pieces"
-      @update:model-value="(tint) => emit('change', { modelled: { ...topping.modelled!, tint } })"
+      @update:model-value="(form) => emit('change', { modelled: { form } })"
     />: their weight goes by their measures.
   </p>
 </template>

@@ -120,7 +120,7 @@ const placed = computed(() =>
           :cx="X(0)"
           :cy="Y(0)"
           :r="(plan.topping.acrossMm / 2) * px"
-          :fill="fillOf(plan.topping.tone)"
+          :fill="fillOf(toppingLook(plan.topping, colours))"
           class="piece"
           @click="emit('choose', i)"
         />

@@ -18,6 +18,7 @@ import FoodPick from '../../pantry/FoodPick.vue';
 import { usePantry } from '../../stores/pantry.ts';
 import { useUnits } from '../../figures/units.ts';
 import WordField from '../../figures/WordField.vue';
+import TintField from '../../colours/TintField.vue';
 import ToppingCrisp from './ToppingCrisp.vue';
 import ToppingHeap from './ToppingHeap.vue';
 import ModelledFields from './ModelledFields.vue';
@@ -218,6 +219,12 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
         label="Hatch in drawings"
         :options="toneChoices"
         @update:model-value="(tone) => set({ tone })"
+      />
+      coloured
+      <TintField
+        :model-value="topping.tint"
+        :label="`Colour of ${topping.name}`"
+        @update:model-value="(tint) => set({ tint })"
       />
       <label v-if="topping.kind !== 'drizzle'" class="check">
         <input

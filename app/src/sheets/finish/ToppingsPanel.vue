@@ -153,7 +153,7 @@ const starters: { text: string; of: Partial<Topping> }[] = [
       highMm: 15,
       count: 9,
       last: false,
-      modelled: { form: 'ball', tint: '' },
+      modelled: { form: 'ball' },
     },
   },
   {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   edgeRoomMm,
+  isBare,
   isWorthSaying,
   limits,
   setGap,
@@ -68,7 +69,11 @@ const summary = computed(() => {
         :key="index"
         :class="{ chosen: store.selected === `${tier.id}/gap/${index}` }"
       >
-        <p v-if="loads[index]" class="verdict">
+        <p v-if="isBare(gap)" class="verdict">
+          <b>Filling {{ index + 1 }}</b> is left out: layer {{ index + 2 }} lies on layer
+          {{ index + 1 }}.
+        </p>
+        <p v-else-if="loads[index]" class="verdict">
           <b>Filling {{ index + 1 }}</b>
           <template v-if="loads[index].holds">
             holds {{ units.text(loads[index].aboveG, 'weight') }}:
@@ -91,26 +96,28 @@ const summary = computed(() => {
           </template>
         </p>
         <p class="sentence tight">
-          Kept
-          <QuantityField
-            :model-value="gap.setbackMm"
-            :of="{
-              kind: 'thickness',
-              min: limits.setbackMm.min,
-              max: Math.max(gap.setbackMm, Math.min(limits.setbackMm.max, roomMm - gap.damMm)),
-            }"
-            :label="`Filling ${index + 1} short of the edge by`"
-            @update:model-value="(mm) => change(index, 'Setback', { setbackMm: mm })"
-          />
-          short of the edge.
-          <button
-            v-if="loads[index] && loads[index].flushMm > Math.max(0.5, gap.setbackMm)"
-            type="button"
-            class="key small"
-            @click="change(index, 'Setback', { setbackMm: Math.ceil(loads[index]!.flushMm) })"
-          >
-            {{ units.text(loads[index].flushMm, 'thickness') }} arrives flush
-          </button>
+          <template v-if="!isBare(gap)">
+            Kept
+            <QuantityField
+              :model-value="gap.setbackMm"
+              :of="{
+                kind: 'thickness',
+                min: limits.setbackMm.min,
+                max: Math.max(gap.setbackMm, Math.min(limits.setbackMm.max, roomMm - gap.damMm)),
+              }"
+              :label="`Filling ${index + 1} short of the edge by`"
+              @update:model-value="(mm) => change(index, 'Setback', { setbackMm: mm })"
+            />
+            short of the edge.
+            <button
+              v-if="loads[index] && loads[index].flushMm > Math.max(0.5, gap.setbackMm)"
+              type="button"
+              class="key small"
+              @click="change(index, 'Setback', { setbackMm: Math.ceil(loads[index]!.flushMm) })"
+            >
+              {{ units.text(loads[index].flushMm, 'thickness') }} arrives flush
+            </button>
+          </template>
           <GapLayers :build="build" :plan="plan" :index="index" />
         </p>
       </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  isBare,
   gapOrders,
   gapWays,
   limits,
@@ -36,7 +37,10 @@ const laidWords: Record<GapLaid, string> = {
   dots: 'piped in dots',
   loose: 'left out: loose pieces alone',
 };
-const ways = gapWays.map((value) => ({ value, text: laidWords[value] }));
+const ways = [
+  ...gapWays.map((value) => ({ value, text: laidWords[value] })),
+  { value: 'bare' as const, text: 'left out: layer on layer' },
+];
 const orderWords: Record<Gap['order'], string> = {
   'filling first': 'the pieces on it',
   'pieces first': 'the pieces first, and it over them',
@@ -53,29 +57,35 @@ const setPieces = (pieces: Pieces[]): void => change('Pieces in the filling', { 
 const set = (id: string, to: Partial<Pieces>): void =>
   setPieces(gap.value.pieces.map((one) => (one.id === id ? { ...one, ...to } : one)));
 const add = (): Pieces[] => [...gap.value.pieces, newPieces()];
-/** Loose pieces alone need some. */
-const setLaid = (laid: GapLaid): void =>
-  change('How the filling is laid', {
-    laid,
-    ...(laid === 'loose' && gap.value.pieces.length === 0 ? { pieces: add() } : {}),
-  });
+/** As thick as another filling of the tier, where this one had none, mm. */
+const usualMm = 7;
+const otherMm = (): number => tier.value.gaps.find((one) => !isBare(one))?.heightMm ?? usualMm;
+/** Nothing between is no height; loose pieces alone need some. */
+const setLaid = (laid: GapLaid | 'bare'): void =>
+  laid === 'bare'
+    ? change('No filling', { heightMm: 0 })
+    : change('How the filling is laid', {
+        laid,
+        ...(isBare(gap.value) ? { heightMm: otherMm() } : {}),
+        ...(laid === 'loose' && gap.value.pieces.length === 0 ? { pieces: add() } : {}),
+      });
 </script>
 
 <template>
   <span>
     The filling is
     <ChoiceField
-      :model-value="gap.laid"
+      :model-value="isBare(gap) ? 'bare' : gap.laid"
       :label="`How filling ${n} is laid`"
       :options="ways"
       @update:model-value="setLaid"
-    /><template v-if="gap.laid !== 'loose'"
+    /><template v-if="gap.laid !== 'loose' && !isBare(gap)"
       >, coloured
       <TintField
         :model-value="gap.tint"
         :label="`Colour of filling ${n}`"
         @update:model-value="(tint) => change('Colour of the filling', { tint })" /></template
-    ><template v-if="gap.pieces.length > 0 && gap.laid !== 'loose'"
+    ><template v-if="gap.pieces.length > 0 && gap.laid !== 'loose' && !isBare(gap)"
       >,
       <ChoiceField
         :model-value="gap.order"
@@ -83,93 +93,102 @@ const setLaid = (laid: GapLaid): void =>
         :options="orders"
         @update:model-value="(order) => change('Order of the filling', { order })" /></template
     >.
-    <span v-for="(one, k) in gap.pieces" :key="one.id" class="kind" data-test="gap-pieces">
-      <FoodPick
-        :model-value="one.foodId"
-        :name="one.name"
-        :label="`Pieces ${k + 1} in filling ${n}`"
-        @pick="(food) => set(one.id, { foodId: food.id, name: food.name, allergens: [] })"
-      />,
-      <ChoiceField
-        :model-value="one.how"
-        :label="`How pieces ${k + 1} lie in filling ${n}`"
-        :options="hows"
-        @update:model-value="(how) => set(one.id, { how })"
-      />:
-      <template v-if="one.how === 'packed'">
-        <QuantityField
-          :model-value="one.share"
-          :of="limits.packing"
-          :label="`Share of filling ${n} that is pieces ${k + 1}`"
-          @update:model-value="(share) => set(one.id, { share })"
-        />
-        of the room
-      </template>
-      <template v-else>
-        <QuantityField
-          :model-value="one.gPerCm2"
-          :of="limits.gPerCm2"
-          :label="`Grams of pieces ${k + 1} to the square centimetre on layer ${n}`"
-          @update:model-value="(gPerCm2) => set(one.id, { gPerCm2 })"
-        />
-        g/cm²
-      </template>
-      <template v-if="planned?.pieces[k]">
-        (<FigureValue
-          :value="planned.pieces[k].g"
-          kind="small"
-          :figure="`${tier.id}/gap/${index}/pieces/${one.id}`"
-        />)
-      </template>
+    <template v-if="!isBare(gap)">
+      <span v-for="(one, k) in gap.pieces" :key="one.id" class="kind" data-test="gap-pieces">
+        <FoodPick
+          :model-value="one.foodId"
+          :name="one.name"
+          :label="`Pieces ${k + 1} in filling ${n}`"
+          @pick="(food) => set(one.id, { foodId: food.id, name: food.name, allergens: [] })"
+        />,
+        <ChoiceField
+          :model-value="one.how"
+          :label="`How pieces ${k + 1} lie in filling ${n}`"
+          :options="hows"
+          @update:model-value="(how) => set(one.id, { how })"
+        />:
+        <template v-if="one.how === 'packed'">
+          <QuantityField
+            :model-value="one.share"
+            :of="limits.packing"
+            :label="`Share of filling ${n} that is pieces ${k + 1}`"
+            @update:model-value="(share) => set(one.id, { share })"
+          />
+          of the room
+        </template>
+        <template v-else>
+          <QuantityField
+            :model-value="one.gPerCm2"
+            :of="limits.gPerCm2"
+            :label="`Grams of pieces ${k + 1} to the square centimetre on layer ${n}`"
+            @update:model-value="(gPerCm2) => set(one.id, { gPerCm2 })"
+          />
+          g/cm²
+        </template>
+        <template v-if="planned?.pieces[k]">
+          (<FigureValue
+            :value="planned.pieces[k].g"
+            kind="small"
+            :figure="`${tier.id}/gap/${index}/pieces/${one.id}`"
+          />)
+        </template>
+        <button
+          type="button"
+          class="key small"
+          @click="setPieces(gap.pieces.filter(({ id }) => id !== one.id))"
+        >
+          no {{ one.name }}
+        </button>
+      </span>
       <button
+        v-if="gap.pieces.length < limits.gapPieces.max"
         type="button"
         class="key small"
-        @click="setPieces(gap.pieces.filter(({ id }) => id !== one.id))"
+        @click="setPieces(add())"
       >
-        no {{ one.name }}
+        {{ gap.pieces.length > 0 ? 'more pieces' : 'with pieces' }}
       </button>
-    </span>
-    <button
-      v-if="gap.pieces.length < limits.gapPieces.max"
-      type="button"
-      class="key small"
-      @click="setPieces(add())"
-    >
-      {{ gap.pieces.length > 0 ? 'more pieces' : 'with pieces' }}
-    </button>
-    <template v-if="gap.drizzle">
-      and
-      <QuantityField
-        :model-value="gap.drizzle.gPerCm2"
-        :of="limits.gPerCm2"
-        :label="`Grams of sauce to the square centimetre on layer ${n}`"
-        @update:model-value="(g) => change('Sauce', { drizzle: { ...gap.drizzle!, gPerCm2: g } })"
-      />
-      g/cm² of
-      <ChoiceField
-        :model-value="gap.drizzle.spreadId"
-        :label="`Sauce on layer ${n}`"
-        :options="sauces"
-        @update:model-value="
-          (spreadId) => change('Sauce', { drizzle: { ...gap.drizzle!, spreadId } })
+      <template v-if="gap.drizzle">
+        and
+        <QuantityField
+          :model-value="gap.drizzle.gPerCm2"
+          :of="limits.gPerCm2"
+          :label="`Grams of sauce to the square centimetre on layer ${n}`"
+          @update:model-value="(g) => change('Sauce', { drizzle: { ...gap.drizzle!, gPerCm2: g } })"
+        />
+        g/cm² of
+        <ChoiceField
+          :model-value="gap.drizzle.spreadId"
+          :label="`Sauce on layer ${n}`"
+          :options="sauces"
+          @update:model-value="
+            (spreadId) => change('Sauce', { drizzle: { ...gap.drizzle!, spreadId } })
+          "
+        />, coloured
+        <TintField
+          :model-value="gap.drizzle.tint"
+          :label="`Colour of the sauce on layer ${n}`"
+          @update:model-value="
+            (tint) => change('Colour of the sauce', { drizzle: { ...gap.drizzle!, tint } })
+          "
+        />
+        <button type="button" class="key small" @click="change('Sauce', { drizzle: null })">
+          no sauce
+        </button>
+      </template>
+      <button
+        v-else
+        type="button"
+        class="key small"
+        @click="
+          change('Sauce', {
+            drizzle: { spreadId: sauces.at(-1)?.value ?? gap.spreadId, gPerCm2: 0.15, tint: '' },
+          })
         "
-      />
-      <button type="button" class="key small" @click="change('Sauce', { drizzle: null })">
-        no sauce
+      >
+        with sauce
       </button>
     </template>
-    <button
-      v-else
-      type="button"
-      class="key small"
-      @click="
-        change('Sauce', {
-          drizzle: { spreadId: sauces.at(-1)?.value ?? gap.spreadId, gPerCm2: 0.15 },
-        })
-      "
-    >
-      with sauce
-    </button>
   </span>
 </template>
 

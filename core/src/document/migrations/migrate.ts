@@ -14,6 +14,7 @@ import { buildFrom11, rowFrom11 } from './to-12.ts';
 import { buildFrom12, rowFrom12 } from './to-13.ts';
 import { buildFrom13, rowFrom13 } from './to-14.ts';
 import { buildFrom14, rowFrom14 } from './to-15.ts';
+import { buildFrom15, rowFrom15 } from './to-16.ts';
 
 /*
  * Each file here says what one version added, in figures of its own: what a new cake has today may change,
@@ -66,6 +67,7 @@ const steps: Record<number, (file: Loose) => Loose> = {
   12: to(13, buildFrom12, rowFrom12),
   13: to(14, buildFrom13, rowFrom13),
   14: to(15, buildFrom14, rowFrom14),
+  15: to(16, buildFrom15, rowFrom15),
 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */

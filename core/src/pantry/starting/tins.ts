@@ -20,6 +20,7 @@ const tin = (
   form: 'upright',
   waterG: null,
   flutes: null,
+  wall: [],
   ...more,
 });
 

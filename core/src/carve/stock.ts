@@ -2,6 +2,7 @@ import type { Tier } from '../document/types.ts';
 import { thicknessOf } from '../coat/thickness.ts';
 import type { CentrePlan } from '../fill/centre.ts';
 import { gapMassG, type GapPlan } from '../fill/gaps.ts';
+import { mouldMlBetween, mouldOutlineAt, type MouldShape } from '../mould/mould.ts';
 import { areaMm2 } from '../outline/outline.ts';
 import type { Tin } from '../pantry/types.ts';
 import type { StackPlan } from '../stack/stack.ts';
@@ -17,6 +18,8 @@ export interface Stacked {
   centre: CentrePlan | null;
   bake: Staged<BakePlan>;
   dabG: number;
+  /** What shaped it; null for what stands straight. */
+  mould: MouldShape | null;
 }
 
 /** Density where a part's mass could not be computed, g/mL. */
@@ -34,22 +37,27 @@ export function stockOf(tier: Tier, plan: Stacked, tin: Tin | null): CarveStock 
   const gaps = valueOf(plan.gaps);
   const baked = valueOf(plan.bake)?.bakedDensity ?? usualCake;
   const { layers, gaps: rooms, stackMm, topCrownMm } = plan.stack;
+  const isBall = tin?.form === 'ball';
+  const shape = isBall ? null : plan.mould;
+  const mlBetween = (fromMm: number, toMm: number, cored: boolean): number =>
+    (shape ? mouldMlBetween(shape, fromMm, toMm) : (area * (toMm - fromMm)) / 1000) -
+    (cored ? (core * (toMm - fromMm)) / 1000 : 0);
   const bands: Stratum[] = [];
   layers.forEach((layer, i) => {
-    const isCored = centre && i >= centre.fromLayer && i <= centre.toLayer;
+    const isCored = centre !== null && i >= centre.fromLayer && i <= centre.toLayer;
     const from = i === 0 ? 0 : layer.fromMm;
     const to = i === layers.length - 1 ? stackMm : layer.toMm;
-    const ml = ((area - (isCored ? core : 0)) * (to - from)) / 1000;
+    const ml = mlBetween(from, to, isCored);
     const massG = (plan.layersG?.[i] ?? ml * usualCake) + (i === 0 ? plan.dabG : 0);
     // a ball's volume is not that of its outline times its height
-    const gPerMl = tin?.form === 'ball' ? baked : massG / ml;
+    const gPerMl = isBall || ml <= 0 ? baked : massG / ml;
     bands.push({ part: `layer/${i}`, fromMm: from, toMm: to, gPerMl });
     const room = rooms[i];
     if (!room) return;
-    const inCore = centre && i >= centre.fromLayer && i < centre.toLayer;
+    const inCore = centre !== null && i >= centre.fromLayer && i < centre.toLayer;
     // a board that lies on it is taken for filling: the knife goes round both
     const toMm = layers[i + 1]!.fromMm;
-    const fillMl = ((area - (inCore ? core : 0)) * (toMm - room.fromMm)) / 1000;
+    const fillMl = mlBetween(room.fromMm, toMm, inCore);
     const gap = gaps?.[i];
     bands.push({
       part: `gap/${i}`,
@@ -73,9 +81,18 @@ export function stockOf(tier: Tier, plan: Stacked, tin: Tin | null): CarveStock 
             gPerMl: plan.centre.fillG / coreMl,
           }
         : null,
-    balls: tin?.form === 'ball' ? ballsOf(tier, plan, tin) : [],
+    balls: isBall ? ballsOf(tier, plan, tin) : [],
+    ...(shape ? { wall: wallOf(shape, stackMm - topCrownMm) } : {}),
   };
 }
+
+/** Heights that a wall is built up of: closer together at its ends, where a rounded one is flattest. */
+const wallSteps = 24;
+const wallOf = (shape: MouldShape, highMm: number): CarveStock['wall'] =>
+  Array.from({ length: wallSteps + 1 }, (_, i) => {
+    const upMm = (highMm * (1 - Math.cos((Math.PI * i) / wallSteps))) / 2;
+    return { upMm, outline: mouldOutlineAt(shape, upMm) };
+  });
 
 /** Cakes from a ball's bowl stand dome up; of two, the lower one hangs with its dome down. */
 function ballsOf(tier: Tier, plan: Stacked, tin: Tin): CarveStock['balls'] {

@@ -204,6 +204,8 @@ export interface CarveStock {
   centre: { outline: Outline; fromMm: number; toMm: number; gPerMl: number } | null;
   /** Cakes from a ball's bowl: each between two heights, its rim above or below. */
   balls: { fromMm: number; toMm: number; rim: 'below' | 'above'; radiusMm: number }[];
+  /** Outlines from its foot to its top, where a mould or its tin shaped it; left out where it stands straight. */
+  wall?: { upMm: number; outline: Outline }[];
 }
 /** Thicknesses of what goes over the carved cake, mm. */
 export interface Cover {

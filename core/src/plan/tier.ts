@@ -138,7 +138,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
   const dabMl = dab ? dabG / dab.densityGPerMl : 0;
   const betweenMm = (valueOf(others) ?? []).reduce((sum, other) => sum + other.betweenMm, 0);
   const whole = planStack(tier, dabMl, settled, crowns, book, betweenMm);
-  const carve = carveTier(tier, { stack: whole, layersG, gaps, centre, bake, dabG }, work);
+  const carve = carveTier(tier, { stack: whole, layersG, gaps, centre, bake, dabG, mould }, work);
   const result = carve?.result ?? null;
   const stack = result ? carvedStack(whole, result) : whole;
   const stackCoat = attempt('coat', `${tier.id}/coat`, cautions, () =>

@@ -1,4 +1,4 @@
-import { areaMm2 } from '../outline/outline.ts';
+import { areaMm2, depthMm, widthMm, type Outline } from '../outline/outline.ts';
 import type { CarveStock } from '../carve/types.ts';
 import type { Body } from './body.ts';
 import { still } from './frame.ts';
@@ -23,6 +23,41 @@ function ball(
   return scope.hold(placed.intersect(scope.hold(slab.translate(0, 0, fromMm))));
 }
 
+/** A body whose outline changes with its height: slices from each outline to the next, less its hole. */
+function shaped(
+  lib: Library,
+  wall: NonNullable<CarveStock['wall']>,
+  segments: number,
+  scope: Scope,
+): Solid {
+  const slices = (outlineOf: (outline: Outline) => Outline, past: number): Solid =>
+    scope.hold(
+      lib.Manifold.union(
+        wall.slice(1).map(({ upMm, outline }, i) => {
+          const below = wall[i]!;
+          const [from, to] = [outlineOf(below.outline), outlineOf(outline)];
+          const flat = scope.hold(flatOf(lib, linesOf(from, segments)));
+          const low = i === 0 ? past : over;
+          const high = upMm - below.upMm + low + (i === wall.length - 2 ? past : 0);
+          const top: [number, number] = [widthMm(to) / widthMm(from), depthMm(to) / depthMm(from)];
+          return scope.hold(
+            scope.hold(flat.extrude(high, 0, 0, top)).translate(0, 0, below.upMm - low),
+          );
+        }),
+      ),
+    );
+  const hasHole = wall.some(({ outline }) => outline.kind === 'ring');
+  const round = (outline: Outline): Outline =>
+    outline.kind === 'ring' ? { kind: 'round', diameterMm: outline.diameterMm } : outline;
+  const body = slices(round, 0);
+  if (!hasHole) return body;
+  const hole = slices(
+    (outline) => ({ kind: 'round', diameterMm: outline.kind === 'ring' ? outline.holeMm : over }),
+    1,
+  );
+  return scope.hold(body.subtract(hole));
+}
+
 /**
  * The stack before the first cut as a solid: the outline drawn up to its height, or the balls it was
  * baked as, with the dome that stays on top. A hidden centre is a piece of its own.
@@ -45,7 +80,9 @@ export function stockBody(lib: Library, stock: CarveStock, segments: number, sco
       .filter((_, i) => i < stock.balls.length - 1);
     whole = scope.hold(lib.Manifold.union([...balls, ...fills]));
   } else {
-    whole = scope.hold(flat.extrude(stock.heightMm));
+    whole = stock.wall
+      ? shaped(lib, stock.wall, segments, scope)
+      : scope.hold(flat.extrude(stock.heightMm));
     if (stock.crownMm > 0) {
       const r = Math.sqrt(areaMm2(stock.outline) / Math.PI);
       const h = stock.crownMm;

@@ -108,6 +108,7 @@ export * from './oven/tier-loads.ts';
 export * from './oven/trays.ts';
 export * from './oven/shelf.ts';
 export * from './mould/mould.ts';
+export * from './mould/rim.ts';
 export * from './mould/mould-edit.ts';
 export * from './mould/mould-times.ts';
 export * from './others/insets.ts';

@@ -2,13 +2,19 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   areaMm2,
+  builtUpMm,
+  downAt,
+  drawElevation,
   equalRadiusMm,
+  flutedLine,
   flutedOver,
+  flutesSeen,
   mouldFaces,
   mouldMlBetween,
   mouldOf,
   mouldOutlineAt,
   newBuild,
+  newDrip,
   planBuild,
   setAsTin,
   takeShape,
@@ -181,5 +187,76 @@ describe('a tier that keeps the shape of its tin', () => {
     expect(leadOf('turned over')).toContain('nothing under its hole');
     expect(leadOf('turned over')).not.toContain('collar');
     expect(leadOf('mouth to mouth')).toContain('collar');
+  });
+});
+
+describe('the top of a shaped cake', () => {
+  const rimFor = (tinId: string, how: AsTin, change: (build: Build) => void = () => {}) =>
+    planBuild(shaped(tinId, how, change), pantry);
+  it('ends at its own edge where it stands straight', () => {
+    const { rim, finished } = planBuild(newBuild('b', 'B', '2027-05-03T09:30:00Z'), pantry)
+      .tiers[0]!;
+    expect(rim).toEqual({ outline: finished, downMm: 0, wall: [] });
+    expect(downAt(rim, 40)).toBe(0);
+  });
+  it('of a loaf with leaning sides is narrower than its foot, and level', () => {
+    const [tier] = rimFor('loaf-23', 'turned over').tiers;
+    const { rim, finished } = tier!;
+    expect(rim.downMm).toBe(0);
+    // it leans out by 8 mm all round over its depth of 70
+    const off = (widthMm(finished) - widthMm(rim.outline)) / 2;
+    expect(off).toBeCloseTo((8 * builtUpMm(shaped('loaf-23', 'turned over').tiers[0]!)) / 70, 0);
+  });
+  it('of a rounded one goes over into its side where that is at 45°', () => {
+    // half an ellipse of 80 by 80: a circle, so at 45° it is 80 (1 - cos 45°) down and 80 sin 45° out
+    const own = { ...pantry, tins: [...pantry.tins, tinOf({ id: 'dome', outline: { kind: 'round', diameterMm: 160 }, depthMm: 80 })] }; // prettier-ignore
+    const build = newBuild('b', 'B', '2027-05-03T09:30:00Z');
+    build.tiers[0]!.tinId = 'dome';
+    build.tiers[0]!.slicesPerCake = 2;
+    setAsTin(build.tiers[0]!, 'turned over', own.tins);
+    build.tiers[0]!.coat = { ...build.tiers[0]!.coat, style: 'naked' };
+    build.tiers[0]!.drip = newDrip('dark-equal');
+    const [tier] = planBuild(build, own).tiers;
+    const { rim } = tier!;
+    const high = builtUpMm(build.tiers[0]!);
+    // filled less than to its brim, the round begins as far up
+    expect(rim.downMm).toBeCloseTo(80 * (1 - Math.SQRT1_2), -0.3);
+    expect(widthMm(rim.outline) / 2).toBeCloseTo(80 * Math.SQRT1_2, -0.3);
+    expect(high).toBeGreaterThan(60);
+    expect(downAt(rim, 0)).toBe(0);
+    // looked at every millimetre, and the stack settles by less than another
+    expect(Math.abs(downAt(rim, 30) - (80 - Math.sqrt(80 ** 2 - 30 ** 2)))).toBeLessThan(2);
+    // its drips run from there, no further than to its foot
+    const drip = tier!.finish.drip.ok ? tier!.finish.drip.value! : null;
+    expect(drip!.count).toBeLessThan(Math.PI * 160 / 20); // prettier-ignore
+    for (const { lengthMm } of drip!.drips)
+      expect(lengthMm).toBeLessThanOrEqual(high - rim.downMm + 1);
+  });
+  it('with flutes shows them from the front while its coat is thin, and not under a thick one', () => {
+    const flutesIn = (mm: number) =>
+      drawElevation(
+        ...(() => {
+          const build = shaped('fluted-ring-24', 'turned over', ({ tiers }) =>
+            Object.assign(tiers[0]!.coat, { style: 'naked', sideMm: mm, crumbMm: 0, topMm: mm }),
+          );
+          return [build, planBuild(build, pantry), pantry] as const;
+        })(),
+      ).shapes.filter(({ kind }) => kind === 'flute');
+    expect(flutesIn(0)).toHaveLength(8);
+    for (const { lines, x0, x1 } of flutesIn(0)) {
+      expect(lines![0]!.every(([x]) => x >= -120 && x <= 120)).toBe(true);
+      expect(x0).toBe(x1);
+    }
+    expect(flutesIn(6)).toEqual([]);
+    expect(flutesSeen(null, 0)).toBeNull();
+  });
+  it('with flutes is drawn from above with as many crests', () => {
+    const line = flutedLine(120, { count: 16, depthMm: 8 });
+    const r = line.map(({ x, y }) => Math.hypot(x, y));
+    expect(Math.max(...r)).toBeCloseTo(120, 9);
+    expect(Math.min(...r)).toBeCloseTo(112, 9);
+    expect(r.filter((one, i) => one > r[(i + 1) % r.length]! && one > r.at(i - 1)!)).toHaveLength(
+      16,
+    );
   });
 });

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { depthMm, drawElevation, type Build, type CakePlan } from '@pyrgotect/core';
+import {
+  depthMm,
+  drawElevation,
+  type Build,
+  type CakePlan,
+  type ElevationShape,
+  type PartKind,
+} from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { chosenBy } from '../parts/part-edits.ts';
@@ -34,6 +41,11 @@ const scale = computed(() =>
 );
 const X = (mm: number): number => scale.value.axisPx + mm * scale.value.pxPerMm;
 const Y = (mm: number): number => scale.value.basePx - mm * scale.value.pxPerMm;
+/** Parts of the front that the section knows under another name. */
+const cornersAs: Partial<Record<ElevationShape['kind'], PartKind>> = {
+  side: 'coat',
+  flute: 'band',
+};
 const boxes = computed(() =>
   drawing.value.shapes.map((shape) => {
     const w = (shape.x1 - shape.x0) * scale.value.pxPerMm;
@@ -44,7 +56,7 @@ const boxes = computed(() =>
       y: Y(shape.y1),
       w,
       h,
-      corners: cornersOf(shape.kind === 'side' ? 'coat' : shape.kind, { w, h }),
+      corners: cornersOf(cornersAs[shape.kind] ?? (shape.kind as PartKind), { w, h }),
       on: chosenBy(shape.id) === props.selected,
     };
   }),
@@ -133,6 +145,9 @@ svg {
 }
 .side {
   stroke-width: 1.6;
+}
+.flute {
+  pointer-events: none;
 }
 .flood {
   stroke: none;

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import {
+  flutedLine,
+  flutesOf,
   lookOf,
   polygon,
   topSeen,
@@ -7,6 +9,8 @@ import {
   type Build,
   type CakePlan,
   type Point,
+  type Tier,
+  type TierPlan,
   type Tone,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
@@ -29,12 +33,20 @@ const text = (points: Point[]): string =>
 const toneOf = (id: string): Tone =>
   pantry.pantry.spreads.find((row) => row.id === id)?.tone ?? 'ivory';
 const board = computed(() => (props.plan.board ? text(polygon(props.plan.board.outline)) : ''));
+/** Its outline with the waves of its tin, where the coat shows them. */
+function lineOf(tier: Tier, plan: TierPlan): Point[] {
+  const flutes = flutesOf(tier, plan);
+  const { finished } = plan;
+  return flutes && (finished.kind === 'round' || finished.kind === 'ring')
+    ? flutedLine(finished.diameterMm / 2, flutes)
+    : polygon(finished);
+}
 const tiers = computed(() =>
   props.plan.tiers.map((tierPlan, i) => {
     const tier = props.build.tiers[i]!;
     return {
       id: tier.id,
-      outline: text(polygon(tierPlan.finished)),
+      outline: text(lineOf(tier, tierPlan)),
       holeMm: tierPlan.finished.kind === 'ring' ? tierPlan.finished.holeMm : 0,
       tone: topSeen(tier, tierPlan, props.build.colours, pantry.pantry),
       piping: props.plan.piping

@@ -1,9 +1,12 @@
+import { mouldOutlineAt } from '../mould/mould.ts';
+import { downAt } from '../mould/rim.ts';
+import { flutesSeen, valleysSeen } from '../tins/flutes.ts';
 import { lookOf, sideStripes, toppingLook, topLook } from '../colour/colour.ts';
 import type { Build, Colour, Tier } from '../document/types.ts';
 import type { Lines } from '../carve/result.ts';
 import { insetOf } from '../carve/stock.ts';
 import { grownLines } from '../section/carved-parts.ts';
-import type { Pantry, Look } from '../pantry/types.ts';
+import type { Flutes, Pantry, Look } from '../pantry/types.ts';
 import { coarse, grow, widthMm, type Point } from '../outline/outline.ts';
 import { placesAlong } from '../piping/shapes.ts';
 import type { ShapePlan } from '../plan/shape-plan.ts';
@@ -19,7 +22,7 @@ import { valueOf } from '../working/staged.ts';
 /** One shape of the cake as it is seen from the front; x from its axis, y up from the board, mm. */
 export interface ElevationShape {
   id: string;
-  kind: 'board' | 'side' | 'veil' | 'band' | 'flood' | 'drip' | 'piping' | 'topping';
+  kind: 'board' | 'side' | 'veil' | 'band' | 'flute' | 'flood' | 'drip' | 'piping' | 'topping';
   tierId: string | null;
   label: string;
   tone: SectionPart['tone'];
@@ -157,15 +160,32 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
     const first = shapes.findIndex(({ tierId }) => tierId === tier.id);
     const half0 = widthMm(tier.outline) / 2;
     shapes.push(...withinWall(shapes.splice(first), tierPlan.mould, from, half0));
+    const flutes = flutesOf(tier, tierPlan);
+    if (flutes)
+      valleysSeen(flutes).forEach((share, k) => {
+        add(tier.id, `flute/${k}`, 'flute', 'flute', stripes[0]!.look, [share * wide, share * wide], [from, to]); // prettier-ignore
+        shapes.at(-1)!.lines = [valleyLine(tierPlan.mould!, share, from, high)];
+      });
     const flood = drip ? (tier.drip?.floodMm ?? 0) : 0;
+    const rimMm = to - tierPlan.rim.downMm;
     if (drip) {
       const tone = lookOf(
         build.colours,
         tier.drip?.tint ?? '',
         toneOfPoured(drip.row, pantry.foods),
       );
-      add(tier.id, 'flood', 'flood', 'rim', tone, [-wide, wide], [to - 2, to + Math.max(1, flood)]);
-      for (const { i, x, facing } of seenFrom(placesAlong(tierPlan.finished, drip.count))) {
+      const out = widthMm(tierPlan.rim.outline) / 2;
+      add(
+        tier.id,
+        'flood',
+        'flood',
+        'rim',
+        tone,
+        [-out, out],
+        [rimMm - 2, to + Math.max(1, flood)],
+      );
+      shapes.push(...withinWall(shapes.splice(-1), tierPlan.mould, from, half0));
+      for (const { i, x, facing } of seenFrom(placesAlong(tierPlan.rim.outline, drip.count))) {
         const w = (drip.spec.widthMm / 2) * facing;
         const { lengthMm } = drip.drips[i]!;
         add(
@@ -175,17 +195,17 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
           `drip ${i + 1}`,
           tone,
           [x - w, x + w],
-          [to - lengthMm, to],
+          [rimMm - lengthMm, rimMm],
         );
         shapes.at(-1)!.drip = i;
       }
     }
     addPiped(plan, build, tier.id, from, high, add, toneOfSpread);
-    const foot = to + flood;
+    const foot = (fromAxisMm: number): number => to + flood - downAt(tierPlan.rim, fromAxisMm);
     finish.toppings.forEach(({ topping, places, onSide }, i) => {
       const look = toppingLook(topping, build.colours);
       const r = topping.acrossMm / 2;
-      const put = (id: string, x: number): void =>
+      const put = (id: string, x: number, y = 0): void =>
         add(
           tier.id,
           `topping/${i}/${id}`,
@@ -193,11 +213,13 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
           topping.name,
           look,
           [x - r, x + r],
-          [foot, foot + topping.highMm],
+          [foot(Math.hypot(x, y)), foot(Math.hypot(x, y)) + topping.highMm],
         );
       if (topping.kind === 'heap') put('heap', 0);
       const ring =
-        topping.kind === 'wreath' ? grow(coarse(tierPlan.finished), -(topping.insetMm + r)) : null;
+        topping.kind === 'wreath'
+          ? grow(coarse(tierPlan.rim.outline), -(topping.insetMm + r))
+          : null;
       if (ring)
         add(
           tier.id,
@@ -206,7 +228,7 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
           topping.name,
           look,
           [-widthMm(ring) / 2 - r, widthMm(ring) / 2 + r],
-          [foot, foot + topping.highMm],
+          [foot(widthMm(ring) / 2), foot(widthMm(ring) / 2) + topping.highMm],
         );
       if (onSide) {
         for (const { i: k, x, facing } of sideSeen(tierPlan.finished, onSide.shares)) {
@@ -222,7 +244,7 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
         add(tier.id, `topping/${i}/ribbon`, 'band', topping.name, look, [-wide, wide], [foot, Math.min(to, foot + topping.acrossMm)]); // prettier-ignore
         return;
       }
-      for (const [k, place] of fromBehind(places).entries()) put(String(k), place.x);
+      for (const [k, place] of fromBehind(places).entries()) put(String(k), place.x, place.y);
     });
   });
   return {
@@ -231,6 +253,32 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
     heightMm: Math.max(...shapes.map((shape) => shape.y1)),
     boardMm,
   };
+}
+
+/** The waves of the wall that shaped a tier, where its coat still shows them. */
+export const flutesOf = (
+  tier: Pick<Tier, 'fondant'>,
+  { mould, coat, carve }: Pick<TierPlan, 'mould' | 'coat' | 'carve'>,
+): Flutes | null => {
+  const over = valueOf(coat);
+  return mould && !tier.fondant && !carve?.result
+    ? flutesSeen(mould.tin.flutes ?? null, over ? over.crumbMm + over.sideMm : 0)
+    : null;
+};
+
+/** One valley from the foot to the top along the wall, there and back: a line, and no area. */
+function valleyLine(
+  mould: NonNullable<TierPlan['mould']>,
+  share: number,
+  from: number,
+  high: number,
+): [number, number][] {
+  const steps = 16;
+  const up = Array.from({ length: steps + 1 }, (_, i): [number, number] => {
+    const z = (high * i) / steps;
+    return [(share * widthMm(mouldOutlineAt(mould, z))) / 2, from + z];
+  });
+  return [...up, ...[...up].reverse()];
 }
 
 /** Layers and fillings of a tier as they are seen at its side: where a dam closes one, the dam. */

@@ -1,3 +1,4 @@
+import type { Rim } from '../mould/rim.ts';
 import { Remembered } from '../working/remembered.ts';
 import { addUp } from '../units/add-up.ts';
 import type { Drip, Poured } from '../document/finish-types.ts';
@@ -26,6 +27,8 @@ import { composed, fitsOf, fluidOf, type ComposedGanache } from './ganache-row.t
 /** What of a tier matters for what runs down it. Lengths in mm. */
 export interface Side {
   finished: Outline;
+  /** Where its top ends, from which it runs. */
+  rim: Pick<Rim, 'outline' | 'downMm'>;
   heightMm: number;
   /** The coat under it: ganache takes its heat as ganache does, buttercream less. */
   coatSpread: Spread | null;
@@ -117,11 +120,11 @@ export function planDrips(
   runs = 1,
 ): DripPlan {
   const spec = specOf(row, drip, drip, side.coatSpread, foods);
-  const rimMm = perimeterMm(side.finished);
+  const rimMm = perimeterMm(side.rim.outline);
   const asked = countFor(rimMm, drip.spacingMm, drip.pattern);
   const most = mostDrips(rimMm, drip.widthMm);
   const count = Math.min(asked, most);
-  const freeMm = Math.max(2, side.heightMm - side.endsAt.mm);
+  const freeMm = Math.max(2, side.heightMm - side.rim.downMm - side.endsAt.mm);
   const { beadG } = usualDrip;
   const fits = fitsOf(row, foods);
   // a test drip of this very ganache says more than what others did
@@ -135,7 +138,7 @@ export function planDrips(
   }));
   const density = fluidFrom(spec.fluid).densityGPerMl;
   const amounts = dripAmounts(
-    side.finished,
+    side.rim.outline,
     drips.map((one) => one.massG),
     drip.floodMm,
     density,

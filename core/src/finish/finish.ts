@@ -29,17 +29,20 @@ const outlineAbove = (tiers: readonly BareTier[], i: number) => tiers[i + 1]?.fi
 /** Piping first, since drips end at a border; then each tier from the bottom up. */
 export function planFinish(tiers: readonly BareTier[], work: Work): Finish {
   const { build, cautions, spreadOf } = work;
-  const on = tiers.map(({ tierId, finished, stack }) => ({
+  const on = tiers.map(({ tierId, finished, rim, stack }) => ({
     tierId,
     finished,
+    rim,
     heightMm: stack.finishedMm,
   }));
   const piping = build.piping.map((job) => {
     const spread = pipingSpreadId(build, job);
     const density = ifThere(() => spreadOf(spread))?.densityGPerMl ?? 1;
     const under = on.find(({ tierId }) => tierId === job.piped?.tierId);
-    return pipingKnown.of(job, [spread, density, under?.finished, under?.heightMm], () =>
-      planPiping(job, spread, under ?? null, density),
+    return pipingKnown.of(
+      job,
+      [spread, density, under?.finished, under?.rim, under?.heightMm],
+      () => planPiping(job, spread, under ?? null, density),
     );
   });
   const pieces = new Map(piping.map((job) => [job.id, job.pieces]));
@@ -91,6 +94,7 @@ function finishTier(
   const coatSpread = ifThere(() => work.spreadOf(tier.coat.spreadId));
   const side: Side = {
     finished: plan.finished,
+    rim: plan.rim,
     heightMm: plan.stack.finishedMm,
     coatSpread: tier.fondant ? null : coatSpread,
     endsAt: border > 0 ? { what: 'a border', mm: border } : { what: foot, mm: 0 },
@@ -119,6 +123,7 @@ function finishTier(
     tier.toppings,
     {
       finished: plan.finished,
+      rim: plan.rim.outline,
       above,
       spread: topSpread(tier, dripPlan, work),
       tempC: roomC,

@@ -1,6 +1,7 @@
+import { downAt, type Rim } from '../mould/rim.ts';
 import type { Piped } from '../document/finish-types.ts';
 import type { PipingJob } from '../document/types.ts';
-import { coarse, grow, perimeterMm, type Outline } from '../outline/outline.ts';
+import { coarse, grow, perimeterMm, widthMm, type Outline } from '../outline/outline.ts';
 import {
   fitCount,
   lengthForms,
@@ -15,6 +16,7 @@ import {
 export interface PipedOn {
   tierId: string;
   finished: Outline;
+  rim: Rim;
   heightMm: number;
 }
 
@@ -49,14 +51,14 @@ const lineMarks = 120;
 const lineOf = (piped: Piped, on: PipedOn, acrossMm: number): Outline | null => {
   switch (piped.where) {
     case 'top edge':
-      return grow(coarse(on.finished), -acrossMm / 2);
+      return grow(coarse(on.rim.outline), -acrossMm / 2);
     case 'foot':
       return grow(coarse(on.finished), acrossMm / 2);
     case 'side':
     case 'whole side':
       return on.finished;
     case 'on top':
-      return grow(coarse(on.finished), -(piped.insetMm + acrossMm / 2));
+      return grow(coarse(on.rim.outline), -(piped.insetMm + acrossMm / 2));
     case 'apart':
       return null;
   }
@@ -66,7 +68,7 @@ const lineOf = (piped: Piped, on: PipedOn, acrossMm: number): Outline | null => 
  * Heights at which it goes round, mm above the foot: one, or rows that fill a side from foot to edge, each as
  * high as a piece is across. Rows that do not come out even are drawn a little closer or apart.
  */
-const rowsOf = (piped: Piped, on: PipedOn, acrossMm: number): number[] => {
+const rowsOf = (piped: Piped, on: PipedOn, line: Outline | null, acrossMm: number): number[] => {
   switch (piped.where) {
     case 'foot':
       return [0];
@@ -77,7 +79,7 @@ const rowsOf = (piped: Piped, on: PipedOn, acrossMm: number): number[] => {
       return Array.from({ length: rows }, (_, k) => ((k + 0.5) * on.heightMm) / rows);
     }
     default:
-      return [on.heightMm];
+      return [on.heightMm - (line ? downAt(on.rim, widthMm(line) / 2) : 0)];
   }
 };
 
@@ -106,7 +108,7 @@ export function planPiping(
   const stands = standsBy(form, wideMm, radiusMm);
   const line = lineOf(piped, tier, stands.acrossMm);
   const noRoom = line === null && piped.where !== 'apart';
-  const rows = rowsOf(piped, tier, stands.acrossMm);
+  const rows = rowsOf(piped, tier, line, stands.acrossMm);
   // every other row stands in the gaps of the one below
   const marksOf = (count: number): PipedMark[] =>
     line

@@ -24,6 +24,8 @@ import {
 /** The top that toppings stand on. */
 export interface Top {
   finished: Outline;
+  /** Where the top ends. */
+  rim: Outline;
   /** The tier above, where there is one. */
   above: Outline | null;
   /** What they stand on, and how warm it is where the cake is shown. */
@@ -135,7 +137,7 @@ export function planToppings(
     const asked = topping.kind === 'pieces' ? askedOf(topping, toppings, pipedPieces) : 1;
     const line =
       topping.kind === 'wreath'
-        ? grow(coarse(top.finished), -(topping.insetMm + topping.acrossMm / 2))
+        ? grow(coarse(top.rim), -(topping.insetMm + topping.acrossMm / 2))
         : null;
     const { side } = topping;
     const onSide =
@@ -143,7 +145,7 @@ export function planToppings(
     const places =
       onSide ??
       (topping.kind === 'pieces'
-        ? placePieces(top.finished, {
+        ? placePieces(top.rim, {
             ...topping,
             count: asked,
             taken: top.above,

@@ -291,6 +291,7 @@ function drawingOf(tier: Tier, plan: TierPlan, { build, pantry, spreadOf }: Work
     stack: plan.stack,
     coat: valueOf(plan.coat),
     finished: plan.finished,
+    rim: plan.rim,
     sponge: ifThere(() => findRow(pantry, 'sponges', tier.spongeId)),
     others: valueOf(plan.others) ?? [],
     betweens: tier.layers.map(({ between }) =>

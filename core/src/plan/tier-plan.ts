@@ -1,3 +1,4 @@
+import type { Rim } from '../mould/rim.ts';
 import type { TierCarve } from '../carve/apply.ts';
 import type { CoatPlan } from '../coat/coat.ts';
 import type { FondantPlan } from '../covers/fondant.ts';
@@ -38,6 +39,8 @@ export interface TierPlan {
   surfaces: SurfacePlan[];
   /** Its outline with everything on it. */
   finished: Outline;
+  /** Where its top ends and its side begins. */
+  rim: Rim;
   finish: FinishPlan;
   dabG: number;
   /** Servings from this tier. */

@@ -1,3 +1,4 @@
+import { rimOf } from '../mould/rim.ts';
 import type { Build, Tier } from '../document/types.ts';
 import {
   carvedCoat,
@@ -210,6 +211,7 @@ export function planTier(tier: Tier, around: TierAround, work: TierWork): BareTi
     pressed,
     surfaces,
     finished,
+    rim: rimOf(result ? null : mould, tier.outline, finished, whole.stackMm),
     dabG,
     layersG,
     // a carved cake gives the share of portions that it is of its stack

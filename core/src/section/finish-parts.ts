@@ -1,3 +1,4 @@
+import { downAt, type Rim } from '../mould/rim.ts';
 import { toppingLook } from '../colour/colour.ts';
 import type { Colour } from '../document/types.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
@@ -103,6 +104,7 @@ export function finishShapes(
   tierId: string,
   finish: FinishPlan,
   finished: Outline,
+  rim: Rim,
   heightMm: number,
   piping: readonly PipedTone[],
   toneOfDrip: Look,
@@ -110,10 +112,11 @@ export function finishShapes(
   colours: readonly Colour[],
 ): FinishShape[] {
   const shapes: FinishShape[] = [];
-  const half = widthMm(finished) / 2;
+  const half = widthMm(rim.outline) / 2;
+  const rimMm = heightMm - rim.downMm;
   const drip = valueOf(finish.drip);
   if (drip) {
-    const places = placesAlong(finished, drip.count).map((place, i) => ({ ...place, i }));
+    const places = placesAlong(rim.outline, drip.count).map((place, i) => ({ ...place, i }));
     if (floodMm > 0)
       shapes.push({
         id: 'flood',
@@ -121,7 +124,7 @@ export function finishShapes(
         label: 'flood on top',
         tone: toneOfDrip,
         x: [-half, half],
-        y: [heightMm, heightMm + floodMm],
+        y: [rimMm, heightMm + floodMm],
       });
     const { right, left } = atCut(places);
     for (const [name, place, side] of [
@@ -138,7 +141,7 @@ export function finishShapes(
         tone: toneOfDrip,
         drip: place.i,
         x: [Math.min(...edges), Math.max(...edges)],
-        y: [heightMm - one.lengthMm, heightMm + Math.max(1, floodMm)],
+        y: [rimMm - one.lengthMm, rimMm + Math.max(1, floodMm)],
       });
     }
   }
@@ -168,8 +171,8 @@ export function finishShapes(
   finish.toppings.forEach((one, i) => {
     const { topping, places, onSide } = one;
     const { acrossMm, highMm } = topping;
-    const foot = heightMm + floodMm;
     const add = (id: string, x: number, across: number): void => {
+      const foot = heightMm + floodMm - downAt(rim, Math.abs(x));
       shapes.push({
         id: `topping/${i}/${id}`,
         kind: 'topping',
@@ -181,7 +184,7 @@ export function finishShapes(
     };
     if (topping.kind === 'heap') add('heap', 0, acrossMm);
     if (topping.kind === 'wreath') {
-      const line = grow(coarse(finished), -(topping.insetMm + acrossMm / 2));
+      const line = grow(coarse(rim.outline), -(topping.insetMm + acrossMm / 2));
       if (line) {
         add('right', widthMm(line) / 2, acrossMm);
         add('left', -widthMm(line) / 2, acrossMm);

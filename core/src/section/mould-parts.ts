@@ -7,7 +7,7 @@ const points = 24;
 
 /** True for a wall that stands upright: what is in it is as wide everywhere. */
 const isUpright = ({ tin }: MouldShape): boolean =>
-  tin.flareMm === 0 && !['ball', 'mould', 'rounded'].includes(tin.form ?? 'upright');
+  tin.flareMm === 0 && ['upright', 'ring'].includes(tin.form ?? 'upright');
 
 /** The hole of a ring up to a height, as wide as its wall leaves it there, round the axis. */
 export function holeLines(shape: MouldShape, highMm: number, base: number): [number, number][][] {

@@ -1,3 +1,4 @@
+import type { Rim } from '../mould/rim.ts';
 import { deckKey } from '../document/deck-key.ts';
 import { bakedTint } from '../batter/batter-tints.ts';
 import { lookOf, sideStripes } from '../colour/colour.ts';
@@ -25,6 +26,7 @@ export interface TierDrawing {
   stack: StackPlan;
   coat: CoatPlan | null;
   finished: Outline;
+  rim: Rim;
   sponge: Sponge | null;
   coatSpread: Spread | null;
   fillings: (Spread | null)[];
@@ -210,20 +212,21 @@ function carvedParts(
 }
 
 function finishParts(
-  { tier, stack, finished, finish, dripTone, colours }: TierDrawing,
+  { tier, stack, finished, rim, mould, finish, dripTone, colours }: TierDrawing,
   base: number,
   piping: readonly PipedTone[],
 ): SectionPart[] {
-  return finishShapes(
+  const parts = finishShapes(
     tier.id,
     finish,
     finished,
+    rim,
     stack.finishedMm,
     piping,
     dripTone,
     tier.drip?.floodMm ?? 0,
     colours,
-  ).map(({ id, kind, label, tone, drip, x, y }) => ({
+  ).map(({ id, kind, label, tone, drip, x, y }): SectionPart => ({
     id: `${tier.id}/${id}`,
     kind,
     tierId: tier.id,
@@ -235,6 +238,11 @@ function finishParts(
     y0: base + y[0],
     y1: base + y[1],
   }));
+  // what runs over a rounded top lies on it
+  const half = widthMm(tier.outline) / 2;
+  return parts.flatMap((part) =>
+    part.kind === 'flood' ? withinWall([part], mould, base, half) : [part],
+  );
 }
 
 /** A hole is drawn so far over the coat round it, mm. */

@@ -1,3 +1,4 @@
+import type { Point } from '../outline/outline.ts';
 import type { Flutes } from '../pantry/types.ts';
 
 /*
@@ -11,6 +12,30 @@ export function equalRadiusMm(outerMm: number, flutes: Flutes | null): number {
   const mean = outerMm - flutes.depthMm / 2;
   return Math.sqrt(mean ** 2 + flutes.depthMm ** 2 / 8);
 }
+
+/** A coat thicker than this over its waves is spread over them and not along them, mm (estimate). */
+const followsMm = 2.5;
+
+/** The waves of a wall that are still seen under so much coat; null for none. */
+export const flutesSeen = (flutes: Flutes | null, coatMm: number): Flutes | null =>
+  flutes && coatMm <= followsMm ? flutes : null;
+
+/** A round drawn with its waves, crests at its outer radius, a few points to each. */
+export function flutedLine(outerMm: number, { count, depthMm }: Flutes): Point[] {
+  const each = 8;
+  return Array.from({ length: count * each }, (_, i) => {
+    const a = (2 * Math.PI * i) / (count * each);
+    const r = outerMm - depthMm / 2 + (depthMm / 2) * Math.cos(count * a);
+    return { x: r * Math.cos(a), y: r * Math.sin(a) };
+  });
+}
+
+/** Where its valleys are seen from the front, from -1 at the left edge to 1 at the right, as shares of its half width. */
+export const valleysSeen = ({ count }: Flutes): number[] =>
+  Array.from({ length: count }, (_, k) => (2 * Math.PI * (k + 0.5)) / count)
+    .filter((a) => Math.sin(a) < -0.05)
+    .map((a) => Math.cos(a))
+    .sort((a, b) => a - b);
 
 /** Points that one wave is measured over. */
 const steps = 64;

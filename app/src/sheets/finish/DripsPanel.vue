@@ -238,7 +238,7 @@ const made = computed(() => {
           :drip="planned"
           :runs="runs"
           :current="current"
-          :finished="tierPlan.finished"
+          :finished="tierPlan.rim.outline"
           :coat-tone="coatTone"
           :tone="tone"
           :flood-mm="drip.floodMm"

@@ -55,7 +55,7 @@ const turn = (tab: string, wait?: string) => async (p: Page) => {
 };
 /** The solids have answered, and what they measured is shown. */
 const carved = async (p: Page): Promise<void> => {
-  await p.getByText(/ cuts? take .* stand$/).waitFor({ timeout: 60_000 });
+  await p.getByText(/ cuts? takes? .* stand$/).waitFor({ timeout: 60_000 });
   await p.waitForTimeout(4000);
 };
 /** Carved cakes have been worked out. */

@@ -92,6 +92,9 @@ describe('a filling of several things', () => {
     expect(build.tiers[0]!.gaps.map(({ heightMm }) => heightMm)).toEqual([0, 12, 12]);
     setGapHeight(build.tiers[0]!, 0, 9);
     expect(build.tiers[0]!.gaps[0]!.heightMm).toBe(9);
+    setGapHeight(build.tiers[0]!, null, 0);
+    setGapHeight(build.tiers[0]!, null, 6);
+    expect(build.tiers[0]!.gaps.map(({ heightMm }) => heightMm)).toEqual([6, 6, 6]);
   });
   it('piped, takes what its beads are: round ones beside each other, half balls as close as they lie', () => {
     const ofSpread = gapOf(built(() => undefined)).fillingG;

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { pileStripes } from '../src/section/pile-parts.ts';
 import {
+  boughtInstead,
   limits,
   onePile,
   pileCount,
@@ -92,5 +93,30 @@ describe('many thin layers', () => {
     if (!other.ok) throw new Error(other.problem);
     for (const { eachG, betweenG, count } of other.value)
       expect(eachG * (count - 1)).toBeCloseTo(betweenG, 9);
+  });
+});
+
+describe('layers bought in place of made', () => {
+  it('are as many and as high, taken from packs, and nothing of them is mixed, cooked or baked', () => {
+    const row = pantry.others.find(({ id }) => id === 'crepe')!;
+    const bought = boughtInstead(row);
+    const own = { ...pantry, others: [...pantry.others, bought] };
+    const build = crepes(({ tiers }) =>
+      tiers[0]!.layers.forEach((layer) => layer.otherId === 'crepe' && (layer.otherId = bought.id)),
+    );
+    const [made, inPacks] = [planBuild(crepes(), pantry), planBuild(build, own)];
+    const of = (plan: typeof made) => (plan.tiers[0]!.others.ok ? plan.tiers[0]!.others.value : []);
+    expect(of(inPacks).map(({ count }) => count)).toEqual(of(made).map(({ count }) => count));
+    const count = of(inPacks).reduce((sum, one) => sum + one.count, 0);
+    expect(of(inPacks)[0]!.packs).toBe(Math.ceil(of(inPacks)[0]!.count / bought.packCount!));
+    expect(count).toBeGreaterThan(0);
+    expect(stepsOf(inPacks).some(({ kind }) => kind === 'cook thin layers')).toBe(false);
+    expect(stepsOf(made).some(({ kind }) => kind === 'cook thin layers')).toBe(true);
+    if (!inPacks.ingredients.ok) throw new Error(inPacks.ingredients.problem);
+    const bag = inPacks.ingredients.value.find(({ name }) => name === bought.name)!;
+    expect(bag.massG).toBeCloseTo(
+      of(inPacks).reduce((sum, { ownG }) => sum + ownG, 0),
+      6,
+    );
   });
 });

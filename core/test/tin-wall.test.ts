@@ -116,8 +116,8 @@ describe('a mould from a solid file', () => {
     expect(() => tinWallFrom(cone.slice(0, -60))).toThrow(MeshProblem);
   });
   it('shapes a cream that sets in it', () => {
-    const { volumeMl: _, notes: __, ...shape } = tinWallFrom(cone);
-    const tin = drawn(shape.wall, shape);
+    const { outline, depthMm, wall } = tinWallFrom(cone);
+    const tin = drawn(wall, { outline, depthMm });
     const own = { ...pantry, tins: [...pantry.tins, tin] };
     const build = newBuild('b', 'B', '2027-05-03T09:30:00Z');
     setMould(build.tiers[0]!, { tinId: 'drawn', order: 'upside down', setIn: 'freezer' }, own);

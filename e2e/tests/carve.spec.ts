@@ -26,7 +26,7 @@ test('a slope is cut: weight, coat, words and bench follow, and one key takes it
   await expect(title(page)).toHaveText('Jubilee cake is left as it is stacked');
   const before = grams(await tally(page, 'mass').innerText());
   await add(page, 'flat cut');
-  await expect(title(page)).toContainText('1 cut take', slow);
+  await expect(title(page)).toContainText('1 cut takes', slow);
   await worked(page);
   const row = page.getByTestId('cut-plane-1');
   await expect(row).toContainText('Towards the front (6 o’clock), falling 35°');
@@ -66,7 +66,7 @@ test('cuts are switched off, put in order and taken out; the last good state sta
   await expect(page.getByTestId('cut-plane-2').locator('.grams')).toHaveText('not done');
   await expect(title(page)).toContainText('2 cuts take');
   await page.getByRole('checkbox', { name: 'Slope is cut' }).uncheck();
-  await expect(title(page)).toContainText('1 cut take', slow);
+  await expect(title(page)).toContainText('1 cut takes', slow);
   await page.getByRole('button', { name: 'Take out Groove' }).click();
   await page.getByRole('button', { name: 'Leave this tier uncarved' }).click();
   await expect(title(page)).toHaveText('Jubilee cake is left as it is stacked');

@@ -48,13 +48,14 @@ async function read(event: Event): Promise<void> {
   input.value = '';
 }
 
-const px = 0.9;
+/** Room of the drawing, px. */
+const [wide, high] = [132, 100];
 const drawing = computed(() => {
   const steps = 24;
   const deep = props.tin.depthMm;
   const half = (i: number): number => widthMm(tinOutlineAt(tin.value, (deep * i) / steps)) / 2;
   const most = Math.max(...Array.from({ length: steps + 1 }, (_, i) => half(i)));
-  const scale = Math.min(px, 130 / (2 * most), 100 / deep);
+  const scale = Math.min(wide / (2 * most), high / deep);
   const X = (mm: number): number => 70 + mm * scale;
   const Y = (mm: number): number => 104 - mm * scale;
   const side = (sign: number): string[] =>
@@ -127,6 +128,9 @@ path {
   stroke: var(--ink);
   stroke-width: 2;
   stroke-linejoin: round;
+}
+.key + .key {
+  margin-left: 8px;
 }
 .file input {
   position: absolute;

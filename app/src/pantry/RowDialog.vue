@@ -59,7 +59,7 @@ const tinWords: Record<(typeof tinForms)[number], string> = {
   mould: 'a mould known by the water it holds',
   ring: 'a ring without a bottom, to set creams in',
   rounded: 'a tin with a rounded bottom',
-  drawn: 'a mould with a drawn wall, or one from a solid file',
+  drawn: 'a mould with a drawn wall',
 };
 const tinFormChoices = tinForms.map((value) => ({ value: value, text: tinWords[value] }));
 const otherFormChoices = otherForms.map((value) => ({ value: value, text: value }));

@@ -51,10 +51,10 @@ const title = computed(() => {
   const { carve } = tierPlan.value;
   if (!carve) return `${tier.value.name} is left as it is stacked`;
   const count = carve.question.cuts.length;
-  const cuts = `${count} ${count === 1 ? 'cut' : 'cuts'}`;
+  const [cuts, take] = count === 1 ? ['1 cut', 'takes'] : [`${count} cuts`, 'take'];
   if (!carve.result) return `${cuts}, being worked out …`;
   const { stackG, leftG } = carve.result;
-  return `${cuts} take ${units.text(stackG - leftG, 'bowl')}, ${units.text(leftG, 'bowl')} stand`;
+  return `${cuts} ${take} ${units.text(stackG - leftG, 'bowl')}, ${units.text(leftG, 'bowl')} stand`;
 });
 </script>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onePile, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
+import { isBare, onePile, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
@@ -48,12 +48,12 @@ const pile = computed(() =>
 );
 const title = computed(() => {
   const n = tier.value.layers.length;
-  const gaps = tier.value.gaps.length;
+  const gaps = tier.value.gaps.filter((gap) => !isBare(gap)).length;
   const name = props.build.tiers.length > 1 ? `${tier.value.name}: ` : '';
   const layers = pile.value
     ? `${pile.value.name}, ${pile.value.count} on each other`
     : `${n} ${n === 1 ? 'layer' : 'layers'}`;
-  const fillings = gaps === 0 && pile.value ? '' : `, ${gaps} ${gaps === 1 ? 'filling' : 'fillings'}`; // prettier-ignore
+  const fillings = gaps === 0 && pile.value ? '' : `, ${gaps === 0 ? 'no' : gaps} ${gaps === 1 ? 'filling' : 'fillings'}`; // prettier-ignore
   return `${name}${layers}${fillings}: ${units.text(tierPlan.value.stack.finishedMm, 'size')} high`;
 });
 </script>

@@ -126,12 +126,14 @@ export function setLayerHeight(tier: Tier, index: number | null, heightMm: numbe
 
 /**
  * Sets one gap's thickness, or every gap's where `index` is null, at most the height of the cake. Layers that
- * lie on each other do so until their own gap is set.
+ * lie on each other do so until their own gap is set, or all of them do.
  */
 export function setGapHeight(tier: Tier, index: number | null, heightMm: number): void {
   const most = Math.min(cakeMm(tier), limits.gapMm.max);
+  const wasBare = tier.gaps.map(isBare);
+  const isLeft = (i: number): boolean => wasBare[i]! && wasBare.includes(false);
   tier.gaps.forEach((gap, i) => {
-    if (i === index || (index === null && !isBare(gap)))
+    if (i === index || (index === null && !isLeft(i)))
       gap.heightMm = Math.min(most, clamp(heightMm, limits.gapMm));
   });
 }

@@ -54,6 +54,21 @@ export const withInsets = (others: readonly OtherPlan[]): OtherPlan[] =>
 
 /** So many that lie on each other; what sets and what is not food is one body. */
 const lies = (row: OtherLayer): boolean => row.form !== 'mousse' && row.form !== 'foam';
+/** A pack of what is bought in place of it, until its label says how many (estimate). */
+const usualPack = 6;
+/** The row of the same layer, bought: no recipe, no oven, a pack to open. Its allergens are to be read off its label. */
+export const boughtInstead = (row: OtherLayer): OtherLayer => ({
+  ...row,
+  id: `bought-${row.id}`,
+  name: `${row.name}, bought`.slice(0, 80),
+  source: 'own',
+  form: 'bought',
+  spreadMm: 0,
+  ovenLoss: 0,
+  bake: null,
+  packCount: usualPack,
+  recipeId: null,
+});
 /** Spread or cut on a traced circle, and baked by itself. */
 const isTraced = (row: OtherLayer): boolean => row.form === 'crisp disc' || row.form === 'biscuit';
 const packsFor = (row: OtherLayer, count: number): number | null =>

@@ -6,16 +6,51 @@ import type { SectionPart } from './parts.ts';
 const points = 24;
 
 /** True for a wall that stands upright: what is in it is as wide everywhere. */
-const isUpright = ({ tin }: MouldShape): boolean =>
+export const isUpright = ({ tin }: MouldShape): boolean =>
   tin.flareMm === 0 && ['upright', 'ring'].includes(tin.form ?? 'upright');
+
+/** Half of its width at a height above its foot, and of its hole's, mm. */
+const halves = (shape: MouldShape, upMm: number): [outer: number, hole: number] => {
+  const outline = mouldOutlineAt(shape, upMm);
+  return [widthMm(outline) / 2, outline.kind === 'ring' ? outline.holeMm / 2 : 0];
+};
+const heightsOf = (fromMm: number, toMm: number): number[] =>
+  Array.from({ length: points + 1 }, (_, i) => fromMm + ((toMm - fromMm) * i) / points);
+
+/** What runs down a wall that leans or is round, so thick on it, on one side of the axis. */
+export const downWall = (
+  shape: MouldShape,
+  [fromMm, toMm]: [number, number],
+  thickMm: number,
+  coatMm: number,
+  side: 1 | -1,
+  base: number,
+): [number, number][] => {
+  const at = (upMm: number, out: number): [number, number] => [
+    side * (halves(shape, upMm)[0] + coatMm + out),
+    base + upMm,
+  ];
+  const up = heightsOf(fromMm, toMm);
+  return [...up.map((y) => at(y, 0)), ...up.reverse().map((y) => at(y, thickMm))];
+};
+
+/** What lies over a ring between two heights: left and right of its hole. */
+export function overRing(
+  shape: MouldShape,
+  [fromMm, toMm]: [number, number],
+  base: number,
+): [number, number][][] {
+  const up = heightsOf(fromMm, toMm);
+  const right = [
+    ...up.map((y): [number, number] => [halves(shape, y)[0], base + y]),
+    ...[...up].reverse().map((y): [number, number] => [halves(shape, y)[1], base + y]),
+  ];
+  return [right, right.map(([x, y]): [number, number] => [-x, y])];
+}
 
 /** The hole of a ring up to a height, as wide as its wall leaves it there, round the axis. */
 export function holeLines(shape: MouldShape, highMm: number, base: number): [number, number][][] {
-  const right = Array.from({ length: points + 1 }, (_, i): [number, number] => {
-    const y = (highMm * i) / points;
-    const outline = mouldOutlineAt(shape, y);
-    return [outline.kind === 'ring' ? outline.holeMm / 2 : 0, base + y];
-  });
+  const right = heightsOf(0, highMm).map((y): [number, number] => [halves(shape, y)[1], base + y]);
   return [[...right, ...[...right].reverse().map(([x, y]): [number, number] => [-x, y])]];
 }
 

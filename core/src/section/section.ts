@@ -17,7 +17,7 @@ import type { StackPlan } from '../stack/stack.ts';
 import { Known } from '../working/known.ts';
 import type { PartKind, Section, SectionPart } from './parts.ts';
 import { boxOfLines, carvedShapes, spanAt } from './carved-parts.ts';
-import { holeLines, withinWall } from './mould-parts.ts';
+import { downWall, holeLines, isUpright, overRing, withinWall } from './mould-parts.ts';
 import { pileStripes } from './pile-parts.ts';
 import { finishShapes, veilShape, type PipedTone } from './finish-parts.ts';
 
@@ -238,11 +238,28 @@ function finishParts(
     y0: base + y[0],
     y1: base + y[1],
   }));
-  // what runs over a rounded top lies on it
-  const half = widthMm(tier.outline) / 2;
-  return parts.flatMap((part) =>
-    part.kind === 'flood' ? withinWall([part], mould, base, half) : [part],
-  );
+  return mould && !isUpright(mould)
+    ? parts.map((part) => onWall(part, tier, mould, finished, base))
+    : parts;
+}
+
+/** What runs over the top of a shaped tier and down its side, as it lies on its wall. */
+function onWall(
+  part: SectionPart,
+  { outline }: Tier,
+  mould: MouldShape,
+  finished: Outline,
+  base: number,
+): SectionPart {
+  const up: [number, number] = [part.y0 - base, part.y1 - base];
+  if (part.kind === 'flood')
+    return outline.kind === 'ring'
+      ? { ...part, lines: overRing(mould, up, base) }
+      : withinWall([part], mould, base, widthMm(outline) / 2)[0]!;
+  if (part.kind !== 'drip') return part;
+  const coatMm = (widthMm(finished) - widthMm(outline)) / 2;
+  const lines = [downWall(mould, up, part.x1 - part.x0, coatMm, part.x0 < 0 ? -1 : 1, base)];
+  return { ...part, lines };
 }
 
 /** A hole is drawn so far over the coat round it, mm. */
@@ -385,7 +402,12 @@ function tierParts(
     add('hole', 'hole', 'hole of the ring', 'cream', [-hole, hole], [0, stack.finishedMm]);
     parts.at(-1)!.tone = 'paper';
     // no lid over it: the coat ends at its edge
-    if (mould) parts.at(-1)!.lines = holeLines(mould, stack.finishedMm + overHoleMm, base);
+    if (mould)
+      parts.at(-1)!.lines = holeLines(
+        mould,
+        stack.finishedMm + (coat && coat.topMm + coat.crumbMm > 0 ? overHoleMm : 0),
+        base,
+      );
   }
   return withinWall(parts, mould, base, half);
 }

@@ -1,4 +1,4 @@
-import { areaMm2, depthMm, widthMm, type Outline } from '../outline/outline.ts';
+import { areaMm2, depthMm, widthMm } from '../outline/outline.ts';
 import type { CarveStock } from '../carve/types.ts';
 import type { Body } from './body.ts';
 import { still } from './frame.ts';
@@ -23,39 +23,33 @@ function ball(
   return scope.hold(placed.intersect(scope.hold(slab.translate(0, 0, fromMm))));
 }
 
-/** A body whose outline changes with its height: slices from each outline to the next, less its hole. */
-function shaped(
-  lib: Library,
-  wall: NonNullable<CarveStock['wall']>,
-  segments: number,
-  scope: Scope,
-): Solid {
-  const slices = (outlineOf: (outline: Outline) => Outline, past: number): Solid =>
-    scope.hold(
-      lib.Manifold.union(
-        wall.slice(1).map(({ upMm, outline }, i) => {
-          const below = wall[i]!;
-          const [from, to] = [outlineOf(below.outline), outlineOf(outline)];
-          const flat = scope.hold(flatOf(lib, linesOf(from, segments)));
-          const low = i === 0 ? past : over;
-          const high = upMm - below.upMm + low + (i === wall.length - 2 ? past : 0);
-          const top: [number, number] = [widthMm(to) / widthMm(from), depthMm(to) / depthMm(from)];
-          return scope.hold(
-            scope.hold(flat.extrude(high, 0, 0, top)).translate(0, 0, below.upMm - low),
-          );
-        }),
-      ),
-    );
-  const hasHole = wall.some(({ outline }) => outline.kind === 'ring');
-  const round = (outline: Outline): Outline =>
-    outline.kind === 'ring' ? { kind: 'round', diameterMm: outline.diameterMm } : outline;
-  const body = slices(round, 0);
-  if (!hasHole) return body;
-  const hole = slices(
-    (outline) => ({ kind: 'round', diameterMm: outline.kind === 'ring' ? outline.holeMm : over }),
-    1,
-  );
-  return scope.hold(body.subtract(hole));
+type Wall = NonNullable<CarveStock['wall']>;
+
+/** A round body turned on its axis, with its hole where it has one. */
+function turned(lib: Library, wall: Wall, segments: number, scope: Scope): Solid {
+  const outer = wall.map(({ upMm, outline }): [number, number] => [widthMm(outline) / 2, upMm]);
+  const inner = wall.map(({ upMm, outline }): [number, number] => [
+    outline.kind === 'ring' ? outline.holeMm / 2 : 0,
+    upMm,
+  ]);
+  const profile = scope.hold(new lib.CrossSection([[...outer, ...inner.reverse()]], 'NonZero'));
+  return scope.hold(profile.revolve(segments));
+}
+
+/** A body whose outline changes with its height: turned where it is round, else slices from each outline to the next. */
+function shaped(lib: Library, wall: Wall, segments: number, scope: Scope): Solid {
+  if (wall.every(({ outline }) => outline.kind === 'round' || outline.kind === 'ring'))
+    return turned(lib, wall, segments, scope);
+  const slices = wall.slice(1).map(({ upMm, outline }, i) => {
+    const { upMm: fromMm, outline: below } = wall[i]!;
+    const flat = scope.hold(flatOf(lib, linesOf(below, segments)));
+    const top: [number, number] = [
+      widthMm(outline) / widthMm(below),
+      depthMm(outline) / depthMm(below),
+    ];
+    return scope.hold(scope.hold(flat.extrude(upMm - fromMm, 0, 0, top)).translate(0, 0, fromMm));
+  });
+  return scope.hold(lib.Manifold.union(slices));
 }
 
 /**

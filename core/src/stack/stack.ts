@@ -1,3 +1,4 @@
+import { isBare } from '../document/edit.ts';
 import type { Tier } from '../document/types.ts';
 import { thicknessOf } from '../coat/thickness.ts';
 import { areaMm2 } from '../outline/outline.ts';
@@ -88,7 +89,7 @@ export function planStack(
       'Height of the stack, before its coat',
       stackMm,
       'span',
-      `Dab, ${tier.layers.length} layers and ${tier.gaps.length} fillings as they settle, added up.`,
+      `Dab, ${tier.layers.length} layers and ${tier.gaps.filter((gap) => !isBare(gap)).length} fillings as they settle, added up.`,
       [
         given('dab under the first layer', dabMm, 'thickness'),
         given('layers', cakeMm, 'span'),

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { modelledForms, type Modelled, type Topping } from '@pyrgotect/core';
-import TintField from '../../colours/TintField.vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 
 /** What pieces are modelled to, which says what they weigh. */

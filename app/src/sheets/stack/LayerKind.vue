@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  boughtInstead,
   limits,
   newLayer,
   setBatterTint,
@@ -37,6 +38,12 @@ const kinds = computed(() => [
   },
   ...choices(pantry.pantry.others),
 ]);
+/** Bought in place of made: a row of its own, which stays to be chosen again. */
+async function buy(): Promise<void> {
+  const row = boughtInstead(other.value!.row);
+  if (!pantry.pantry.others.some(({ id }) => id === row.id)) await pantry.saveRow('others', row);
+  edit('Bought, not made', (draft) => void (draft.otherId = row.id));
+}
 const nothing = 'nothing';
 const betweens = computed(() => [
   { value: nothing, text: 'nothing between' },
@@ -116,6 +123,15 @@ const cake = computed((): number | null => {
         "
       />
     </template>
+    <button
+      v-if="other && other.row.recipeId !== null && other.row.form !== 'mousse'"
+      type="button"
+      class="key small"
+      title="A row of its own in the pantry, to be bought in packs: its label says what is in it"
+      @click="buy"
+    >
+      bought instead
+    </button>
     <template v-if="other?.isPile">
       {{ ' ' }}
       <QuantityField

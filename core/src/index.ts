@@ -241,6 +241,7 @@ export { toneOfPoured } from './section/finish-parts.ts';
 export * from './carve/types.ts';
 export type * from './carve/result.ts';
 export * from './carve/stock.ts';
+export { lieOn, topAt, type Lie, type Tops } from './carve/tops.ts';
 export { carvingKnown, type CarveAnswers, type TierCarve } from './carve/apply.ts';
 export * from './carve/sides.ts';
 export * from './carve/words.ts';

@@ -1,4 +1,5 @@
 import type { Phrase } from '../units/phrase.ts';
+import type { Tops } from './tops.ts';
 
 export type Vec3 = [x: number, y: number, z: number];
 /** Closed lines in mm; outer ones run counter-clockwise, holes clockwise. */
@@ -108,6 +109,8 @@ export interface CarveResult {
   front: Lines;
   side: Lines;
   plan: Lines;
+  /** How high it is where something can be set on it. */
+  tops: Tops;
   panels: Panel[];
   /** Does one sheet of cover drape over it. */
   drapes: boolean;

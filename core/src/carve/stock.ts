@@ -132,7 +132,7 @@ export const isCarved = (carving: Carving | null): carving is Carving =>
   carving !== null && carving.cuts.some((cut) => cut.on);
 
 /** Raised whenever the solids answer the same question otherwise: answers kept before are asked again. */
-const solidsVersion = 2;
+const solidsVersion = 3;
 
 /** Names a question by what is in it, so that its answer can be kept: 53 bits of a mixing hash. */
 export function carveKey(question: CarveQuestion): string {

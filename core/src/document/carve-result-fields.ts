@@ -23,6 +23,8 @@ import { carveMeasures, limits } from './limits.ts';
 
 const { measure, mostPoints, mostLines, mostPieces } = carveMeasures;
 const mostSteps = limits.cuts.max;
+/** Heights of a carved top at most: a grid of 64 by 64. */
+const mostTops = 4096;
 
 const isFigure = (value: unknown): boolean =>
   typeof value === 'number' && value >= measure.min && value <= measure.max;
@@ -134,6 +136,11 @@ const carveResult = record<CarveResult>({
   front: lines(),
   side: lines(),
   plan: lines(),
+  tops: record<CarveResult['tops']>({
+    count: size(),
+    stepMm: size(),
+    mm: list(orNull(size()), mostTops),
+  }).since(16),
   panels: list(
     record<CarveResult['panels'][number]>({
       name: oneOf(['top', 'front', 'right', 'back', 'left', 'underside']),

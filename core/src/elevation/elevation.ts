@@ -201,11 +201,11 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
       }
     }
     addPiped(plan, build, tier.id, from, high, add, toneOfSpread);
-    const foot = (fromAxisMm: number): number => to + flood - downAt(tierPlan.rim, fromAxisMm);
-    finish.toppings.forEach(({ topping, places, onSide }, i) => {
+    finish.toppings.forEach(({ topping, places, lies, onSide }, i) => {
       const look = toppingLook(topping, build.colours);
       const r = topping.acrossMm / 2;
-      const put = (id: string, x: number, y = 0): void =>
+      const foot = to + flood;
+      const put = (id: string, x: number, downMm: number): void =>
         add(
           tier.id,
           `topping/${i}/${id}`,
@@ -213,13 +213,14 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
           topping.name,
           look,
           [x - r, x + r],
-          [foot(Math.hypot(x, y)), foot(Math.hypot(x, y)) + topping.highMm],
+          [foot - downMm, foot - downMm + topping.highMm],
         );
-      if (topping.kind === 'heap') put('heap', 0);
+      if (topping.kind === 'heap') put('heap', 0, 0);
       const ring =
         topping.kind === 'wreath'
           ? grow(coarse(tierPlan.rim.outline), -(topping.insetMm + r))
           : null;
+      const downMm = ring ? downAt(tierPlan.rim, widthMm(ring) / 2) : 0;
       if (ring)
         add(
           tier.id,
@@ -228,7 +229,7 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
           topping.name,
           look,
           [-widthMm(ring) / 2 - r, widthMm(ring) / 2 + r],
-          [foot(widthMm(ring) / 2), foot(widthMm(ring) / 2) + topping.highMm],
+          [foot - downMm, foot - downMm + topping.highMm],
         );
       if (onSide) {
         for (const { i: k, x, facing } of sideSeen(tierPlan.finished, onSide.shares)) {
@@ -244,7 +245,8 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
         add(tier.id, `topping/${i}/ribbon`, 'band', topping.name, look, [-wide, wide], [foot, Math.min(to, foot + topping.acrossMm)]); // prettier-ignore
         return;
       }
-      for (const [k, place] of fromBehind(places).entries()) put(String(k), place.x, place.y);
+      const placed = places.map((place, k) => ({ ...place, downMm: lies[k]?.downMm ?? 0 }));
+      for (const [k, place] of fromBehind(placed).entries()) put(String(k), place.x, place.downMm);
     });
   });
   return {

@@ -237,6 +237,18 @@ export function warnOfToppings(
         }),
         phrase('Chill the top first, set each on a flat seat of chocolate, or on a stick.'),
       );
+    if (one.sliding > 0)
+      say(
+        'slope',
+        'mind',
+        phrase(
+          `{sliding} of {count} ${topping.name} lie on a slope of more than ${Math.round(one.steepestDegrees)}°, where they slide.`,
+          { sliding: [one.sliding, 'count'], count: [one.count, 'count'] },
+        ),
+        phrase(
+          'Move them to where it is flatter, hold each by a pick that is counted, or stick each on with something that sets firm.',
+        ),
+      );
     if (one.onSide?.hold.slides)
       say(
         'slides',

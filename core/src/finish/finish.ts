@@ -1,7 +1,9 @@
 import { pipingSpreadId } from '../document/edit.ts';
 import type { PipingJob, Tier } from '../document/types.ts';
 import { roomsOf } from '../coat/warm.ts';
+import { lieOn } from '../carve/tops.ts';
 import { mouldFaces } from '../mould/mould.ts';
+import { lieWithin } from '../mould/rim.ts';
 import { areaMm2, type Outline } from '../outline/outline.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Spread } from '../pantry/types.ts';
@@ -15,7 +17,7 @@ import { factorOf } from '../hand/corrections.ts';
 import { enterFinish } from './finish-figures.ts';
 import { planDrips, planPour, type DripPlan, type Side } from './drips.ts';
 import { borderTopMm, planPiping, type PlannedPiping } from './piping.ts';
-import { planToppings } from './toppings.ts';
+import { planToppings, type Top } from './toppings.ts';
 import { warnOfDrips, warnOfPiping, warnOfPour, warnOfToppings } from './finish-cautions.ts';
 
 /** The finish of a whole build: what is piped, and what is on each tier. */
@@ -124,6 +126,7 @@ function finishTier(
     {
       finished: plan.finished,
       rim: plan.rim.outline,
+      lieAt: lieOf(plan),
       above,
       spread: topSpread(tier, dripPlan, work),
       tempC: roomC,
@@ -147,6 +150,12 @@ function finishTier(
   warnOfToppings(tier, toppings, cautions);
   book.later((page) => enterFinish(tier, dripPlan, pourPlan, toppings, page));
   return finish;
+}
+
+/** How something lies on the top of a tier: as it was carved, or as its mould rounded it off. */
+function lieOf({ carve, rim }: BareTier): Top['lieAt'] {
+  const tops = carve?.result?.tops;
+  return tops ? (x, y) => lieOn(tops, x, y) : (x, y) => lieWithin(rim, Math.hypot(x, y));
 }
 
 /** What lies uppermost on a tier. */

@@ -1,3 +1,4 @@
+import type { Lie } from '../carve/tops.ts';
 import { colourOf } from '../colour/colour.ts';
 import { tintNote, type TintNote } from '../colour/tint-note.ts';
 import type { Topping } from '../document/finish-types.ts';
@@ -24,8 +25,9 @@ import {
 /** The top that toppings stand on. */
 export interface Top {
   finished: Outline;
-  /** Where the top ends. */
+  /** Where the top ends, and how something lies on it. */
   rim: Outline;
+  lieAt: (x: number, y: number) => Lie;
   /** The tier above, where there is one. */
   above: Outline | null;
   /** What they stand on, and how warm it is where the cake is shown. */
@@ -48,6 +50,9 @@ export interface ToppingPlan {
   pieceG: number;
   sinks: boolean;
   steepestDegrees: number;
+  /** How each lies on the top, and how many of them slide there; empty for what is on the side. */
+  lies: Lie[];
+  sliding: number;
   tray: TrayPlan | null;
   /** Heights of the places on the side above its foot, mm, and each one's share of the rim; null for what is on the top. */
   onSide: { upsMm: number[]; shares: number[]; hold: SideHold } | null;
@@ -151,6 +156,7 @@ export function planToppings(
             taken: top.above,
           })
         : []);
+    const lies = onSide ? [] : places.map(({ x, y }) => top.lieAt(x, y));
     const count = topping.kind === 'pieces' ? places.length : 1;
     const piece = {
       massG: pieceOf(topping),
@@ -160,6 +166,7 @@ export function planToppings(
     const seat = side?.dabSpreadId ? top.spreadOf(side.dabSpreadId) : null;
     const stuck =
       topping.pick !== 'none' || topping.kind !== 'pieces' || top.spread === null || side !== null;
+    const steepest = top.spread ? steepestDegrees(piece, top.spread, top.tempC) : 90;
     return {
       topping,
       asked,
@@ -168,7 +175,9 @@ export function planToppings(
       massG,
       pieceG: piece.massG,
       sinks: !stuck && sinks(piece, top.spread!, top.tempC),
-      steepestDegrees: top.spread ? steepestDegrees(piece, top.spread, top.tempC) : 90,
+      steepestDegrees: steepest,
+      lies,
+      sliding: stuck ? 0 : lies.filter(({ slopeDeg }) => slopeDeg > steepest).length,
       onSide: onSide && {
         upsMm: onSide.map(({ upMm }) => upMm),
         shares: onSide.map(({ share }) => share),

@@ -1,3 +1,4 @@
+import type { Lie } from '../carve/tops.ts';
 import { grow, widthMm, type Outline } from '../outline/outline.ts';
 import { mouldOutlineAt, mouldWidest, type MouldShape } from './mould.ts';
 
@@ -14,6 +15,8 @@ export interface Rim {
   wall: { halfMm: number; downMm: number }[];
 }
 
+/** A rounded top ends where its wall is so steep. */
+const rimDeg = 45;
 /** The wall is looked at so often, mm. */
 const stepMm = 1;
 
@@ -47,8 +50,14 @@ export function rimOf(
     : { outline: finished, downMm: 0, wall: [] };
 }
 
-/** How far under the highest place of a top something lies, so far from the axis, mm. */
-export function downAt({ wall, downMm }: Rim, fromAxisMm: number): number {
-  const at = wall.find(({ halfMm }) => halfMm >= fromAxisMm);
-  return at ? at.downMm : downMm;
+/** How something lies so far from the axis of a rounded top. */
+export function lieWithin({ wall, downMm }: Rim, fromAxisMm: number): Lie {
+  const i = wall.findIndex(({ halfMm }) => halfMm >= fromAxisMm);
+  const [above, at] = [wall[i - 1], wall[i]];
+  if (!at) return { downMm, slopeDeg: downMm > 0 ? rimDeg : 0 };
+  const run = above ? at.halfMm - above.halfMm : Infinity;
+  return { downMm: at.downMm, slopeDeg: (Math.atan2(stepMm, run) * 180) / Math.PI };
 }
+
+/** How far under the highest place of a top something lies, so far from the axis, mm. */
+export const downAt = (rim: Rim, fromAxisMm: number): number => lieWithin(rim, fromAxisMm).downMm;

@@ -169,10 +169,15 @@ export function finishShapes(
     });
   });
   finish.toppings.forEach((one, i) => {
-    const { topping, places, onSide } = one;
+    const { topping, places, lies, onSide } = one;
     const { acrossMm, highMm } = topping;
-    const add = (id: string, x: number, across: number): void => {
-      const foot = heightMm + floodMm - downAt(rim, Math.abs(x));
+    const add = (
+      id: string,
+      x: number,
+      across: number,
+      downMm = downAt(rim, Math.abs(x)),
+    ): void => {
+      const foot = heightMm + floodMm - downMm;
       shapes.push({
         id: `topping/${i}/${id}`,
         kind: 'topping',
@@ -196,7 +201,7 @@ export function finishShapes(
     }
     if (topping.kind === 'pieces')
       places.forEach((place, k) => {
-        if (Math.abs(place.y) <= acrossMm / 2) add(String(k), place.x, acrossMm);
+        if (Math.abs(place.y) <= acrossMm / 2) add(String(k), place.x, acrossMm, lies[k]?.downMm);
       });
   });
   return shapes;

@@ -18,6 +18,7 @@ import {
 } from './measure.ts';
 import { seenMm2, surfaceOf, type Surface } from './mesh.ts';
 import { lookingUp, panelsOf, undercutShare } from './panels.ts';
+import { topsOf } from './tops.ts';
 
 /** Up to this share of undercut a sheet is eased round by hand; a tall narrow shape tears all the same. */
 const drapeUndercut = 0.02;
@@ -92,6 +93,7 @@ export function carveAnswer(carver: Carver, question: CarveQuestion): CarveResul
       front: shadow(whole, 'front', scope),
       side: shadow(whole, 'side', scope),
       plan,
+      tops: topsOf(surface),
       panels: panelsOf(surface),
       drapes:
         undercutShare(surface) <= drapeUndercut &&

@@ -193,6 +193,8 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
       <b>{{ text(plan.massG, 'small') }}</b><template v-if="isPieces">
         for {{ plan.count }}</template
       ><template v-if="plan.sinks">, <b class="mind">too heavy for the soft top</b></template
+      ><template v-if="plan.sliding > 0"
+        >, <b class="mind">{{ plan.sliding }} on too steep a slope</b></template
       ><template v-if="plan.seatG > 0">, on {{ text(plan.seatG, 'small') }} of seats</template
       ><template v-if="plan.onSide?.hold.slides"
         >, <b class="mind">too heavy for so small a foot on an upright side</b></template

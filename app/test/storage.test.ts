@@ -1,5 +1,5 @@
-import { newBuild, setGapHeight, setLayerHeight, type Build } from '@pyrgotect/core';
-import { create, type Patches } from 'mutative';
+import { mergeBuilds, newBuild, setGapHeight, setLayerHeight, type Build } from '@pyrgotect/core';
+import { create } from 'mutative';
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
   keptRevisions,
@@ -9,7 +9,6 @@ import {
   revisionsOf,
   saveBuild,
 } from '../src/storage/builds.ts';
-import { mergeEdits } from '../src/storage/merge-edits.ts';
 import { Database } from '../src/storage/database.ts';
 
 let db: Database;
@@ -18,10 +17,10 @@ beforeEach(() => {
   db = new Database(`test-${n++}`);
 });
 const fresh = (): Build => newBuild('cake', 'Cake', '2027-05-03T09:30:00Z');
-const edited = (build: Build, change: (draft: Build) => void): [Build, Patches] => {
-  const [next, patches] = create(build, change, { enablePatches: true });
-  return [next, patches];
-};
+const edited = (build: Build, change: (draft: Build) => void): Build => create(build, change);
+/** What was made of a fresh cake, saved over whatever is there by now. */
+const saveOver = (mine: Build, revision: number, label: string) =>
+  saveBuild(mine, revision, (onto) => mergeBuilds(fresh(), onto, mine)?.value ?? null, label, db);
 const stored = async (): Promise<Build> => (await db.builds.get('cake'))!.build;
 
 describe('saving a build', () => {
@@ -36,9 +35,8 @@ describe('saving a build', () => {
     let build = fresh();
     await saveBuild(build, 0, mergesNothing, 'New', db);
     for (let i = 1; i <= keptRevisions + 10; i++) {
-      const [next, patches] = edited(build, (d) => void (d.name = `Cake ${i}`));
-      build = next;
-      await saveBuild(build, i, (onto) => mergeEdits(onto, [patches]), `Edit ${i}`, db);
+      build = edited(build, (d) => void (d.name = `Cake ${i}`));
+      await saveOver(build, i, `Edit ${i}`);
     }
     const revisions = await revisionsOf('cake', db);
     expect(revisions).toHaveLength(keptRevisions);
@@ -47,36 +45,32 @@ describe('saving a build', () => {
 
   it('puts an edit on top of what another window saved meanwhile', async () => {
     await saveBuild(fresh(), 0, mergesNothing, 'New', db);
-    const [mine, myPatches] = edited(fresh(), (d) => setLayerHeight(d.tiers[0]!, 0, 31));
-    const [theirs, theirPatches] = edited(fresh(), (d) => setGapHeight(d.tiers[0]!, 1, 9));
-    await saveBuild(theirs, 1, (onto) => mergeEdits(onto, [theirPatches]), 'Theirs', db);
-    const result = await saveBuild(mine, 1, (onto) => mergeEdits(onto, [myPatches]), 'Mine', db);
+    const mine = edited(fresh(), (d) => setLayerHeight(d.tiers[0]!, 0, 31));
+    const theirs = edited(fresh(), (d) => setGapHeight(d.tiers[0]!, 1, 9));
+    await saveOver(theirs, 1, 'Theirs');
+    const result = await saveOver(mine, 1, 'Mine');
     expect(result).toMatchObject({ kind: 'saved', rebased: true });
     expect((await stored()).tiers[0]!.layers[0]!.heightMm).toBe(31);
     expect((await stored()).tiers[0]!.gaps[1]!.heightMm).toBe(9);
   });
 
-  it('writes nothing when the edit no longer fits, and says so', async () => {
+  it('writes nothing where the two do not go together, and gives back what is there', async () => {
     await saveBuild(fresh(), 0, mergesNothing, 'New', db);
-    const [theirs, theirPatches] = edited(fresh(), (d) => {
-      d.tiers[0]!.layers.length = 1;
-      d.tiers[0]!.gaps.length = 0;
-    });
-    await saveBuild(theirs, 1, (onto) => mergeEdits(onto, [theirPatches]), 'Theirs', db);
-    const [mine, myPatches] = edited(fresh(), (d) => setGapHeight(d.tiers[0]!, 2, 9));
-    const result = await saveBuild(mine, 1, (onto) => mergeEdits(onto, [myPatches]), 'Mine', db);
-    expect(result.kind).toBe('conflict');
-    expect((await stored()).tiers[0]!.layers).toHaveLength(1);
+    await saveOver(
+      edited(fresh(), (d) => void (d.name = 'Theirs')),
+      1,
+      'Theirs',
+    );
+    const result = await saveBuild(fresh(), 1, mergesNothing, 'Mine', db);
+    expect(result).toMatchObject({ kind: 'conflict', stored: { build: { name: 'Theirs' } } });
     expect((await revisionsOf('cake', db))[0]!.label).toBe('Theirs');
   });
 
   it('does not bring back a build that was removed', async () => {
     await saveBuild(fresh(), 0, mergesNothing, 'New', db);
     await removeBuild('cake', db);
-    const [next, patches] = edited(fresh(), (d) => void (d.name = 'Ghost'));
-    expect((await saveBuild(next, 1, (onto) => mergeEdits(onto, [patches]), 'Edit', db)).kind).toBe(
-      'gone',
-    );
+    const ghost = edited(fresh(), (d) => void (d.name = 'Ghost'));
+    expect((await saveOver(ghost, 1, 'Edit')).kind).toBe('gone');
     expect(await db.builds.count()).toBe(0);
   });
 

@@ -44,6 +44,8 @@ export { atDate } from './document/dates.ts';
 export * from './tins/choose.ts';
 export * from './document/field-words.ts';
 export * from './document/schema.ts';
+export * from './document/three-way.ts';
+export * from './document/merge-builds.ts';
 export * from './document/create.ts';
 export * from './document/edit.ts';
 export * from './document/deck-key.ts';

@@ -1,6 +1,7 @@
 /** Word between tabs that something was saved. */
 export type Word =
   | { kind: 'build'; id: string; revision: number }
+  | { kind: 'removed'; id: string }
   | { kind: 'shelf' }
   | { kind: 'pantry' }
   | { kind: 'hand' }

@@ -1,5 +1,6 @@
 import {
   correctionsFor,
+  mergeBuilds,
   planBuild,
   planCake,
   planMaking,
@@ -9,12 +10,11 @@ import {
   type MakingPlan,
   type Plan,
 } from '@pyrgotect/core';
-import { apply, create, type Patches } from 'mutative';
+import { create } from 'mutative';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { whenIdle } from './when-idle.ts';
-import { saveBuild } from '../storage/builds.ts';
-import { mergeEdits } from '../storage/merge-edits.ts';
+import { plain, restoreBuild, saveBuild } from '../storage/builds.ts';
 import { listen, tell } from '../storage/channel.ts';
 import { database } from '../storage/database.ts';
 import { useCarvings } from './carvings.ts';
@@ -25,10 +25,21 @@ interface Edit {
   label: string;
   /** Edits that follow each other with the same key become one undo step. */
   merge: string | null;
-  forward: Patches[];
-  backward: Patches[];
+  before: Build;
+  after: Build;
+}
+/** What another window changed as well as this one: what both began with, and what each made of it. */
+export interface Clash {
+  before: Build;
+  theirs: Build;
+  mine: Build;
+  /** Both put together, mine where they meet, and where that was. */
+  merged: Build;
+  places: string[];
 }
 
+/** What could not be saved is tried again after so long, ms. */
+const retryMs = 3000;
 /** How long a drag has to pause before it is saved, ms. */
 export const saveAfterMs = 120;
 
@@ -40,7 +51,8 @@ export const useBuild = defineStore('build', () => {
   const build = shallowRef<Build | null>(null);
   const missing = ref(false);
   const selected = ref<string | null>(null);
-  const saveState = ref<'saved' | 'saving' | 'failed'>('saved');
+  const saveState = ref<'saved' | 'saving' | 'failed' | 'gone'>('saved');
+  const clash = shallowRef<Clash | null>(null);
   const notice = ref<string | null>(null);
   const undoStack = shallowRef<Edit[]>([]);
   const redoStack = shallowRef<Edit[]>([]);
@@ -77,7 +89,11 @@ export const useBuild = defineStore('build', () => {
   );
 
   let revision = 0;
-  let unsaved: Patches[] = [];
+  /** What is stored at that revision, as far as is known here. */
+  let base: Build | null = null;
+  let unsaved = false;
+  /** Cakes that were left while they could not be saved: they are tried again until they are. */
+  const stranded = new Map<string, { build: Build; base: Build; revision: number }>();
   let lastLabel = '';
   let timer: ReturnType<typeof setTimeout> | null = null;
   let running: Promise<boolean> | null = null;
@@ -89,28 +105,45 @@ export const useBuild = defineStore('build', () => {
     await flush();
     // an edit without a key closes the previous undo step
     merging = false;
+    if (unsaved && build.value && base && build.value.id !== id) {
+      stranded.set(build.value.id, { build: build.value, base, revision });
+      setTimeout(() => void saveStranded(), retryMs);
+    }
     if (build.value?.id !== id) {
       build.value = null;
       making.value = null;
       selected.value = null;
     }
     await hand.ready();
+    const left = stranded.get(id);
+    if (left) {
+      stranded.delete(id);
+      ({ base, revision } = left);
+      build.value = left.build;
+      missing.value = false;
+      unsaved = true;
+      return flush();
+    }
     const stored = await database.builds.get(id);
     missing.value = !stored;
     if (!stored) return;
     if (build.value?.id === id && revision === stored.revision) return;
     revision = stored.revision;
+    base = stored.build;
     build.value = stored.build;
     learntFrom = stored.build.bench.notes;
     undoStack.value = [];
     redoStack.value = [];
+    clash.value = null;
+    unsaved = false;
     saveState.value = 'saved';
   }
 
   /** Only what goes on, such as a drag, waits for more of its kind before it is saved. */
-  function take(patches: Patches, label: string, goesOn = false): void {
-    unsaved.push(patches);
+  function take(label: string, goesOn = false): void {
+    unsaved = true;
     lastLabel = label;
+    if (saveState.value === 'gone') return;
     saveState.value = 'saving';
     if (goesOn) timer ??= setTimeout(() => void flush(), saveAfterMs);
     else void flush();
@@ -122,48 +155,58 @@ export const useBuild = defineStore('build', () => {
    */
   function edit(label: string, recipe: (draft: Build) => void, merge: string | null = null): void {
     if (!build.value) return;
-    const [next, forward, backward] = create(build.value, recipe, { enablePatches: true });
-    if (forward.length === 0) return;
+    const before = build.value;
+    const [after, changes] = create(before, recipe, { enablePatches: true });
+    if (changes.length === 0) return;
     const last = undoStack.value.at(-1);
     const joins = merge !== null && merging && last?.merge === merge;
-    if (joins) {
-      last.forward.push(forward);
-      last.backward.unshift(backward);
-    } else
-      undoStack.value = [
-        ...undoStack.value.slice(-199),
-        { label, merge, forward: [forward], backward: [backward] },
-      ];
+    undoStack.value = joins
+      ? [...undoStack.value.slice(0, -1), { ...last, after }]
+      : [...undoStack.value.slice(-199), { label, merge, before, after }];
     redoStack.value = [];
     merging = true;
-    build.value = next;
-    take(forward, label, merge !== null);
+    build.value = after;
+    take(label, merge !== null);
   }
   /** Ends a run of edits that would otherwise be undone as one. */
   function endRun(): void {
     merging = false;
   }
 
-  function replay(patches: Patches[], label: string): void {
+  /** Goes from one state of an edit to the other, whatever another window did beside it since. */
+  function go(from: Build, to: Build, label: string): void {
     merging = false;
-    for (const each of patches) {
-      build.value = apply(build.value!, each);
-      take(each, label);
+    const now = build.value!;
+    const next = now === from ? to : mergeBuilds(from, now, to)?.value;
+    if (!next) {
+      notice.value = 'This cannot be taken back any more: another window changed what it rests on.';
+      return;
     }
+    build.value = next;
+    take(label);
   }
   function undo(): void {
     const last = undoStack.value.at(-1);
     if (!last || !build.value) return;
     undoStack.value = undoStack.value.slice(0, -1);
     redoStack.value = [...redoStack.value, last];
-    replay(last.backward, `Undo: ${last.label}`);
+    go(last.after, last.before, `Undo: ${last.label}`);
   }
   function redo(): void {
     const last = redoStack.value.at(-1);
     if (!last || !build.value) return;
     redoStack.value = redoStack.value.slice(0, -1);
     undoStack.value = [...undoStack.value, last];
-    replay(last.forward, last.label);
+    go(last.before, last.after, last.label);
+  }
+  /** Takes what the other window made of the things that both changed; an edit like any other. */
+  function takeTheirs(): void {
+    const met = clash.value;
+    clash.value = null;
+    if (!met || !build.value) return;
+    const theirs = mergeBuilds(met.before, met.theirs, met.mine, 'theirs')?.value;
+    const next = theirs && mergeBuilds(met.merged, build.value, theirs)?.value;
+    if (next) edit('What the other window had', (draft) => void Object.assign(draft, plain(next)));
   }
 
   /** Writes what is not yet saved. Safe to call at any time; one write at a time, and done when all is kept. */
@@ -172,7 +215,7 @@ export const useBuild = defineStore('build', () => {
     timer = null;
     for (;;) {
       if (!running) {
-        if (unsaved.length === 0 || !build.value) return;
+        if (!unsaved || !build.value || saveState.value === 'gone') return;
         running = write().finally(() => (running = null));
       }
       // what failed is tried again later
@@ -182,61 +225,110 @@ export const useBuild = defineStore('build', () => {
 
   /** @returns false where it could not be written */
   async function write(): Promise<boolean> {
-    const edits = unsaved;
-    unsaved = [];
-    const from = build.value!;
+    const mine = build.value!;
+    const before = base!;
+    let theirs: Build | null = null;
+    unsaved = false;
     try {
-      const result = await saveBuild(from, revision, (onto) => mergeEdits(onto, edits), lastLabel);
+      const result = await saveBuild(
+        mine,
+        revision,
+        (stored) => {
+          theirs = stored;
+          return plain(mergeBuilds(before, stored, mine)?.value ?? mine);
+        },
+        lastLabel,
+      );
       if (result.kind === 'gone') {
-        missing.value = true;
-        return true;
+        unsaved = true;
+        saveState.value = 'gone';
+        return false;
       }
       revision = result.stored.revision;
-      if (result.kind === 'conflict') {
-        adopt(result.stored.build);
-        notice.value =
-          'Another window changed the same part. Its version is shown; your last edit was not kept.';
-      } else if (result.rebased) adopt(result.stored.build);
-      if (unsaved.length === 0) saveState.value = 'saved';
-      tell({ kind: 'build', id: from.id, revision });
-      if (from.bench.notes !== learntFrom) {
-        learntFrom = from.bench.notes;
+      base = theirs ? result.stored.build : mine;
+      if (theirs) meet(before, theirs, mine, result.stored.build);
+      if (!unsaved) saveState.value = 'saved';
+      tell({ kind: 'build', id: mine.id, revision });
+      if (mine.bench.notes !== learntFrom) {
+        learntFrom = mine.bench.notes;
         void hand.load();
       }
       return true;
     } catch (error) {
-      unsaved = [...edits, ...unsaved];
+      unsaved = true;
       saveState.value = 'failed';
-      notice.value = `Not saved: ${error instanceof Error ? error.message : String(error)}. Export the build to keep it.`;
-      timer ??= setTimeout(() => void flush(), 3000);
+      notice.value = `Not saved: ${error instanceof Error ? error.message : String(error)}. It is tried again; a file keeps it meanwhile.`;
+      timer ??= setTimeout(() => void flush(), retryMs);
       return false;
     }
   }
 
-  /** Shows what another window saved, with edits made here since put on top. */
-  function adopt(stored: Build): void {
-    let next = stored;
-    try {
-      for (const patches of unsaved) next = apply(next, patches);
-    } catch {
-      unsaved = [];
-    }
-    build.value = next;
-    undoStack.value = [];
-    redoStack.value = [];
+  /** Saves what was left unsaved when another cake was opened. */
+  async function saveStranded(): Promise<void> {
+    for (const [id, { build: mine, base: before, revision: at }] of stranded)
+      try {
+        await saveBuild(
+          mine,
+          at,
+          (stored) => plain(mergeBuilds(before, stored, mine)?.value ?? mine),
+          lastLabel,
+        );
+        stranded.delete(id);
+        tell({ kind: 'shelf' });
+      } catch {
+        setTimeout(() => void saveStranded(), retryMs);
+        return;
+      }
+  }
+
+  /** Shows both put together, with what was typed here since on top, and says where the two met. */
+  function meet(before: Build, theirs: Build, mine: Build, stored: Build): void {
+    build.value =
+      build.value === mine
+        ? stored
+        : (mergeBuilds(mine, stored, build.value!)?.value ?? build.value);
+    const merged = mergeBuilds(before, theirs, mine);
+    if (!merged)
+      notice.value =
+        'Another window changed this cake in a way that does not go together with yours. Yours stands; its version is among the earlier ones.';
+    else if (merged.clashes.length > 0)
+      clash.value = { before, theirs, mine, merged: stored, places: merged.clashes };
+  }
+
+  /** Puts a cake that was taken off in another window back on the shelf, with what was typed since. */
+  async function putBack(): Promise<void> {
+    if (!base || !build.value) return;
+    await restoreBuild({ id: base.id, revision, build: plain(base) });
+    saveState.value = 'saving';
+    tell({ kind: 'build', id: base.id, revision });
+    tell({ kind: 'shelf' });
+    if (unsaved) await flush();
+    else saveState.value = 'saved';
   }
 
   listen((word) => {
-    if (word.kind !== 'build' || word.id !== build.value?.id || word.revision <= revision) return;
+    if (word.kind === 'removed' && word.id === build.value?.id) saveState.value = 'gone';
+    if (word.kind !== 'build' || word.id !== build.value?.id) return;
+    if (saveState.value === 'gone') {
+      // it is back, and what was typed here since comes on top
+      saveState.value = unsaved ? 'saving' : 'saved';
+      if (unsaved) return void flush();
+    }
+    if (word.revision <= revision) return;
     // with edits under way the save will merge them
-    if (unsaved.length > 0 || running) return;
+    if (unsaved || running) return;
     void database.builds.get(word.id).then((stored) => {
-      if (!stored || stored.id !== build.value?.id || unsaved.length > 0) return;
+      if (!stored || stored.id !== build.value?.id || unsaved || running) return;
       revision = stored.revision;
-      adopt(stored.build);
+      base = stored.build;
+      build.value = stored.build;
     });
   });
 
+  // what could not be kept is not left without a word
+  window.addEventListener('beforeunload', (event) => {
+    if (saveState.value === 'failed' || stranded.size > 0) event.preventDefault();
+  });
   // a page that is left, put away or closed takes nothing with it
   window.addEventListener('pagehide', () => void flush());
   document.addEventListener('visibilitychange', () => {
@@ -254,6 +346,7 @@ export const useBuild = defineStore('build', () => {
     selected,
     saveState,
     notice,
+    clash,
     undoStack,
     redoStack,
     open,
@@ -261,6 +354,8 @@ export const useBuild = defineStore('build', () => {
     endRun,
     undo,
     redo,
+    takeTheirs,
+    putBack,
     flush,
   };
 });

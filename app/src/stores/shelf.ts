@@ -70,26 +70,31 @@ export const useShelf = defineStore('shelf', () => {
   }
   async function remove(id: string): Promise<StoredBuild | null> {
     const stored = await removeBuild(id);
+    tell({ kind: 'removed', id });
     await changed();
     return stored;
   }
   async function restore(stored: StoredBuild): Promise<void> {
     await restoreBuild(stored);
+    tell({ kind: 'build', id: stored.id, revision: stored.revision });
     await changed();
   }
   async function exportText(id: string): Promise<{ name: string; text: string } | null> {
     const stored = await database.builds.get(id);
-    if (!stored) return null;
-    const name = stored.build.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'cake';
+    return stored ? fileOf(stored.build) : null;
+  }
+  /** A build as a file, stored or not. */
+  async function fileOf(build: Build): Promise<{ name: string; text: string }> {
+    const name = build.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'cake';
     const { correctionsFor, planShape, writeBuildFile } = await import('../shelf/files.ts');
     const { pantry } = usePantry();
     const carvings = useCarvings();
     const hand = useHand();
     await hand.ready();
-    const corrections = correctionsFor(stored.build, hand.corrections);
-    const { tiers } = planShape(stored.build, pantry, carvings.answerTo, corrections);
+    const corrections = correctionsFor(build, hand.corrections);
+    const { tiers } = planShape(build, pantry, carvings.answerTo, corrections);
     const known = tiers.flatMap(({ carve }) => (carve?.result?.coat.exact ? [carve.result] : []));
-    return { name: `${name}.json`, text: writeBuildFile(stored.build, pantry, known) };
+    return { name: `${name}.json`, text: writeBuildFile(build, pantry, known) };
   }
   /** Takes a build file in. Nothing changes unless all of it is good. */
   async function importText(text: string): Promise<{ build: Build } | { problems: FileProblem[] }> {
@@ -143,6 +148,7 @@ export const useShelf = defineStore('shelf', () => {
     remove,
     restore,
     exportText,
+    fileOf,
     importText,
     seedDemo,
   };

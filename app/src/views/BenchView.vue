@@ -17,6 +17,7 @@ import { useStockLedger } from '../bench/useStockLedger.ts';
 import WorkingDialog from '../figures/WorkingDialog.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
 import { clock } from '../parts/when.ts';
+import SaveNotices from '../parts/SaveNotices.vue';
 import SectionThumb from '../section/SectionThumb.vue';
 import { useBuild } from '../stores/build.ts';
 import { useDay } from '../stores/day.ts';
@@ -217,12 +218,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
       @reopen="bench.reopen"
     />
     <WorkingDialog />
-    <v-snackbar
-      :model-value="store.notice !== null"
-      :timeout="12000"
-      @update:model-value="store.notice = null"
-      >{{ store.notice }}</v-snackbar
-    >
+    <SaveNotices />
   </div>
   <main v-else-if="store.missing" class="gone">
     <h1>This cake is not on the shelf</h1>

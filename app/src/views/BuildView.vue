@@ -14,6 +14,7 @@ import { stageOf } from '../parts/part-edits.ts';
 import { isStage, type SheetStage } from '../parts/stages.ts';
 import TallyBar from '../parts/TallyBar.vue';
 import { servedText } from '../parts/when.ts';
+import SaveNotices from '../parts/SaveNotices.vue';
 import SectionDrawing from '../section/SectionDrawing.vue';
 import BakeSheet from '../sheets/BakeSheet.vue';
 import BriefSheet from '../sheets/BriefSheet.vue';
@@ -135,7 +136,10 @@ useEventListener('keydown', (event: KeyboardEvent) =>
   }),
 );
 const saveText = computed(
-  () => ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved' })[store.saveState],
+  () =>
+    ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved', gone: 'Taken off' })[
+      store.saveState
+    ],
 );
 </script>
 
@@ -284,13 +288,7 @@ const saveText = computed(
       @bench="toBench"
       @print="toPrint"
     />
-    <v-snackbar
-      :model-value="store.notice !== null"
-      :timeout="12000"
-      @update:model-value="store.notice = null"
-    >
-      {{ store.notice }}
-    </v-snackbar>
+    <SaveNotices />
   </div>
   <main v-else-if="store.missing" class="lost">
     <BrandMark />

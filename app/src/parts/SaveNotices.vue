@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { fieldWords } from '@pyrgotect/core';
+import { computed } from 'vue';
+import { useBuild } from '../stores/build.ts';
+import { useShelf } from '../stores/shelf.ts';
+import { download } from './download.ts';
+
+/** What is to be known of saving: what failed, what another window changed or took off, and what can be done. */
+const store = useBuild();
+const shelf = useShelf();
+const most = 3;
+const places = computed(() => {
+  const words = (store.clash?.places ?? []).map((place) => fieldWords(place));
+  const more = words.length - most;
+  return words.slice(0, most).join('; ') + (more > 0 ? `; ${more} more` : '');
+});
+async function toFile(): Promise<void> {
+  if (!store.build) return;
+  const { name, text } = await shelf.fileOf(store.build);
+  download(name, text);
+}
+</script>
+
+<template>
+  <v-snackbar :model-value="store.saveState === 'gone'" :timeout="-1" data-test="gone">
+    This cake was taken off the shelf in another window. What you type here is not kept.
+    <template #actions>
+      <v-btn data-test="put-back" @click="store.putBack">Put it back</v-btn>
+      <v-btn to="/">To the shelf</v-btn>
+    </template>
+  </v-snackbar>
+  <v-snackbar
+    :model-value="store.clash !== null"
+    :timeout="-1"
+    data-test="clash"
+    @update:model-value="store.clash = null"
+  >
+    Another window changed the same as you: {{ places }}. Yours stands.
+    <template #actions>
+      <v-btn data-test="take-theirs" @click="store.takeTheirs">Take the other</v-btn>
+      <v-btn @click="store.clash = null">Keep mine</v-btn>
+    </template>
+  </v-snackbar>
+  <v-snackbar
+    :model-value="store.notice !== null"
+    :timeout="store.saveState === 'failed' ? -1 : 12000"
+    data-test="notice"
+    @update:model-value="store.notice = null"
+  >
+    {{ store.notice }}
+    <template v-if="store.saveState === 'failed'" #actions>
+      <v-btn data-test="to-file" @click="toFile">Save it to a file</v-btn>
+    </template>
+  </v-snackbar>
+</template>

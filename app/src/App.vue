@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref, watchEffect } from 'vue';
+import FaultNotice from './parts/FaultNotice.vue';
 import HatchDefs from './section/HatchDefs.vue';
 import { useCarvings } from './stores/carvings.ts';
 import { usePantry } from './stores/pantry.ts';
@@ -39,6 +40,7 @@ onMounted(async () => {
       browsing, or allow this page to store data, and load it again.
     </p>
     <router-view v-if="ready" />
+    <FaultNotice />
   </v-app>
 </template>
 

@@ -5,6 +5,7 @@ import { cspHead } from './plugins/csp-head.ts';
 import { vuetify } from './plugins/vuetify.ts';
 import { router } from './router.ts';
 import { fetchCardEarly } from './shelf/card.ts';
+import { report, watchFaults } from './stores/faults.ts';
 import { usePalette } from './styles/scheme.ts';
 import './styles/fonts.css';
 import './styles/theme.css';
@@ -14,12 +15,10 @@ usePalette();
 fetchCardEarly();
 if (import.meta.env.DEV)
   void import('@pyrgotect/core').then(({ freezeDocuments }) => freezeDocuments());
-createApp(App)
-  .provide('usehead', cspHead())
-  .use(createPinia())
-  .use(router)
-  .use(vuetify)
-  .mount('#app');
+watchFaults();
+const app = createApp(App);
+app.config.errorHandler = report;
+app.provide('usehead', cspHead()).use(createPinia()).use(router).use(vuetify).mount('#app');
 
 // after an update the old parts may be gone from the server: load the page anew
 window.addEventListener('vite:preloadError', () => window.location.reload());

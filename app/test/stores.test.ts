@@ -52,6 +52,20 @@ describe('the pantry', () => {
     expect(await database.pantry.count()).toBe(0);
     expect(await database.settings.get('kitchen')).toBeUndefined();
   });
+
+  it('keeps two fields of a row that two windows changed, and two of the kitchen', async () => {
+    const pantry = usePantry();
+    await pantry.saveRow('sponges', { ...sponge(), rise: 1.4 });
+    const mine = { ...sponge(), minSliceMm: 13 };
+    // another window, of which this one has not heard yet
+    await database.pantry.put({ key: 'sponges/butter', table: 'sponges', row: { ...sponge(), rise: 1.55 }, removed: false }); // prettier-ignore
+    await pantry.saveRow('sponges', mine);
+    expect(sponge()).toMatchObject({ rise: 1.55, minSliceMm: 13 });
+    const kitchen = { ...pantry.pantry.kitchen };
+    await database.settings.put({ key: 'kitchen', value: { ...kitchen, roomC: 25 } });
+    await pantry.saveKitchen({ ...kitchen, fridgeC: 5 });
+    expect(pantry.pantry.kitchen).toMatchObject({ roomC: 25, fridgeC: 5 });
+  });
   it('takes a row away, and an own one in', async () => {
     const pantry = usePantry();
     const count = pantry.pantry.tins.length;

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type BrowserContext } from '@playwright/test';
+import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { expect, handle, openDemo, saved, test } from './support.ts';
 
 test('an edit is there after a reload, and undo ends with the page', async ({ page }) => {
@@ -84,6 +84,45 @@ test('two windows on one cake see each other, and both edits are kept', async ({
   await expect(handle(other, 'Layer 3, thickness')).toHaveAttribute('aria-valuenow', '23');
   await other.keyboard.press('u');
   await expect(page.getByTestId('units')).toContainText('in');
+});
+
+test('two windows that add a tier at the same moment have both of them', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page, 'Meridian', 'Stack');
+  const other = await context.newPage();
+  await other.goto('/build/meridian/stack');
+  const add = (of: Page) => of.getByTestId('add-tier');
+  await expect(add(other)).toBeVisible();
+  await Promise.all([add(page).click(), add(other).click()]);
+  await saved(page);
+  await saved(other);
+  await page.reload();
+  await expect(
+    page
+      .getByTestId('tiers')
+      .getByRole('button', { name: /^Tier/ })
+      .or(page.getByRole('textbox', { name: 'Name of this tier' })),
+  ).toHaveCount(3);
+});
+
+test('a cake taken off in another window says so, and is put back with what was typed since', async ({
+  page,
+  context,
+}) => {
+  await openDemo(page, 'Star party tray', 'Brief');
+  const other = await context.newPage();
+  await other.goto('/');
+  await other.getByRole('button', { name: /Take Star party.* off the shelf/ }).click();
+  await expect(page.getByTestId('save-state')).toHaveText('Taken off');
+  const servings = page.getByRole('textbox', { name: 'Servings wanted' }).first();
+  await servings.fill('31');
+  await servings.press('Enter');
+  await page.getByTestId('put-back').click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Servings wanted' }).first()).toHaveValue('31');
 });
 
 test('it opens and plans without a network', async ({ browser }) => {

@@ -1,4 +1,5 @@
 import {
+  mergeThree,
   pantryTables,
   startingPantry,
   type CarriedRows,
@@ -56,12 +57,31 @@ export const usePantry = defineStore('pantry', () => {
     await load();
     tell({ kind: 'pantry' });
   }
-  /** Saves a row; throws yup's error when it is not valid. */
-  async function saveRow<T extends PantryTable>(table: T, row: RowOf<T>): Promise<void> {
+  /**
+   * Saves a row; throws yup's error when it is not valid. What another window changed of it since stays.
+   *
+   * @param from the row that it was made from, where that is not the one that is known here now
+   */
+  async function saveRow<T extends PantryTable>(
+    table: T,
+    row: RowOf<T>,
+    from: RowOf<T> | undefined = (pantry.value[table] as RowOf<T>[]).find(
+      ({ id }) => id === row.id,
+    ),
+  ): Promise<void> {
     const copy = plain(row);
     const { rowSchemas } = await checks();
     rowSchemas[table].validateSync(copy, { strict: true, abortEarly: false });
-    await write([{ key: keyOf(table, row.id), table, row: copy, removed: false }]);
+    const key = keyOf(table, row.id);
+    await database.transaction('rw', database.pantry, async () => {
+      const there = await database.pantry.get(key);
+      const theirs = there && !there.removed ? (there.row as RowOf<T>) : null;
+      const both = from && theirs ? mergeThree(plain(from), theirs, copy).value : copy;
+      const fits = rowSchemas[table].isValidSync(both, { strict: true });
+      await database.pantry.put({ key, table, row: fits ? both : copy, removed: false });
+    });
+    await load();
+    tell({ kind: 'pantry' });
   }
   /** Saves several rows in one transaction, all of them valid already. */
   const saveRows = <T extends PantryTable>(table: T, rows: readonly RowOf<T>[]): Promise<void> =>
@@ -89,9 +109,15 @@ export const usePantry = defineStore('pantry', () => {
     );
   async function saveKitchen(kitchen: Kitchen): Promise<void> {
     const copy = plain(kitchen);
+    const known = plain(pantry.value.kitchen);
     const { kitchenSchema } = await checks();
     kitchenSchema.validateSync(copy, { strict: true, abortEarly: false });
-    await database.settings.put({ key: 'kitchen', value: copy });
+    await database.transaction('rw', database.settings, async () => {
+      const theirs = (await database.settings.get('kitchen'))?.value as Kitchen | undefined;
+      const both = theirs ? mergeThree(known, theirs, copy).value : copy;
+      const fits = kitchenSchema.isValidSync(both, { strict: true });
+      await database.settings.put({ key: 'kitchen', value: fits ? both : copy });
+    });
     await load();
     tell({ kind: 'pantry' });
   }

@@ -18,6 +18,11 @@ const loosen = (build: Build): Loosened => ({
   })),
 });
 
+const withoutBelow = (bedded: Bedded): Layer => {
+  const { fillingBelow, ...layer } = bedded;
+  return fillingBelow === undefined ? bedded : layer;
+};
+
 /** Layers with a gap between each two of them: one that lay lowest and does no longer gets a gap like another's. */
 const fasten = (build: Loosened): Build => ({
   ...build,
@@ -25,7 +30,7 @@ const fasten = (build: Loosened): Build => ({
     const like = layers.find(({ fillingBelow }) => fillingBelow !== null)?.fillingBelow;
     return {
       ...tier,
-      layers: layers.map(({ fillingBelow: _below, ...layer }) => layer),
+      layers: layers.map((layer) => withoutBelow(layer)),
       gaps: layers
         .slice(1)
         .map(({ fillingBelow }) => fillingBelow ?? like ?? newGap(7, tier.coat.spreadId)),

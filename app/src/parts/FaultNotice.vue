@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useBuild } from '../stores/build.ts';
+import { useFault } from '../stores/faults.ts';
+import { useShelf } from '../stores/shelf.ts';
+import { download } from './download.ts';
+
+/** What went wrong and nobody expected, with a way to take the open cake along and one to go on. */
+const fault = useFault();
+const store = useBuild();
+const shelf = useShelf();
+const isFull = computed(() => /quota/i.test(fault.value ?? ''));
+async function toFile(): Promise<void> {
+  if (!store.build) return;
+  const { name, text } = await shelf.fileOf(store.build);
+  download(name, text);
+}
+const again = (): void => window.location.reload();
+</script>
+
+<template>
+  <v-snackbar :model-value="fault !== null" :timeout="-1" data-test="fault">
+    <template v-if="isFull">
+      The browser’s storage is full: this was not kept ({{ fault }}). Take cakes or photos off, or
+      save them to files.
+    </template>
+    <template v-else>Something went wrong and was not done: {{ fault }}</template>
+    <template #actions>
+      <v-btn v-if="store.build" @click="toFile">Save the cake to a file</v-btn>
+      <v-btn @click="again">Load the page again</v-btn>
+      <v-btn @click="fault = null">Go on</v-btn>
+    </template>
+  </v-snackbar>
+</template>

@@ -45,6 +45,8 @@ export * from './tins/choose.ts';
 export * from './document/field-words.ts';
 export * from './document/schema.ts';
 export * from './document/three-way.ts';
+export { tooDeepAt } from './document/nesting.ts';
+export { hasOver, tooMany, type Crowd } from './fields/too-many.ts';
 export * from './document/merge-builds.ts';
 export * from './document/create.ts';
 export * from './document/edit.ts';

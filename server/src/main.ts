@@ -1,10 +1,11 @@
+import { portFrom } from './port.ts';
 import { buildServer } from './server.ts';
 
 /** The first port tried when none is given; the next free one is taken. */
 const defaultPort = 4173;
 
 async function listen(): Promise<void> {
-  const wanted = process.env.PORT ? Number(process.env.PORT) : null;
+  const wanted = portFrom(process.env.PORT);
   const host = process.env.HOST ?? '127.0.0.1';
   const app = await buildServer({
     demo: process.env.DEMO === '1',

@@ -52,7 +52,8 @@ export async function buildServer({
   const folder = root ?? fileURLToPath(new URL('../../app/dist', import.meta.url));
   if (serveApp && !existsSync(folder))
     throw new Error('The application is not built yet. Run: npm run build');
-  const app = Fastify({ logger: false });
+  // who keeps a connection open does not keep the server from ending
+  const app = Fastify({ logger: false, forceCloseConnections: true });
   await app.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: contentPolicy },
     strictTransportSecurity: false,

@@ -4,10 +4,11 @@ import { join } from 'node:path';
 import type { AddressInfo } from 'node:net';
 import { readMessage, type Reading } from '@pyrgotect/core';
 import type { FastifyInstance } from 'fastify';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
 import WebSocket from 'ws';
 import { StandInProbe } from '../src/devices/probe.ts';
 import { StandInScale } from '../src/devices/scale.ts';
+import { portFrom } from '../src/port.ts';
 import { buildServer } from '../src/server.ts';
 
 describe('the stand-in scale', () => {
@@ -126,5 +127,72 @@ describe('devices over a socket', () => {
     const own = await open('four', `http://${host}`);
     await until(own, (one) => one.device === 'scale');
     own.close();
+  });
+});
+
+describe('a server under load', () => {
+  let app: FastifyInstance;
+  let host = '';
+  const sockets: WebSocket[] = [];
+  const start = async (): Promise<void> => {
+    const root = mkdtempSync(join(tmpdir(), 'pyrgotect-dist-'));
+    writeFileSync(join(root, 'index.html'), '<!doctype html><title>app</title>');
+    app = await buildServer({ root });
+    await app.listen({ port: 0, host: '127.0.0.1' });
+    host = `127.0.0.1:${(app.server.address() as AddressInfo).port}`;
+  };
+  /** How a socket ends, or that it stays: with a code, unanswered, or open after a while. */
+  const ends = (path: string, ms = 400): Promise<number | 'refused' | 'open'> =>
+    new Promise((resolve) => {
+      const socket = new WebSocket(`ws://${host}${path}`);
+      sockets.push(socket);
+      socket.on('error', () => resolve('refused'));
+      socket.on('close', (code) => resolve(code));
+      setTimeout(() => resolve('open'), ms);
+    });
+  afterEach(() => {
+    for (const socket of sockets.splice(0)) socket.terminate();
+  });
+
+  it('gives eight windows of one bench a socket, and no more', async () => {
+    await start();
+    const all = await Promise.all(Array.from({ length: 12 }, () => ends('/api/devices?bench=one')));
+    expect(all.filter((one) => one === 'open')).toHaveLength(8);
+    expect(all.filter((one) => one === 1013)).toHaveLength(4);
+    await app.close();
+  });
+  it('is a socket at one address alone', async () => {
+    await start();
+    expect(await ends('/api/health')).toBe('refused');
+    expect(await ends('/')).toBe('refused');
+    expect(await ends('/api/devices?bench=two')).toBe('open');
+    await app.close();
+  });
+  it('hangs up on who talks without end, and goes on for the others', async () => {
+    await start();
+    const loud = new WebSocket(`ws://${host}/api/devices?bench=loud`);
+    sockets.push(loud);
+    const closed = new Promise<number>((resolve) => loud.on('close', resolve));
+    loud.on('open', () => {
+      for (let i = 0; i < 500; i++) loud.send('{"do":"tare"}');
+    });
+    expect(await closed).toBe(1008);
+    expect(await ends('/api/devices?bench=quiet')).toBe('open');
+    await app.close();
+  });
+  it('ends within two seconds while sockets are open and answer nothing', async () => {
+    await start();
+    await Promise.all([ends('/api/devices?bench=a', 100), ends('/api/devices?bench=b', 100)]);
+    for (const socket of sockets) socket.pause();
+    const began = Date.now();
+    await app.close();
+    expect(Date.now() - began).toBeLessThan(2000);
+  });
+  it('says what port is wanted where it is given none that is one', () => {
+    expect(portFrom(undefined)).toBeNull();
+    expect(portFrom(' ')).toBeNull();
+    expect(portFrom('4310')).toBe(4310);
+    for (const text of ['abc', '-1', '70000', '4.5', '4310x'])
+      expect(() => portFrom(text)).toThrow(`PORT is “${text}”`);
   });
 });

@@ -104,7 +104,7 @@ async function save(): Promise<void> {
       problems.value = [`This recipe would be made of itself: ${circle.join(' → ')}`];
       return;
     }
-    await pantry.saveRow(props.table, row, props.row as never);
+    await pantry.saveRow(props.table, row, props.row);
     emit('saved', row.id);
     emit('close');
   } catch (error) {

@@ -26,9 +26,11 @@ const again = (): void => window.location.reload();
     </template>
     <template v-else>Something went wrong and was not done: {{ fault }}</template>
     <template #actions>
-      <v-btn v-if="store.build" @click="toFile">Save the cake to a file</v-btn>
-      <v-btn @click="again">Load the page again</v-btn>
-      <v-btn @click="fault = null">Go on</v-btn>
+      <v-btn v-if="store.build" variant="outlined" size="small" @click="toFile"
+        >Save the cake to a file</v-btn
+      >
+      <v-btn variant="outlined" size="small" @click="again">Load the page again</v-btn>
+      <v-btn variant="outlined" size="small" @click="fault = null">Go on</v-btn>
     </template>
   </v-snackbar>
 </template>

@@ -25,8 +25,10 @@ async function toFile(): Promise<void> {
   <v-snackbar :model-value="store.saveState === 'gone'" :timeout="-1" data-test="gone">
     This cake was taken off the shelf in another window. What you type here is not kept.
     <template #actions>
-      <v-btn data-test="put-back" @click="store.putBack">Put it back</v-btn>
-      <v-btn to="/">To the shelf</v-btn>
+      <v-btn variant="outlined" size="small" data-test="put-back" @click="store.putBack"
+        >Put it back</v-btn
+      >
+      <v-btn variant="outlined" size="small" to="/">To the shelf</v-btn>
     </template>
   </v-snackbar>
   <v-snackbar
@@ -37,8 +39,10 @@ async function toFile(): Promise<void> {
   >
     Another window changed the same as you: {{ places }}. Yours stands.
     <template #actions>
-      <v-btn data-test="take-theirs" @click="store.takeTheirs">Take the other</v-btn>
-      <v-btn @click="store.clash = null">Keep mine</v-btn>
+      <v-btn variant="outlined" size="small" data-test="take-theirs" @click="store.takeTheirs"
+        >Take the other</v-btn
+      >
+      <v-btn variant="outlined" size="small" @click="store.clash = null">Keep mine</v-btn>
     </template>
   </v-snackbar>
   <v-snackbar
@@ -49,7 +53,9 @@ async function toFile(): Promise<void> {
   >
     {{ store.notice }}
     <template v-if="store.saveState === 'failed'" #actions>
-      <v-btn data-test="to-file" @click="toFile">Save it to a file</v-btn>
+      <v-btn variant="outlined" size="small" data-test="to-file" @click="toFile"
+        >Save it to a file</v-btn
+      >
     </template>
   </v-snackbar>
 </template>

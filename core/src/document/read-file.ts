@@ -1,9 +1,11 @@
+import { hasOver, tooMany } from '../fields/too-many.ts';
 import { fieldProblem } from './field-words.ts';
 import { findNodeAtLocation, parseTree, type ParseError } from 'jsonc-parser';
 import { ValidationError } from 'yup';
 import type { CarveResult } from '../carve/result.ts';
 import type { CarriedRows } from '../pantry/fields.ts';
 import { maxFileLength } from './limits.ts';
+import { tooDeepAt } from './nesting.ts';
 import { migrate } from './migrations/migrate.ts';
 import { buildSchema, carriedRowsSchema, carvingsSchema, contents } from './schema.ts';
 import { buildVersion, type Build } from './types.ts';
@@ -55,14 +57,13 @@ const shorten = (value: unknown): string => {
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 };
 
-/** First hostile key or too deep nesting, as a path. */
-function findHostile(value: unknown, path: string, depth: number): string | null {
+/** First key that could reach what is not the file's, as a path. */
+function findHostile(value: unknown, path: string): string | null {
   if (typeof value !== 'object' || value === null) return null;
-  if (depth > maxDepth) return path;
   for (const key of Object.keys(value)) {
     const here = Array.isArray(value) ? `${path}[${key}]` : path ? `${path}.${key}` : key;
     if (hostileKeys.has(key)) return here;
-    const inside = findHostile((value as Record<string, unknown>)[key], here, depth + 1);
+    const inside = findHostile((value as Record<string, unknown>)[key], here);
     if (inside) return inside;
   }
   return null;
@@ -84,6 +85,14 @@ export function readBuildFile(text: string): ReadResult {
       message: `The file is ${(text.length / 1e6).toFixed(1)} MB long. A build file is at most ${maxFileLength / 1e6} MB.`,
     });
   const clean = text.replace(/^\uFEFF/, '');
+  const deepAt = tooDeepAt(clean, maxDepth);
+  if (deepAt !== null) {
+    const line = lineAt(clean, deepAt);
+    return one({
+      line,
+      message: `Line ${line}: the file nests deeper than ${maxDepth} brackets; a build does not.`,
+    });
+  }
   let parsed: unknown;
   try {
     parsed = JSON.parse(clean);
@@ -93,7 +102,7 @@ export function readBuildFile(text: string): ReadResult {
   if (typeof parsed !== 'object' || parsed === null || Array.isArray(parsed))
     return one({ line: 1, message: 'This is not a build file: it holds no object.' });
   const file = parsed as Record<string, unknown>;
-  const hostile = findHostile(file, '', 0);
+  const hostile = findHostile(file, '');
   if (hostile)
     return one({
       path: hostile,
@@ -124,6 +133,21 @@ export function readBuildFile(text: string): ReadResult {
     });
 
   const migrated = version === buildVersion ? file : migrate(file);
+  const crowd = tooMany(contents, migrated);
+  if (crowd) {
+    const line = lineOf(clean, toPath(crowd.path));
+    const where = fieldProblem(
+      crowd.path,
+      `has ${crowd.count} entries, and may have ${crowd.most}`,
+      'the file',
+      contents,
+    );
+    return one({
+      line,
+      path: crowd.path,
+      message: `${line === null ? '' : `Line ${line}: `}${where}.`,
+    });
+  }
   const problems = [
     ...check(buildSchema, migrated.build, 'build', clean),
     ...check(carriedRowsSchema, migrated.pantry, 'pantry', clean),
@@ -159,10 +183,13 @@ interface Checks {
   validateSync(value: unknown, options: object): unknown;
 }
 
+/** Of a value with more parts than this the first problem is enough: to gather all of them could take minutes. */
+const gatheredParts = 30_000;
+
 /** At most ten problems of a value against its schema, each with field, line and value. */
 function check(schema: Checks, value: unknown, root: string, text: string): FileProblem[] {
   try {
-    schema.validateSync(value, { abortEarly: false, strict: true });
+    schema.validateSync(value, { abortEarly: hasOver(value, gatheredParts), strict: true });
     return [];
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;

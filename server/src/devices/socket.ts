@@ -11,6 +11,26 @@ const probeEveryMs = 1000;
 const keptMs = 10 * 60_000;
 /** No more benches at a time: a page that asks for new ones for ever gets none. */
 const mostBenches = 200;
+/** Windows that look at one bench, and sockets from one address: enough for a kitchen, too few to hold up others. */
+const mostAtBench = 8;
+const mostFromAddress = 64;
+/** What a socket may say in a second; a hand on a tare key says less. */
+const mostASecond = 50;
+/** A reader that has not taken so much gets nothing more until it has, bytes. */
+const mostWaiting = 64 * 1024;
+/** Sockets are asked to close, and after this closed, ms. */
+const closesMs = 500;
+const path = '/api/devices';
+
+/** True where a page of this very server asks; a program that is no page has no origin. */
+function isOwn(origin: string | undefined, host: string | undefined): boolean {
+  if (origin === undefined) return true;
+  try {
+    return new URL(origin).host === host;
+  } catch {
+    return false;
+  }
+}
 
 interface StandIns {
   scale: StandInScale;
@@ -50,39 +70,61 @@ export async function serveDevices(app: FastifyInstance): Promise<void> {
     benches.set(name, made);
     return made;
   };
-  await app.register(websocket, { options: { maxPayload: 1024 } });
-  app.get<{ Querystring: { bench?: string } }>(
-    '/api/devices',
-    { websocket: true },
-    (socket, request) => {
-      // any page may open a socket to this machine; only the own one gets an answer
-      const { origin, host } = request.headers;
-      if (origin !== undefined && new URL(origin).host !== host) return socket.close(1008);
-      const bench = benchOf(String(request.query.bench ?? '').slice(0, 40));
-      if (!bench) return socket.close(1013);
-      bench.open++;
-      const tell = (message: object): void => {
-        if (socket.readyState === socket.OPEN) socket.send(JSON.stringify(message));
-      };
-      const scaleClock = setInterval(
-        () => tell({ device: 'scale', g: bench.scale.read(Date.now()) }),
-        scaleEveryMs,
-      );
-      const probeClock = setInterval(() => {
-        const tempC = bench.probe.read(Date.now());
-        if (tempC !== null) tell({ device: 'probe', tempC });
-      }, probeEveryMs);
-      socket.on('message', (data: Buffer) => {
-        const ask = readAsk(data.toString('utf8'));
-        if (ask) obey(bench, ask);
-      });
-      socket.on('error', () => socket.close());
-      socket.on('close', () => {
-        clearInterval(scaleClock);
-        clearInterval(probeClock);
-        bench.open--;
-        bench.lastMs = Date.now();
-      });
+  const fromAddress = new Map<string, number>();
+  await app.register(websocket, {
+    options: {
+      maxPayload: 1024,
+      // nothing else is a socket
+      verifyClient: ({ req }: { req: { url?: string } }) => req.url?.split('?')[0] === path,
     },
-  );
+    // who does not answer the asking does not keep the server from ending
+    preClose(done) {
+      const { clients } = app.websocketServer;
+      for (const client of clients) client.close(1001);
+      setTimeout(() => {
+        for (const client of clients) client.terminate();
+        app.websocketServer.close(() => done());
+      }, closesMs);
+    },
+  });
+  app.get<{ Querystring: { bench?: string } }>(path, { websocket: true }, (socket, request) => {
+    // any page may open a socket to this machine; only the own one gets an answer
+    const { origin, host } = request.headers;
+    if (!isOwn(origin, host)) return socket.close(1008);
+    const bench = benchOf(String(request.query.bench ?? '').slice(0, 40));
+    const others = fromAddress.get(request.ip) ?? 0;
+    if (!bench || bench.open >= mostAtBench || others >= mostFromAddress) return socket.close(1013);
+    bench.open++;
+    fromAddress.set(request.ip, others + 1);
+    const tell = (message: object): void => {
+      if (socket.readyState === socket.OPEN && socket.bufferedAmount < mostWaiting)
+        socket.send(JSON.stringify(message));
+    };
+    let [second, said] = [0, 0];
+    const scaleClock = setInterval(
+      () => tell({ device: 'scale', g: bench.scale.read(Date.now()) }),
+      scaleEveryMs,
+    );
+    const probeClock = setInterval(() => {
+      const tempC = bench.probe.read(Date.now());
+      if (tempC !== null) tell({ device: 'probe', tempC });
+    }, probeEveryMs);
+    socket.on('message', (data: Buffer) => {
+      const now = Math.floor(Date.now() / 1000);
+      [second, said] = now === second ? [second, said + 1] : [now, 1];
+      if (said > mostASecond) return socket.close(1008);
+      const ask = readAsk(data.toString('utf8'));
+      if (ask) obey(bench, ask);
+    });
+    socket.on('error', () => socket.close());
+    socket.on('close', () => {
+      clearInterval(scaleClock);
+      clearInterval(probeClock);
+      bench.open--;
+      bench.lastMs = Date.now();
+      const left = (fromAddress.get(request.ip) ?? 1) - 1;
+      if (left > 0) fromAddress.set(request.ip, left);
+      else fromAddress.delete(request.ip);
+    });
+  });
 }

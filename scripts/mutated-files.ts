@@ -1,0 +1,53 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { isSame, mergeRows, readBuildFile, startingPantry, withRows, writeBuildFile } from '@pyrgotect/core'; // prettier-ignore
+import { mutated } from '../core/test/mutated.ts';
+
+/* So many files with faults, by a random seed: npm run -s faults -- COUNT SEED. What is found becomes a test. */
+
+const [count = '1000', seed = String(Date.now() % 1e9)] = process.argv.slice(2);
+const folder = new URL('../demo/', import.meta.url);
+const texts = readdirSync(folder).map((name) => readFileSync(new URL(name, folder), 'utf8'));
+/** A file that holds the page for longer than this hangs it, ms. */
+const mostMs = 1000;
+
+function fault(text: string): string | null {
+  const began = performance.now();
+  try {
+    const read = readBuildFile(text);
+    const ms = performance.now() - began;
+    if (Object.keys(Object.prototype).length > 0) return 'reached the prototype of all objects';
+    if (ms > mostMs) return `was read for ${ms.toFixed(0)} ms`;
+    if (!read.ok) {
+      const wrong = read.problems.find(({ message }) => !/^[A-Z“].*\.$/s.test(message));
+      return wrong ? `was refused with “${wrong.message.slice(0, 120)}”` : null;
+    }
+    const { build, added } = mergeRows(read.build, read.rows, startingPantry());
+    const pantry = withRows(startingPantry(), added);
+    const again = readBuildFile(writeBuildFile(build, pantry, read.carvings));
+    if (!again.ok)
+      return `was taken, and refused when written again: ${again.problems[0]!.message}`;
+    return isSame(again.build, build) ? null : 'is not the same when it is written and read again';
+  } catch (error) {
+    return `threw ${String(error).slice(0, 200)}`;
+  }
+}
+
+const arbitrary = mutated(texts);
+let [taken, faults] = [0, 0];
+const each = 500;
+for (let done = 0; done < Number(count); done += each)
+  for (const text of fc.sample(arbitrary, {
+    numRuns: Math.min(each, Number(count) - done),
+    seed: Number(seed) + done,
+  })) {
+    // prettier-ignore
+    const found = fault(text);
+    if (found === null) taken += 1;
+    else {
+      faults += 1;
+      if (faults <= 20) process.stdout.write(`A file of ${text.length} letters ${found}\n`);
+    }
+  }
+process.stdout.write(`${taken + faults} files from seed ${seed}: ${faults} faults\n`);
+process.exit(faults > 0 ? 1 : 0);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref, watchEffect } from 'vue';
+import { sweepRemoved } from './storage/removed.ts';
 import FaultNotice from './parts/FaultNotice.vue';
 import HatchDefs from './section/HatchDefs.vue';
 import { useCarvings } from './stores/carvings.ts';
@@ -25,6 +26,7 @@ onMounted(async () => {
     await Promise.all([settings.load(), pantry.load()]);
     await shelf.seedDemo();
     void carvings.load();
+    void sweepRemoved();
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);
   }

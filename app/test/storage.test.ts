@@ -2,7 +2,6 @@ import { mergeBuilds, newBuild, setGapHeight, setLayerHeight, type Build } from 
 import { create } from 'mutative';
 import { beforeEach, describe, expect, it } from 'vitest';
 import {
-  keptRevisions,
   mergesNothing,
   removeBuild,
   restoreBuild,
@@ -10,6 +9,8 @@ import {
   saveBuild,
 } from '../src/storage/builds.ts';
 import { Database } from '../src/storage/database.ts';
+import { sweepRemoved } from '../src/storage/removed.ts';
+import { keptRevisions, thinned } from '../src/storage/thin.ts';
 
 let db: Database;
 let n = 0;
@@ -81,6 +82,50 @@ describe('saving a build', () => {
     await restoreBuild(removed!, db);
     expect((await stored()).name).toBe('Cake');
     expect(await revisionsOf('cake', db)).toHaveLength(1);
+  });
+});
+
+describe('versions', () => {
+  const at = (hoursAgo: number): string => new Date(Date.UTC(2027, 4, 3, 12) - hoursAgo * 3_600_000).toISOString(); // prettier-ignore
+  it('thin out with age: the last fifty, one an hour for two days, one a day for two months', () => {
+    // one each ten minutes for eighty days
+    const versions = Array.from({ length: 80 * 144 }, (_, i) => ({ key: 80 * 144 - i, at: at(i / 6) })); // prettier-ignore
+    const gone = new Set(thinned(versions));
+    const kept = versions.filter(({ key }) => !gone.has(key));
+    expect(kept.slice(0, 50)).toEqual(versions.slice(0, 50));
+    const hours = kept.map((_, i) => i).filter((i) => i >= 50).map((i) => (Date.parse(at(0)) - Date.parse(kept[i]!.at)) / 3_600_000); // prettier-ignore
+    // the first nine hours stand among the fifty
+    expect(hours.filter((h) => h <= 48).length).toBeGreaterThan(36);
+    expect(hours.filter((h) => h <= 48).length).toBeLessThan(43);
+    expect(hours.filter((h) => h > 48).length).toBeGreaterThan(55);
+    expect(hours.filter((h) => h > 48).length).toBeLessThan(60);
+    expect(Math.max(...hours)).toBeLessThanOrEqual(60 * 24);
+    expect(thinned([])).toEqual([]);
+  });
+  it('of one edit that goes on are one', async () => {
+    await saveBuild(fresh(), 0, mergesNothing, 'New', db);
+    for (const mm of [26, 27, 28]) {
+      const { revision, build } = (await db.builds.get('cake'))!;
+      await saveBuild(edited(build, (d) => setLayerHeight(d.tiers[0]!, 0, mm)), revision, mergesNothing, 'Layer', db); // prettier-ignore
+    }
+    const kept = await revisionsOf('cake', db);
+    expect(kept.map(({ label }) => label)).toEqual(['Layer', 'New']);
+    expect(kept[0]!.build.tiers[0]!.layers[0]!.heightMm).toBe(28);
+    expect(kept[0]!.revision).toBe(4);
+  });
+  it('and photos of a cake that was taken off stay a day, and then go', async () => {
+    await saveBuild(fresh(), 0, mergesNothing, 'New', db);
+    await db.photos.put({ id: 'p', buildId: 'cake', at: '2027-05-03T12:00:00Z', blob: new Blob(['x']) }); // prettier-ignore
+    const removed = await removeBuild('cake', db);
+    expect(await sweepRemoved(Date.now() + 3_600_000, db)).toBe(0);
+    expect(await db.photos.count()).toBe(1);
+    await restoreBuild(removed!, db);
+    expect(await sweepRemoved(Date.now() + 100 * 3_600_000, db)).toBe(0);
+    expect(await db.photos.count()).toBe(1);
+    await removeBuild('cake', db);
+    expect(await sweepRemoved(Date.now() + 25 * 3_600_000, db)).toBe(1);
+    expect(await db.photos.count()).toBe(0);
+    expect(await revisionsOf('cake', db)).toEqual([]);
   });
 });
 

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { pantryLimits, tinOutlineAt, tinVolumeMl, widthMm, type Tin } from '@pyrgotect/core';
+import {
+  pantryLimits,
+  tinOutlineAt,
+  tinVolumeMl,
+  usualWall,
+  widthMm,
+  type Tin,
+} from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useUnits } from '../figures/units.ts';
@@ -10,17 +17,15 @@ const props = defineProps<{ tin: Tin }>();
 const emit = defineEmits<{ change: [to: Partial<Tin>] }>();
 const { text } = useUnits();
 
-/** A bowl, to begin with. */
-const usual = [0.5, 0.78, 0.9, 0.97, 1];
 /** More widths than these came from a file and are not typed. */
 const typedMost = 9;
-const wall = computed(() => (props.tin.wall.length > 1 ? props.tin.wall : usual));
+const wall = computed(() => (props.tin.wall.length > 1 ? props.tin.wall : usualWall));
 const isTyped = computed(() => wall.value.length <= typedMost);
-const tin = computed((): Tin => ({ ...props.tin, wall: wall.value }));
+const tin = computed((): Tin => ({ ...props.tin, wall: [...wall.value] }));
 const atMm = (i: number): number => (props.tin.depthMm * i) / (wall.value.length - 1);
 const set = (i: number, share: number): void =>
   emit('change', { wall: wall.value.map((one, k) => (k === i ? share : one)) });
-if (props.tin.wall.length < 2) emit('change', { wall: [...usual] });
+if (props.tin.wall.length < 2) emit('change', { wall: [...usualWall] });
 
 const problem = ref('');
 const notes = ref('');
@@ -107,7 +112,7 @@ const drawing = computed(() => {
         v-if="!isTyped"
         type="button"
         class="key small"
-        @click="emit('change', { wall: [...usual], waterG: null })"
+        @click="emit('change', { wall: [...usualWall], waterG: null })"
       >
         type its widths instead
       </button>

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { computed } from 'vue';
 import { useBuild } from '../stores/build.ts';
 import { useFault } from '../stores/faults.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -9,7 +8,6 @@ import { download } from './download.ts';
 const fault = useFault();
 const store = useBuild();
 const shelf = useShelf();
-const isFull = computed(() => /quota/i.test(fault.value ?? ''));
 async function toFile(): Promise<void> {
   if (!store.build) return;
   const { name, text } = await shelf.fileOf(store.build);
@@ -20,11 +18,11 @@ const again = (): void => window.location.reload();
 
 <template>
   <v-snackbar :model-value="fault !== null" :timeout="-1" data-test="fault">
-    <template v-if="isFull">
-      The browser’s storage is full: this was not kept ({{ fault }}). Take cakes or photos off, or
-      save them to files.
+    <template v-if="fault?.isFull">
+      The browser’s storage is full: this was not kept ({{ fault.message }}). Take cakes or photos
+      off, or save them to files.
     </template>
-    <template v-else>Something went wrong and was not done: {{ fault }}</template>
+    <template v-else>Something went wrong and was not done: {{ fault?.message }}</template>
     <template #actions>
       <v-btn v-if="store.build" variant="outlined" size="small" @click="toFile"
         >Save the cake to a file</v-btn

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { spoonSchools, type SpoonSchool } from '@pyrgotect/core';
+import { onMounted, shallowRef } from 'vue';
+import { isShort, roomNow, type Room } from '../storage/room.ts';
 import { useSettings, type Scheme } from '../stores/settings.ts';
 import WordField from '../figures/WordField.vue';
 
@@ -21,6 +23,8 @@ const lengths = ['cm', 'in'] as const;
 const masses = ['g', 'oz'] as const;
 const volumes = ['mL', 'cups'] as const;
 const temperatures = ['C', 'F'] as const;
+const room = shallowRef<Room | null>(null);
+onMounted(async () => (room.value = await roomNow()));
 </script>
 
 <template>
@@ -134,11 +138,29 @@ const temperatures = ['C', 'F'] as const;
           {{ scheme.text }}
         </button>
       </fieldset>
+      <template v-if="room">
+        <h2>Kept in this browser</h2>
+        <p class="room" data-test="room">
+          {{ room.usedMb.toFixed(room.usedMb < 10 ? 1 : 0) }} MB of
+          {{ room.mostMb.toFixed(0) }} MB<template v-if="isShort(room)">
+            : <b>nearly full</b>; take cakes off that you do not need, or save them to
+            files</template
+          >.
+          {{
+            room.isKept
+              ? 'The browser keeps it when space gets short.'
+              : 'The browser may clear it when space gets short: save cakes to files now and then.'
+          }}
+        </p>
+      </template>
     </v-card>
   </v-menu>
 </template>
 
 <style scoped>
+.room {
+  margin: 0;
+}
 .panel {
   padding: 6px 18px 18px;
   width: 300px;

@@ -6,9 +6,11 @@ import {
   type ShelfEntry,
   type StoredBuild,
 } from './database.ts';
+import { removedKey } from './removed.ts';
+import { keptRevisions, thinned } from './thin.ts';
 
-/** How many revisions of a build are kept. */
-export const keptRevisions = 50;
+/** A version saved so soon after one of the same edit takes its place: a drag is one, ms. */
+const sameEditMs = 2000;
 
 /** For what is new and has nothing to be put on. */
 export const mergesNothing = (): null => null;
@@ -63,19 +65,31 @@ export async function saveBuild(
     await db.builds.put(stored);
     await db.shelf.put(entryOf(next, at));
     await keepRecords(next, now?.build ?? null, db);
-    await db.revisions.add({
+    const last = await db.revisions.where('[buildId+revision]').equals([build.id, stored.revision - 1]).first(); // prettier-ignore
+    const goesOn =
+      last !== undefined &&
+      last.label === label &&
+      Date.parse(at) - Date.parse(last.at) < sameEditMs;
+    await db.revisions.put({
+      ...(goesOn ? { key: last.key } : {}),
       buildId: build.id,
       revision: stored.revision,
       at,
       label,
       build: next,
     });
-    await db.revisions
-      .where('[buildId+revision]')
-      .between([build.id, -Infinity], [build.id, stored.revision - keptRevisions], true, true)
-      .delete();
+    await thinRevisions(build.id, db);
     return { kind: 'saved', stored, rebased };
   });
+}
+
+/** Lets go of versions that others stand for; only their keys are read. */
+async function thinRevisions(buildId: string, db: Database): Promise<void> {
+  const of = db.revisions.where('[buildId+at]').between([buildId, ''], [buildId, '\uffff']);
+  if ((await of.count()) <= keptRevisions) return;
+  const [ats, keys] = [await of.keys(), await of.primaryKeys()];
+  const versions = keys.map((key, i) => ({ key, at: (ats[i] as unknown as [string, string])[1] }));
+  await db.revisions.bulkDelete(thinned(versions));
 }
 
 /** Keeps what the notes of a build say beside it; what was excluded stays so, with its reason. */
@@ -100,17 +114,19 @@ export async function removeBuild(
   id: string,
   db: Database = database,
 ): Promise<StoredBuild | null> {
-  return db.transaction('rw', db.builds, db.shelf, async () => {
+  return db.transaction('rw', db.builds, db.shelf, db.settings, async () => {
     const stored = await db.builds.get(id);
     await db.builds.delete(id);
     await db.shelf.delete(id);
+    await db.settings.put({ key: removedKey(id), value: new Date().toISOString() });
     return stored ?? null;
   });
 }
 
-/** Puts a removed build back as it was; its revisions were never taken away. */
+/** Puts a removed build back as it was; its revisions and photos were not taken away yet. */
 export async function restoreBuild(stored: StoredBuild, db: Database = database): Promise<void> {
-  await db.transaction('rw', db.builds, db.shelf, async () => {
+  await db.transaction('rw', db.builds, db.shelf, db.settings, async () => {
+    await db.settings.delete(removedKey(stored.id));
     await db.builds.put(stored);
     await db.shelf.put(entryOf(stored.build, new Date().toISOString()));
   });

@@ -155,7 +155,9 @@ export class Database extends Dexie {
     // and when toppings came onto the sides
     this.version(14).upgrade((work) => renewAll(work, buildFrom14, rowFrom14));
     // and when every topping and sauce had a colour, and a wall could be drawn
-    this.version(15).upgrade((work) => renewAll(work, buildFrom15, rowFrom15));
+    this.version(15)
+      .stores({ revisions: '++key, buildId, [buildId+revision], [buildId+at]' })
+      .upgrade((work) => renewAll(work, buildFrom15, rowFrom15));
   }
 }
 

@@ -3,6 +3,7 @@ import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { mergesNothing, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
 import { listen, tell } from '../storage/channel.ts';
+import { askToKeep } from '../storage/room.ts';
 import { database, type ShelfEntry, type StoredBuild } from '../storage/database.ts';
 import { useCarvings } from './carvings.ts';
 import { useHand } from './hand.ts';
@@ -47,6 +48,7 @@ export const useShelf = defineStore('shelf', () => {
   }
   async function put(build: Build, label: string): Promise<void> {
     await saveBuild(build, 0, mergesNothing, label);
+    void askToKeep();
     await changed();
   }
   async function create(): Promise<Build> {

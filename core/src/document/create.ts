@@ -33,6 +33,8 @@ export const newBrief = (): Brief => usualOf(brief);
 export const newLayer = (heightMm: number, id = freshId('layer')): Layer =>
   usualOf(layer, { id, heightMm });
 
+/** How thick a filling is until somebody says, mm (trade custom). */
+export const usualGapMm = 7;
 /** A plain gap, filled to the edge. */
 export const newGap = (heightMm: number, spreadId: string): Gap =>
   usualOf(gap, { heightMm, spreadId });
@@ -104,7 +106,7 @@ export const newTier = (
     outline: { ...outline },
     tinId,
     layers: Array.from({ length: layers }, (_, i) => newLayer(layerMm, `layer-${i + 1}`)),
-    gaps: Array.from({ length: layers - 1 }, () => newGap(7, 'buttercream')),
+    gaps: Array.from({ length: layers - 1 }, () => newGap(usualGapMm, 'buttercream')),
     coat: newCoat('buttercream'),
   });
 

@@ -1,6 +1,6 @@
 import { grow } from '../outline/outline.ts';
 import { limits } from './limits.ts';
-import { newDowels, newGap, newLayer, newStanding, usualCard } from './create.ts';
+import { newDowels, newGap, newLayer, newStanding, usualCard, usualGapMm } from './create.ts';
 import type { CoolPlace } from '../pantry/types.ts';
 import type { Build, Gap, Inset, PipingJob, Tier } from './types.ts';
 
@@ -107,7 +107,7 @@ export function setLayerCount(tier: Tier, count: number): void {
   while (tier.layers.length < wanted) {
     tier.layers.push(newLayer(tier.layers.at(-1)!.heightMm));
     const last = tier.gaps.at(-1);
-    tier.gaps.push(last ? structured(last) : newGap(7, tier.coat.spreadId));
+    tier.gaps.push(last ? structured(last) : newGap(usualGapMm, tier.coat.spreadId));
   }
   tier.layers.length = wanted;
   tier.gaps.length = wanted - 1;

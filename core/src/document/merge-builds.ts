@@ -1,4 +1,4 @@
-import { newGap } from './create.ts';
+import { newGap, usualGapMm } from './create.ts';
 import { freshId } from './fresh-id.ts';
 import { buildSchema } from './schema.ts';
 import { mergeThree, type Prefer, type ThreeWay } from './three-way.ts';
@@ -33,7 +33,7 @@ const fasten = (build: Loosened): Build => ({
       layers: layers.map((layer) => withoutBelow(layer)),
       gaps: layers
         .slice(1)
-        .map(({ fillingBelow }) => fillingBelow ?? like ?? newGap(7, tier.coat.spreadId)),
+        .map(({ fillingBelow }) => fillingBelow ?? like ?? newGap(usualGapMm, tier.coat.spreadId)),
     };
   }),
 });

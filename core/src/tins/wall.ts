@@ -3,6 +3,9 @@
  * straight between them; over the brim it goes on as wide as there.
  */
 
+/** A bowl, to begin with: half as wide at its bottom as at its brim (estimate). */
+export const usualWall: readonly number[] = [0.5, 0.78, 0.9, 0.97, 1];
+
 /** How wide it is at a share of its depth, as a share of its outline; 1 where nothing is drawn. */
 export function wallShareAt(wall: readonly number[], up: number): number {
   if (wall.length < 2) return wall[0] ?? 1;

@@ -6,6 +6,7 @@ import {
   limits,
   newPieces,
   setGap,
+  usualGapMm,
   type Build,
   type CakePlan,
   type Gap,
@@ -58,8 +59,7 @@ const set = (id: string, to: Partial<Pieces>): void =>
   setPieces(gap.value.pieces.map((one) => (one.id === id ? { ...one, ...to } : one)));
 const add = (): Pieces[] => [...gap.value.pieces, newPieces()];
 /** As thick as another filling of the tier, where this one had none, mm. */
-const usualMm = 7;
-const otherMm = (): number => tier.value.gaps.find((one) => !isBare(one))?.heightMm ?? usualMm;
+const otherMm = (): number => tier.value.gaps.find((one) => !isBare(one))?.heightMm ?? usualGapMm;
 /** Nothing between is no height; loose pieces alone need some. */
 const setLaid = (laid: GapLaid | 'bare'): void =>
   laid === 'bare'

@@ -190,3 +190,19 @@ test('keys: the list, the finder, the history', async ({ page }) => {
   await page.keyboard.press('Control+z');
   await expect(handle(page, 'Layer 1, thickness')).toHaveAttribute('aria-valuenow', '23');
 });
+
+test('on a phone all of the header is within reach, and what is wanted seldom is in its menu', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page, 'Meridian', 'Stack');
+  await expect(page.getByTestId('save-state')).toBeVisible();
+  for (const button of await page.locator('header button:visible').all()) {
+    const box = (await button.boundingBox())!;
+    expect(box.x).toBeGreaterThanOrEqual(0);
+    expect(box.x + box.width).toBeLessThanOrEqual(390);
+  }
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByText('Print', { exact: true }).click();
+  await expect(page).toHaveURL(/print/);
+});

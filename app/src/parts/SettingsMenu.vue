@@ -14,7 +14,7 @@ const button = useTemplateRef<HTMLElement>('button');
   <span class="row">
     <button
       type="button"
-      class="key"
+      class="key units"
       title="Switch units (u)"
       data-test="units"
       @click="settings.switchUnits()"
@@ -40,5 +40,11 @@ const button = useTemplateRef<HTMLElement>('button');
 .row {
   display: inline-flex;
   gap: 2px;
+}
+/* on a phone they are switched in the panel */
+@media (max-width: 599px) {
+  .units {
+    display: none;
+  }
 }
 </style>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { spoonSchools, type SpoonSchool } from '@pyrgotect/core';
 import { onMounted, shallowRef } from 'vue';
-import { isShort, roomNow, type Room } from '../storage/room.ts';
+import { isShort, roomNow, roomText, type Room } from '../storage/room.ts';
 import { useSettings, type Scheme } from '../stores/settings.ts';
 import WordField from '../figures/WordField.vue';
 
@@ -141,8 +141,8 @@ onMounted(async () => (room.value = await roomNow()));
       <template v-if="room">
         <h2>Kept in this browser</h2>
         <p class="room" data-test="room">
-          {{ room.usedMb.toFixed(room.usedMb < 10 ? 1 : 0) }} MB of
-          {{ room.mostMb.toFixed(0) }} MB<template v-if="isShort(room)">
+          {{ roomText(room.usedMb) }} of {{ roomText(room.mostMb)
+          }}<template v-if="isShort(room)">
             : <b>nearly full</b>; take cakes off that you do not need, or save them to
             files</template
           >.
@@ -170,6 +170,7 @@ fieldset {
   padding: 0;
   margin: 0 0 7px;
   display: flex;
+  flex-wrap: wrap;
   gap: 6px;
   align-items: center;
 }

@@ -20,6 +20,10 @@ export async function roomNow(): Promise<Room | null> {
   return { usedMb: usage / 1e6, mostMb: quota / 1e6, isKept };
 }
 
+/** Megabytes as people read them. */
+export const roomText = (mb: number): string =>
+  mb >= 1000 ? `${(mb / 1000).toFixed(1)} GB` : `${mb.toFixed(mb < 10 ? 1 : 0)} MB`;
+
 /** From this share on it is said that the room gets short. */
 const shortShare = 0.9;
 export const isShort = ({ usedMb, mostMb }: Room): boolean => usedMb > shortShare * mostMb;

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { mdiHistory, mdiRedo, mdiUndo } from '@mdi/js';
-import { useEventListener } from '@vueuse/core';
+import { mdiDotsVertical, mdiHistory, mdiRedo, mdiUndo } from '@mdi/js';
+import { useEventListener, useMediaQuery } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Caution } from '@pyrgotect/core';
@@ -135,6 +135,8 @@ useEventListener('keydown', (event: KeyboardEvent) =>
     show: (name) => (dialog.value = name),
   }),
 );
+/** A phone held upright: what is wanted seldom is in a menu. */
+const xs = useMediaQuery('(max-width: 599px)');
 const saveText = computed(
   () =>
     ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved', gone: 'Taken off' })[
@@ -187,6 +189,7 @@ const saveText = computed(
         <IconPath :path="mdiRedo" />
       </button>
       <button
+        v-if="!xs"
         type="button"
         class="key quiet"
         aria-label="History"
@@ -196,7 +199,18 @@ const saveText = computed(
         <IconPath :path="mdiHistory" />
       </button>
       <SettingsMenu />
-      <button type="button" class="key" @click="toPrint">Print</button>
+      <button v-if="!xs" type="button" class="key" @click="toPrint">Print</button>
+      <v-menu v-else location="bottom end">
+        <template #activator="{ props: opens }">
+          <button type="button" class="key quiet" aria-label="More" v-bind="opens">
+            <IconPath :path="mdiDotsVertical" />
+          </button>
+        </template>
+        <v-list>
+          <v-list-item title="Earlier versions" @click="dialog = 'history'" />
+          <v-list-item title="Print" @click="toPrint" />
+        </v-list>
+      </v-menu>
       <button type="button" class="key solid" @click="toBench">To the bench</button>
     </header>
     <main>
@@ -385,9 +399,38 @@ main {
     border-left: 0;
     border-top: 1.5px solid var(--ink);
   }
-  .sub,
-  .state {
+  .sub {
     display: none;
+  }
+}
+/* a phone: the name above, what can be done below, nothing beyond the edge */
+@media (max-width: 599px) {
+  .build {
+    grid-template-rows: auto minmax(0, 1fr) auto;
+  }
+  header {
+    flex-wrap: wrap;
+    padding: 6px 12px;
+    gap: 4px 8px;
+  }
+  header :deep(.mark) {
+    font-size: 0;
+    gap: 0;
+  }
+  .title {
+    flex: 1 1 60%;
+    min-width: 0;
+  }
+  .grow {
+    order: 1;
+    flex: 0 0 100%;
+    height: 0;
+  }
+  .grow ~ * {
+    order: 2;
+  }
+  .state {
+    margin-right: auto;
   }
 }
 </style>

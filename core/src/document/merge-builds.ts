@@ -19,8 +19,9 @@ const loosen = (build: Build): Loosened => ({
 });
 
 const withoutBelow = (bedded: Bedded): Layer => {
-  const { fillingBelow, ...layer } = bedded;
-  return fillingBelow === undefined ? bedded : layer;
+  const layer: Layer & Partial<Bedded> = { ...bedded };
+  delete layer.fillingBelow;
+  return layer;
 };
 
 /** Layers with a gap between each two of them: one that lay lowest and does no longer gets a gap like another's. */

@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import { onMounted, ref, watchEffect } from 'vue';
+import { defineAsyncComponent, onMounted, ref, watchEffect } from 'vue';
 import { sweepRemoved } from './storage/removed.ts';
-import FaultNotice from './parts/FaultNotice.vue';
 import HatchDefs from './section/HatchDefs.vue';
 import { useCarvings } from './stores/carvings.ts';
+import { useFault } from './stores/faults.ts';
 import { usePantry } from './stores/pantry.ts';
 import { useSettings } from './stores/settings.ts';
 import { useShelf } from './stores/shelf.ts';
 import { useScheme } from './styles/scheme.ts';
 
+/** It knows the open cake, which the shelf does not load. */
+const FaultNotice = defineAsyncComponent(() => import('./parts/FaultNotice.vue'));
+const fault = useFault();
 const settings = useSettings();
 const pantry = usePantry();
 const shelf = useShelf();
@@ -42,7 +45,7 @@ onMounted(async () => {
       browsing, or allow this page to store data, and load it again.
     </p>
     <router-view v-if="ready" />
-    <FaultNotice />
+    <FaultNotice v-if="fault" />
   </v-app>
 </template>
 

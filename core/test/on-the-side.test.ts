@@ -20,6 +20,7 @@ import {
   type Build,
   type OnSide,
   type Outline,
+  toppingLook,
   type Topping,
 } from '../src/index.ts';
 import { anyOutline, pantry } from './arbitrary.ts';
@@ -212,8 +213,7 @@ describe('modelled pieces', () => {
       stepsOf(plan).flatMap(({ list }) => list).filter(({ label }) => /gel|oil-based colour/.test(label)).reduce((sum, { value }) => sum + value, 0); // prettier-ignore
     const plain = planOf({});
     expect(gelOf(plain)).toBe(0);
-    const shape = plain.section.parts.find(({ kind }) => kind === 'topping');
-    if (shape) expect(shape.tone).toBe('#1e2a52');
+    expect(toppingLook(plain.tiers[0]!.finish.toppings[0]!.topping, colours)).toBe('#1e2a52');
     const slab = planOf({ tray: { thickMm: 3, wholeShare: 0.8, spreads: 2 } });
     const trayG = slab.tiers[0]!.finish.toppings[0]!.tray!.massG;
     expect(gelOf(slab)).toBeCloseTo((trayG * 8) / 1000, 6);

@@ -18,6 +18,7 @@ import {
   scheduleExact,
   schedule,
 } from './measures/core.ts';
+import { mergeTenThousand, planAny } from './measures/withstand.ts';
 import { carving } from './measures/carve.ts';
 import {
   benchStep,
@@ -56,6 +57,8 @@ const measures = [
   replan(),
   scheduleExact(),
   handRecords(),
+  mergeTenThousand(),
+  planAny(),
   ...(await carving()),
   await pantryFilter(browser, url),
   await editRepaint(browser, url),

@@ -1,5 +1,6 @@
-import { grow } from '../outline/outline.ts';
+import { grow, type Outline } from '../outline/outline.ts';
 import { limits } from './limits.ts';
+import { outlineSchema } from './schema.ts';
 import { newDowels, newGap, newLayer, newStanding, usualCard, usualGapMm } from './create.ts';
 import type { CoolPlace } from '../pantry/types.ts';
 import type { Build, Gap, Inset, PipingJob, Tier } from './types.ts';
@@ -171,6 +172,12 @@ export function setBandShare(tier: Tier, index: number, share: number): void {
   });
 }
 
+/** Four fingers narrower, where an outline may be so small; else the same. */
+function narrower(outline: Outline): Outline {
+  const less = grow(outline, -40);
+  return less && outlineSchema.isValidSync(less, { strict: true }) ? less : structured(outline);
+}
+
 /** A tier on top of the others: like the one below, four fingers narrower. */
 export function addTier(build: Build): Tier {
   const below = build.tiers.at(-1)!;
@@ -181,7 +188,7 @@ export function addTier(build: Build): Tier {
     ...structured(below),
     id: `tier-${n}`,
     name: `Tier ${n}`,
-    outline: grow(below.outline, -40) ?? structured(below.outline),
+    outline: narrower(below.outline),
     bowl: null,
     asBaked: [],
     drip: null,
@@ -208,7 +215,8 @@ export function removeTier(build: Build, tierId: string): void {
   build.tiers.at(-1)!.stand.dowels = null;
 }
 
-function keepGapsBelowCake(tier: Tier): void {
+/** No filling is thicker than all layers of its tier. */
+export function keepGapsBelowCake(tier: Tier): void {
   const most = cakeMm(tier);
   for (const gap of tier.gaps) gap.heightMm = Math.min(gap.heightMm, most);
 }

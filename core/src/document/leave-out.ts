@@ -1,3 +1,4 @@
+import { keepGapsBelowCake } from './edit.ts';
 import type { Tier } from './types.ts';
 
 /** True where a tier stands without this layer: not its last one, and not one that a centre or a board needs. */
@@ -9,7 +10,7 @@ export const mayLeaveOut = (tier: Tier, index: number): boolean =>
 
 /**
  * Takes a layer out of a tier with the filling under it (over it, for the lowest). Boards half-way up
- * stay over the layer they were over. Changes the tier it is given.
+ * stay over the layer they were over, and fillings below the height of the cake. Changes the tier it is given.
  *
  * @throws RangeError where the tier cannot do without it
  */
@@ -28,5 +29,5 @@ export function leaveOutLayer(tier: Tier, index: number): void {
         afterLayer >= 0 &&
         afterLayer < tier.layers.length - 1 &&
         all.findIndex((one) => one.afterLayer === afterLayer) === i,
-    );
+    );  keepGapsBelowCake(tier);
 }

@@ -4,8 +4,10 @@ import { limits } from '../document/limits.ts';
 import type { AsTin, Inset, Mould, Tier } from '../document/types.ts';
 import { chooseTin } from '../tins/choose.ts';
 import type { OtherLayer, Pantry, Tin } from '../pantry/types.ts';
-import { setLayerCount } from '../document/edit.ts';
-import { builtUpMm, mouldOf, mouldOutlineAt, mouldWidest } from './mould.ts';
+import { keepGapsBelowCake, setLayerCount } from '../document/edit.ts';
+import { outlineSchema } from '../document/schema.ts';
+import type { Outline } from '../outline/outline.ts';
+import { builtUpMm, mouldOf, mouldOutlineAt, mouldWidest, type MouldShape } from './mould.ts';
 
 /** A foot of sponge under a cream, and the film of filling between them, mm (trade custom). */
 const footMm = 10;
@@ -28,9 +30,7 @@ export function setMould(
   if (!tin) return;
   tier.mould = mould;
   tier.asTin = null;
-  tier.outline = {
-    ...mouldOutlineAt({ tin, order: mould.order, filledMm: tin.depthMm }, 0),
-  };
+  tier.outline = sizeFrom({ tin, order: mould.order, filledMm: tin.depthMm });
   tier.tinId = chooseTin(tier.outline, tins, tier.tinId);
   const cream = others.find(({ form }) => form === 'mousse');
   if (cream && !tier.layers.some(({ otherId }) => isCream(otherId, others))) {
@@ -69,13 +69,21 @@ export function setAsTin(tier: Tier, how: AsTin, tins: readonly Tin[]): void {
     layer.heightMm = Math.min(max, Math.max(min, Math.round(each)));
   }
   tier.centre = null;
+  keepGapsBelowCake(tier);
   takeShape(tier, tins);
 }
 
 /** A tier takes the size of what shapes it, where that is widest. */
 export function takeShape(tier: Tier, tins: readonly Tin[]): void {
   const shape = mouldOf(tier, tins);
-  if (shape) tier.outline = { ...mouldWidest(shape) };
+  if (shape) tier.outline = sizeFrom(shape);
+}
+
+/** A rounded mould that stands as it was filled comes to a point below: its mouth is its size. */
+function sizeFrom(shape: MouldShape): Outline {
+  const widest = mouldWidest(shape);
+  const isSize = outlineSchema.isValidSync(widest, { strict: true });
+  return { ...(isSize ? widest : mouldOutlineAt(shape, shape.filledMm)) };
 }
 
 /** The thickest cream of a tier is made as high as its mould leaves room for. */
@@ -88,6 +96,7 @@ export function fillToBrim(tier: Tier, tin: Tin, others: readonly OtherLayer[]):
     max,
     Math.max(min, thickest.heightMm + tin.depthMm - builtUpMm(tier)),
   );
+  keepGapsBelowCake(tier);
 }
 
 /** Where the next thing in a cream goes: over what is there, or a finger from below. */

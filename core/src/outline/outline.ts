@@ -154,10 +154,21 @@ export function grow(outline: Outline, byMm: number): Outline | null {
 /** Points that a line keeps which is only placed by. */
 const coarsePoints = 240;
 const coarsened = new WeakMap<Outline, Outline>();
+/** From this turn on a point is a corner, rad. */
+const cornerTurn = 0.3;
+
+/** How far a line turns at a point, rad. */
+function turnAt(points: readonly Point[], i: number): number {
+  const a = points.at(i - 1)!;
+  const b = points[i]!;
+  const c = points[(i + 1) % points.length]!;
+  const turn = Math.atan2(c.y - b.y, c.x - b.x) - Math.atan2(b.y - a.y, b.x - a.x);
+  return Math.abs(Math.atan2(Math.sin(turn), Math.cos(turn)));
+}
 
 /**
- * The same outline with at most 240 points, for moving it far in: what is piped or set along it is
- * placed to a tenth of a millimetre, and the clipper takes a moment instead of seconds.
+ * The same outline with 240 points and its corners, for moving it far in: what is piped or set along it
+ * is placed to a tenth of a millimetre, and the clipper takes a moment instead of seconds.
  */
 export function coarse(outline: Outline): Outline {
   if (isBox(outline) || outline.kind === 'ring') return outline;
@@ -171,16 +182,22 @@ export function coarse(outline: Outline): Outline {
       : {
           kind: 'path',
           name: outline.kind === 'path' ? outline.name : outline.kind,
-          points: points.filter((_, i) => i % every === 0).map((p) => [p.x, p.y]),
+          points: points
+            .filter((_, i) => i % every === 0 || turnAt(points, i) > cornerTurn)
+            .map((p) => [p.x, p.y]),
         };
   coarsened.set(outline, made);
   return made;
 }
 
+/** From here on the clipper has so many crossings to look at that it takes the coarse line, mm. */
+const farInMm = 4;
+
 function growLine(outline: DrawnOutline, line: Line, byMm: number): Outline | null {
   // moved in by half its width nothing is left; the clipper would take long to find that out
   if (2 * -byMm >= Math.min(line.widthMm, line.depthMm)) return null;
-  const pieces = offsetLine(line.points, byMm).sort(
+  const { points } = -byMm < farInMm ? line : lineOf(coarse(outline) as DrawnOutline);
+  const pieces = offsetLine(points, byMm).sort(
     (a, b) => Math.abs(polygonAreaMm2(b)) - Math.abs(polygonAreaMm2(a)),
   );
   const largest = pieces[0];
@@ -242,20 +259,24 @@ function insideLine(points: readonly Point[], p: Point, toleranceMm: number): bo
   for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
     const a = points[i]!;
     const b = points[j]!;
-    const length2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
-    const t =
-      length2 === 0
-        ? 0
-        : Math.max(
-            0,
-            Math.min(1, ((p.x - a.x) * (b.x - a.x) + (p.y - a.y) * (b.y - a.y)) / length2),
-          );
-    const away = Math.hypot(p.x - a.x - t * (b.x - a.x), p.y - a.y - t * (b.y - a.y));
-    if (away <= toleranceMm) return true;
+    if (isOnEdge(a, b, p, toleranceMm)) return true;
     if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x)
       inside = !inside;
   }
   return inside;
+}
+
+/** Whether a point lies as near an edge as that; most edges are far off, and told by their box. */
+function isOnEdge(a: Point, b: Point, p: Point, toleranceMm: number): boolean {
+  if (p.x < Math.min(a.x, b.x) - toleranceMm || p.x > Math.max(a.x, b.x) + toleranceMm)
+    return false;
+  if (p.y < Math.min(a.y, b.y) - toleranceMm || p.y > Math.max(a.y, b.y) + toleranceMm)
+    return false;
+  const [dx, dy] = [b.x - a.x, b.y - a.y];
+  const length2 = dx ** 2 + dy ** 2;
+  const along = length2 === 0 ? 0 : ((p.x - a.x) * dx + (p.y - a.y) * dy) / length2;
+  const t = Math.max(0, Math.min(1, along));
+  return (p.x - a.x - t * dx) ** 2 + (p.y - a.y - t * dy) ** 2 <= toleranceMm ** 2;
 }
 
 /** The outer rim as a closed polygon, counter-clockwise, with `perQuarter` chords on round corners. */

@@ -33,7 +33,10 @@ describe('a walk over edits', () => {
   });
 
   it('finds what is wrong, where something is', () => {
-    const plan = planBuild(demo.find(({ tiers }) => tiers.length > 1)!, pantry);
+    const plan = planBuild(
+      demo.find(({ tiers }) => tiers.length > 1)!,
+      pantry,
+    );
     expect(unsoundIn(plan)).toEqual([]);
     const [bowl] = plan.bowls.ok ? plan.bowls.value : [];
     const leaking = { ...plan, bowls: { ok: true as const, value: [{ ...bowl!, leftG: -4000 }] } };

@@ -29,5 +29,6 @@ export function leaveOutLayer(tier: Tier, index: number): void {
         afterLayer >= 0 &&
         afterLayer < tier.layers.length - 1 &&
         all.findIndex((one) => one.afterLayer === afterLayer) === i,
-    );  keepGapsBelowCake(tier);
+    );
+  keepGapsBelowCake(tier);
 }

@@ -33,8 +33,8 @@ export function unsoundIn(plan: Plan): string[] {
     seen.add(value);
     for (const [inner, each] of Object.entries(value)) walk(each, `${path}.${inner}`, inner);
   };
-  const { figures, cautions, steps, section: _section, ...parts } = plan;
-  for (const [name, part] of Object.entries(parts)) walk(part, name, '');
+  const { figures, cautions, steps, ...parts } = plan;
+  for (const [name, part] of Object.entries(parts)) if (name !== 'section') walk(part, name, '');
   for (const { id, title, todo } of cautions)
     for (const [which, { text, values }] of [
       ['title', title],

@@ -9,7 +9,8 @@ export default defineConfig({
     vue(),
     vuetify({ autoImport: true }),
     VitePWA({
-      registerType: 'autoUpdate',
+      // a newer program waits until it is asked for
+      registerType: 'prompt',
       injectRegister: null,
       manifest: {
         name: 'Pyrgotect',
@@ -22,6 +23,8 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2,wasm}'],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+        clientsClaim: true,
+        importScripts: ['/notify.js'],
         navigateFallbackDenylist: [/^\/api\//],
       },
     }),

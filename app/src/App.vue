@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { defineAsyncComponent, onMounted, ref, watchEffect } from 'vue';
 import { sweepRemoved } from './storage/removed.ts';
+import { openStorage, useStorageState } from './storage/state.ts';
+import { useUpdate } from './storage/updates.ts';
 import HatchDefs from './section/HatchDefs.vue';
 import { useCarvings } from './stores/carvings.ts';
 import { useFault } from './stores/faults.ts';
@@ -11,7 +13,11 @@ import { useScheme } from './styles/scheme.ts';
 
 /** It knows the open cake, which the shelf does not load. */
 const FaultNotice = defineAsyncComponent(() => import('./parts/FaultNotice.vue'));
+const StorageMark = defineAsyncComponent(() => import('./parts/StorageMark.vue'));
+const UpdateNotice = defineAsyncComponent(() => import('./parts/UpdateNotice.vue'));
 const fault = useFault();
+const storage = useStorageState();
+const update = useUpdate();
 const settings = useSettings();
 const pantry = usePantry();
 const shelf = useShelf();
@@ -26,6 +32,7 @@ watchEffect(() => {
 
 onMounted(async () => {
   try {
+    await openStorage();
     await Promise.all([settings.load(), pantry.load()]);
     await shelf.seedDemo();
     void carvings.load();
@@ -41,11 +48,12 @@ onMounted(async () => {
   <v-app :theme="scheme" class="app">
     <HatchDefs />
     <p v-if="problem" class="trouble" role="alert">
-      The browser’s storage cannot be opened ({{ problem }}). Nothing can be kept. Leave private
-      browsing, or allow this page to store data, and load it again.
+      What this browser keeps cannot be read ({{ problem }}).
     </p>
     <router-view v-if="ready" />
     <FaultNotice v-if="fault" />
+    <StorageMark v-if="storage.kind !== 'kept'" />
+    <UpdateNotice v-if="update" />
   </v-app>
 </template>
 

@@ -6,7 +6,9 @@ import { vuetify } from './plugins/vuetify.ts';
 import { router } from './router.ts';
 import { fetchCardEarly } from './shelf/card.ts';
 import { report, watchFaults } from './stores/faults.ts';
+import { watchParts } from './stores/parts.ts';
 import { usePalette } from './styles/scheme.ts';
+import { keepProgram } from './storage/updates.ts';
 import './styles/fonts.css';
 import './styles/theme.css';
 import './styles/page.css';
@@ -20,7 +22,5 @@ const app = createApp(App);
 app.config.errorHandler = report;
 app.provide('usehead', cspHead()).use(createPinia()).use(router).use(vuetify).mount('#app');
 
-// after an update the old parts may be gone from the server: load the page anew
-window.addEventListener('vite:preloadError', () => window.location.reload());
-if (import.meta.env.PROD && 'serviceWorker' in navigator)
-  window.addEventListener('load', () => void navigator.serviceWorker.register('/sw.js'));
+watchParts(router);
+if (import.meta.env.PROD) window.addEventListener('load', () => void keepProgram());

@@ -6,7 +6,7 @@ import { useAnswer, type Answer } from '../src/workers/useAnswer.ts';
 vi.mock('comlink', () => ({ wrap: () => ({}) }));
 beforeEach(() => {
   vi.useFakeTimers();
-  vi.stubGlobal('Worker', class {});
+  vi.stubGlobal('Worker', class extends EventTarget {});
 });
 afterEach(() => {
   vi.useRealTimers();
@@ -36,7 +36,7 @@ function setUp() {
                 tell,
                 answer: async (text) => {
                   done(text);
-                  await Promise.resolve();
+                  await vi.advanceTimersByTimeAsync(0);
                   await nextTick();
                 },
               });

@@ -3,6 +3,7 @@ import { type Step } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { clock } from '../parts/when.ts';
 import { useUnits } from '../figures/units.ts';
+import type { MayNotify } from './useAlarms.ts';
 import type { BenchHand } from './useBench.ts';
 
 /** The foot of the bench: timers, back, note what happened, next. */
@@ -15,8 +16,12 @@ const props = defineProps<{
   ahead: { title: string; minutes: number; steps: number } | null;
   finished: boolean;
   bench: BenchHand;
+  /** What the browser lets this page show while it is not looked at. */
+  mayNotify: MayNotify;
 }>();
-const emit = defineEmits<{ notes: [] }>();
+const emit = defineEmits<{ notes: []; askToNotify: [] }>();
+/** As many timers as the foot has room for; the others are in a list. */
+const mostShown = 2;
 const units = useUnits();
 const notesHere = computed(
   () => props.bench.bench.value.notes.filter((n) => n.stepKey === props.step?.key).length,
@@ -27,7 +32,7 @@ const notesHere = computed(
   <footer>
     <div class="timers" aria-live="off">
       <div
-        v-for="timer in bench.timers.value.slice(0, 2)"
+        v-for="timer in bench.timers.value.slice(0, mostShown)"
         :key="timer.id"
         class="running"
         :class="{ over: timer.left <= 0 }"
@@ -51,6 +56,46 @@ const notesHere = computed(
             stop
           </button>
         </span>
+      </div>
+      <div
+        v-if="
+          bench.timers.value.length > 0 &&
+          (mayNotify === 'default' || bench.timers.value.length > mostShown)
+        "
+        class="more"
+      >
+        <v-menu v-if="bench.timers.value.length > mostShown" location="top">
+          <template #activator="{ props: opens }">
+            <v-btn variant="outlined" size="small" data-test="more-timers" v-bind="opens"
+              >{{ bench.timers.value.length - mostShown }} more</v-btn
+            >
+          </template>
+          <v-list>
+            <v-list-item
+              v-for="timer in bench.timers.value.slice(mostShown)"
+              :key="timer.id"
+              :title="`${clock(timer.left)} ${timer.label}`"
+            >
+              <template #append>
+                <v-btn
+                  variant="text"
+                  size="small"
+                  :aria-label="`Stop ${timer.label}`"
+                  @click="bench.stopTimer(timer.id)"
+                  >stop</v-btn
+                >
+              </template>
+            </v-list-item>
+          </v-list>
+        </v-menu>
+        <v-btn
+          v-if="mayNotify === 'default'"
+          variant="text"
+          size="small"
+          data-test="ask-notify"
+          @click="emit('askToNotify')"
+          >Tell me when I look elsewhere</v-btn
+        >
       </div>
       <div v-if="bench.timers.value.length === 0" class="none">
         <template v-if="ahead">

@@ -10,10 +10,10 @@ import {
   type Step,
   type WeighTarget,
 } from '@pyrgotect/core';
-import { useNow } from '@vueuse/core';
 import { computed } from 'vue';
 import { keepPhoto, shrunk } from '../storage/photos.ts';
 import { useBuild } from '../stores/build.ts';
+import { useSecond } from './useSecond.ts';
 
 const now = (): string => new Date().toISOString();
 const shortId = (): string => crypto.randomUUID().slice(0, 13);
@@ -27,7 +27,7 @@ export interface RunningTimer extends BenchTimer {
 /** The bench's own edits of a build: steps done, checks ticked, timers, notes. */
 export function useBench(steps: () => Step[]) {
   const store = useBuild();
-  const clockNow = useNow({ interval: 1000 });
+  const clockNow = useSecond();
   const bench = computed<Build['bench']>(() => store.build?.bench ?? newBench());
   const done = computed(() => doneOf({ bench: bench.value }, steps()));
   const index = computed(() => {

@@ -37,8 +37,8 @@ async function read(event: Event): Promise<void> {
   if (!file) return;
   try {
     const bytes = await stlBytes(file);
-    const { solids } = await import('../workers/solids.ts');
-    const { volumeMl, notes: said, ...shape } = await solids().tinWall(bytes);
+    const { askSolids } = await import('../workers/solids.ts');
+    const { volumeMl, notes: said, ...shape } = await askSolids((solids) => solids.tinWall(bytes));
     const { min, max } = pantryLimits.tinDepthMm;
     if (shape.depthMm < min || shape.depthMm > max)
       throw new Error(

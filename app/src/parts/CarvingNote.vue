@@ -12,12 +12,17 @@ const said = computed(() => {
   if (known === 'coat reckoned') return 'The coat of the carved cake is still being measured.';
   return carvings.problem === null
     ? 'The carving is being worked out: figures are still of the whole stack.'
-    : 'The carving cannot be worked out here: figures are of the whole stack.';
+    : `The carving cannot be worked out here (${carvings.problem}): figures are of the whole stack.`;
 });
 </script>
 
 <template>
-  <p v-if="said" class="carving-note" role="status" data-test="carving-note">{{ said }}</p>
+  <p v-if="said" class="carving-note" role="status" data-test="carving-note">
+    {{ said }}
+    <v-btn v-if="carvings.problem" variant="outlined" size="small" @click="carvings.need({ tiers })"
+      >Try again</v-btn
+    >
+  </p>
 </template>
 
 <style scoped>

@@ -5,6 +5,7 @@ import { computed, ref, watch } from 'vue';
 import ReadyLine from '../day/ReadyLine.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
 import { useDay } from '../stores/day.ts';
+import TroubleLine from '../figures/TroubleLine.vue';
 import { useUnits } from '../figures/units.ts';
 import HoursPanel from './day/HoursPanel.vue';
 import KeepingPanel from './day/KeepingPanel.vue';
@@ -47,6 +48,7 @@ watch(
 );
 const title = computed(() => {
   if (!day.deadline) return 'When is it served? Brief says it';
+  if (day.trouble) return 'There is no plan of the days';
   if (!day.answer) return 'Planning the days…';
   if (!day.answer.ok) return 'There is no plan of the days';
   if (!day.plan) return 'Planning the days…';
@@ -74,6 +76,7 @@ const problem = computed(() => {
   <div>
     <h1 data-test="sheet-title">{{ title }}</h1>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <TroubleLine :trouble="day.trouble" what="The plan of the days" @again="day.again" />
     <ReadyLine />
     <SheetTabs v-model="tab" :tabs="[...tabs]" label="Day" />
     <component :is="panels[tab]" :build="build" :plan="plan" />

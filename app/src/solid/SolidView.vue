@@ -16,7 +16,8 @@ import { useBuild } from '../stores/build.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useUnits } from '../figures/units.ts';
 import { useScheme } from '../styles/scheme.ts';
-import { solids } from '../workers/solids.ts';
+import TroubleLine from '../figures/TroubleLine.vue';
+import { askSolids } from '../workers/solids.ts';
 import { SolidScene, type SceneColours, type ShownPlane } from './scene.ts';
 
 /** The carved tier as a solid: turned, opened, its flat cut taken hold of, its offcuts beside it. */
@@ -36,6 +37,8 @@ const box = useTemplateRef<HTMLElement>('box');
 const { width, height } = useElementSize(box);
 const noWebGl = ref(false);
 const busy = ref(true);
+const trouble = ref<string | null>(null);
+const tries = ref(0);
 const openShare = ref(0);
 const offcuts = ref(true);
 const view = shallowRef<CarveView | null>(null);
@@ -97,14 +100,19 @@ const openMm = computed(() => {
 });
 let latest = 0;
 watch(
-  () => [JSON.stringify(props.question), openMm.value] as const,
+  () => [JSON.stringify(props.question), openMm.value, tries.value] as const,
   async ([text, open]) => {
     const mine = ++latest;
     busy.value = true;
+    trouble.value = null;
     try {
-      const found = await solids().view(JSON.parse(text) as CarveQuestion, 'rough', open);
+      const found = await askSolids((solids) =>
+        solids.view(JSON.parse(text) as CarveQuestion, 'rough', open),
+      );
       if (mine !== latest) return;
       view.value = found;
+    } catch (error) {
+      if (mine === latest) trouble.value = error instanceof Error ? error.message : String(error);
     } finally {
       if (mine === latest) busy.value = false;
     }
@@ -180,6 +188,7 @@ const said = computed(() => {
       <b>{{ tier.name }}</b><span>{{ said }}</span>
       <span v-if="busy" role="status">Cutting…</span>
     </p>
+    <TroubleLine :trouble="trouble" what="The solid" class="trouble" @again="tries += 1" />
     <p v-if="noWebGl" class="busy" role="status">
       This browser shows no solids: front, side and plan instead.
     </p>
@@ -228,6 +237,12 @@ canvas {
   display: flex;
   flex-direction: column;
   pointer-events: none;
+}
+.trouble {
+  position: absolute;
+  left: 18px;
+  right: 18px;
+  top: 96px;
 }
 .busy {
   position: absolute;

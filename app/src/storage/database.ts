@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
+import Dexie, { type DexieOptions, type EntityTable, type Table, type Transaction } from 'dexie';
 import {
   buildFrom2,
   buildFrom3,
@@ -114,9 +114,9 @@ export class Database extends Dexie {
   /** Tries of practice drills. */
   tries!: Table<Try, string>;
 
-  constructor(name = 'pyrgotect') {
+  constructor(name = 'pyrgotect', options: DexieOptions = {}) {
     // strict: what is shown as saved is on the disk, even when the browser is killed
-    super(name, { chromeTransactionDurability: 'strict' });
+    super(name, { chromeTransactionDurability: 'strict', ...options });
     this.version(1).stores({
       builds: 'id',
       shelf: 'id, serveAt, updatedAt',
@@ -161,4 +161,6 @@ export class Database extends Dexie {
   }
 }
 
-export const database = new Database();
+/** What is kept, or what stands in for it where the browser keeps nothing. */
+export let database = new Database();
+export const replaceDatabase = (other: Database): void => void (database = other);

@@ -60,16 +60,27 @@ export const useBuild = defineStore('build', () => {
   const corrections = computed(() =>
     build.value ? correctionsFor(build.value, hand.corrections) : hand.corrections,
   );
+  /** A plan of the open build, or why it has none. */
+  const planned = <P>(work: (...of: Parameters<typeof planBuild>) => P) =>
+    computed<{ plan: P | null; fault: string | null }>(() => {
+      if (!build.value) return { plan: null, fault: null };
+      try {
+        const of = [build.value, pantry.pantry, carvings.answerTo, corrections.value] as const;
+        return { plan: work(...of), fault: null };
+      } catch (error) {
+        console.error(error);
+        return { plan: null, fault: error instanceof Error ? error.message : String(error) };
+      }
+    });
   /** What the cake is and how it stands: what an edit shows at once. */
-  const cake = computed<CakePlan | null>(() =>
-    build.value ? planCake(build.value, pantry.pantry, carvings.answerTo, corrections.value) : null,
-  );
+  const cakeTried = planned<CakePlan>(planCake);
+  const cake = computed(() => cakeTried.value.plan);
   /** The whole plan, for who asks: bench, day, prints, price. */
-  const plan = computed<Plan | null>(() =>
-    build.value
-      ? planBuild(build.value, pantry.pantry, carvings.answerTo, corrections.value)
-      : null,
-  );
+  const planTried = planned<Plan>(planBuild);
+  const plan = computed(() => planTried.value.plan);
+  /** Why the cake, or the whole plan, could not be worked out: a fault of the program, never of the cake. */
+  const cakeFault = computed(() => cakeTried.value.fault);
+  const planFault = computed(() => planTried.value.fault);
   /** How it is made, as it was when there was last time to ask: an edit under the hand does not wait for it. */
   const making = shallowRef<MakingPlan | null>(null);
   const makeLater = whenIdle(() => {
@@ -341,6 +352,8 @@ export const useBuild = defineStore('build', () => {
     making,
     cautions,
     plan,
+    cakeFault,
+    planFault,
     corrections,
     missing,
     selected,

@@ -60,15 +60,16 @@ export const useCarvings = defineStore('carvings', () => {
     running = true;
     busy.value = true;
     try {
-      const { solids } = await import('../workers/solids.ts');
+      const { askSolids } = await import('../workers/solids.ts');
       while (waiting.size > 0) {
         const [tierId, { key, question }] = waiting.entries().next().value!;
         const isLatest = (): boolean => waiting.get(tierId)?.key === key;
-        const result = await solids().carve(plain(question), 'fine');
+        const result = await askSolids((solids) => solids.carve(plain(question), 'fine'));
         const known = answers.value.get(result.key);
         if (!known?.coat.exact) keep(result);
         if (!isLatest()) continue;
-        if (!known?.coat.exact) keep({ ...result, coat: await solids().coat(plain(question)) });
+        if (!known?.coat.exact)
+          keep({ ...result, coat: await askSolids((solids) => solids.coat(plain(question))) });
         if (isLatest()) waiting.delete(tierId);
       }
       problem.value = null;

@@ -114,7 +114,7 @@ export const useDay = defineStore('day', () => {
   const question = computed<DayQuestion | null>(() =>
     deadline.value && tasks.value.length > 0 ? asked(tasks.value) : null,
   );
-  const { answer, current } = useAnswer<DayQuestion, DayAnswer>(
+  const { answer, current, trouble, again } = useAnswer<DayQuestion, DayAnswer>(
     () => question.value,
     (solver, question) => solver.day(question),
   );
@@ -218,6 +218,8 @@ export const useDay = defineStore('day', () => {
     question,
     answer,
     current,
+    trouble,
+    again,
     plan,
     rows,
     otherRows,

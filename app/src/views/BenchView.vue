@@ -11,11 +11,12 @@ import { notYetThere } from '../bench/progress.ts';
 import MeanwhileList from '../bench/MeanwhileList.vue';
 import StepBody from '../bench/StepBody.vue';
 import TooEarlyNote from '../bench/TooEarlyNote.vue';
-import { allowTone, ring } from '../bench/tone.ts';
+import { timersTitle, useAlarms } from '../bench/useAlarms.ts';
 import { useBench } from '../bench/useBench.ts';
 import { useStockLedger } from '../bench/useStockLedger.ts';
 import WorkingDialog from '../figures/WorkingDialog.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
+import FailedPlan from '../parts/FailedPlan.vue';
 import { clock } from '../parts/when.ts';
 import SaveNotices from '../parts/SaveNotices.vue';
 import SectionThumb from '../section/SectionThumb.vue';
@@ -92,25 +93,12 @@ const devices = useDevices();
 const stopListening = devices.listen();
 onUnmounted(stopListening);
 
-// a bell when time is up, and again every half minute until the timer is stopped
-useEventListener('pointerdown', allowTone);
-useEventListener('keydown', allowTone);
-const againS = 30;
-watch(
-  () => bench.timers.value.map((timer) => Math.floor(-timer.left / againS)).join(),
-  () => {
-    if (bench.timers.value.some(({ left }) => left <= 0)) ring();
-  },
-);
+const { mayNotify, ask: askToNotify } = useAlarms(bench.timers, () => store.build?.name ?? '');
 
 const title = useTitle();
 watch(
-  () => bench.timers.value[0],
-  (timer) => {
-    title.value = timer
-      ? `${clock(timer.left)} ${timer.label}`
-      : `${store.build?.name ?? ''}, bench`;
-  },
+  () => timersTitle(bench.timers.value, clock) ?? `${store.build?.name ?? ''}, bench`,
+  (said) => (title.value = said),
   { immediate: true },
 );
 useEventListener('keydown', (event: KeyboardEvent) => {
@@ -192,6 +180,8 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
       :bench="bench"
       :ahead="aheadTimer"
       :finished="store.build.bench.finished !== null"
+      :may-notify="mayNotify"
+      @ask-to-notify="askToNotify"
       @notes="dialog = 'notes'"
     />
     <DevicesPanel v-if="dialog === 'devices'" @close="dialog = null" />
@@ -220,6 +210,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
     <WorkingDialog />
     <SaveNotices />
   </div>
+  <FailedPlan v-else-if="store.planFault" :fault="store.planFault" :build-id="id" />
   <main v-else-if="store.missing" class="gone">
     <h1>This cake is not on the shelf</h1>
     <p><router-link class="key" to="/">To the shelf</router-link></p>

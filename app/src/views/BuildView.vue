@@ -7,6 +7,7 @@ import type { Caution } from '@pyrgotect/core';
 import WorkingDialog from '../figures/WorkingDialog.vue';
 import BrandMark from '../parts/BrandMark.vue';
 import { buildKeys } from '../parts/build-keys.ts';
+import FailedPlan from '../parts/FailedPlan.vue';
 import IconPath from '../parts/IconPath.vue';
 import SettingsMenu from '../parts/SettingsMenu.vue';
 import StageRail from '../parts/StageRail.vue';
@@ -304,6 +305,7 @@ const saveText = computed(
     />
     <SaveNotices />
   </div>
+  <FailedPlan v-else-if="store.cakeFault" :fault="store.cakeFault" :build-id="id" />
   <main v-else-if="store.missing" class="lost">
     <BrandMark />
     <h1>This cake is not on the shelf</h1>

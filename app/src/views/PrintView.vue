@@ -5,6 +5,7 @@ import { useListText } from '../bench/listText.ts';
 import HoldsLine from '../figures/HoldsLine.vue';
 import DayPrint from '../day/DayPrint.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
+import FailedPlan from '../parts/FailedPlan.vue';
 import { servedText } from '../parts/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import PlacesTable from '../support/PlacesTable.vue';
@@ -118,6 +119,7 @@ const print = (): void => window.print();
     <p v-if="!store.plan.steps.ok">{{ store.plan.steps.problem }}</p>
     <footer>Times and keeping are usual guidance; your local food code and licence decide.</footer>
   </div>
+  <FailedPlan v-else-if="store.planFault" :fault="store.planFault" :build-id="id" />
   <main v-else-if="store.missing" class="paper">
     <h1>This cake is not on the shelf</h1>
     <p><router-link class="key" to="/">To the shelf</router-link></p>

@@ -28,6 +28,7 @@ import { useHand } from '../stores/hand.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useUnits } from '../figures/units.ts';
 import { useShelf } from '../stores/shelf.ts';
+import TroubleLine from '../figures/TroubleLine.vue';
 import { useAnswer } from '../workers/useAnswer.ts';
 
 /** What to buy for one or several cakes, and when. */
@@ -117,7 +118,7 @@ const byLead = computed(
 const question = computed<Question | null>(
   () => cakes.value && { ...cakes.value, leadDays: leadDays.value, days: days.value ?? {} },
 );
-const { answer, current } = useAnswer<Question, ShoppingPlan>(
+const { answer, current, trouble, again } = useAnswer<Question, ShoppingPlan>(
   () => question.value,
   (solver, q) => solver.shopping(q.builds, q.pantry, q.leadDays, q.carved, q.corrections, q.days),
 );
@@ -168,6 +169,7 @@ const headers = [
 ];
 const title = computed(() => {
   if (wanted.value.length === 0) return 'No cake is chosen';
+  if (trouble.value) return 'Shopping';
   if (!answer.value) return 'Working it out …';
   const cakes = `${answer.value.builds.length} ${answer.value.builds.length === 1 ? 'cake' : 'cakes'}`;
   return `${toBuy.value} things to buy for ${cakes}, about ${money(answer.value.cost)}`;
@@ -236,6 +238,7 @@ function save(): void {
       <section>
         <h1 data-test="shopping-title" :class="{ old: !current }">{{ title }}</h1>
         <CarvingNote :tiers="carvedTiers" />
+        <TroubleLine :trouble="trouble" what="The list" @again="again" />
         <p v-if="wanted.length === 0" class="lead">
           Choose the cakes to shop for. Those with a date that is still to come are chosen by
           themselves.

@@ -1,11 +1,10 @@
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import type { Solids } from './carve.worker.ts';
+import { Watched } from './watched.ts';
 
-let remote: Remote<Solids> | null = null;
-/** The worker of the solids; started when it is first asked for. */
-export const solids = (): Remote<Solids> => {
-  remote ??= wrap<Solids>(
-    new Worker(new URL('./carve.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return remote;
-};
+const watched = new Watched<Solids>(
+  () => new Worker(new URL('./carve.worker.ts', import.meta.url), { type: 'module' }),
+);
+/** Asks the worker of the solids; it is started when it is first asked. */
+export const askSolids = <A>(work: (solids: Remote<Solids>) => Promise<A>): Promise<A> =>
+  watched.ask((remote) => work(remote));

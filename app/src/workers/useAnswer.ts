@@ -1,14 +1,11 @@
-import { wrap, type Remote } from 'comlink';
+import type { Remote } from 'comlink';
 import { onScopeDispose, ref, shallowRef, watch, type ShallowRef } from 'vue';
 import type { Solver } from './solve.worker.ts';
+import { Watched } from './watched.ts';
 
-let remote: Remote<Solver> | null = null;
-const solver = (): Remote<Solver> => {
-  remote ??= wrap<Solver>(
-    new Worker(new URL('./solve.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return remote;
-};
+const solver = new Watched<Solver>(
+  () => new Worker(new URL('./solve.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 export interface Answer<A> {
   answer: ShallowRef<A | null>;
@@ -16,6 +13,10 @@ export interface Answer<A> {
   current: ShallowRef<boolean>;
   /** Share of the work that is done, 0 to 1; null when nothing is being worked out. */
   progress: ShallowRef<number | null>;
+  /** Why there is no answer, in words; null where there is one or it is being worked out. */
+  trouble: ShallowRef<string | null>;
+  /** Asks once more. */
+  again: () => void;
 }
 
 /**
@@ -29,6 +30,7 @@ export function useAnswer<Q, A>(
   const answer = shallowRef<A | null>(null);
   const current = ref(false);
   const progress = ref<number | null>(null);
+  const trouble = ref<string | null>(null);
   let latest = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
   const run = async (text: string): Promise<void> => {
@@ -40,21 +42,35 @@ export function useAnswer<Q, A>(
     }
     progress.value = 0;
     let done = false;
-    const found = await ask(solver(), JSON.parse(text) as Q, (share) => {
-      // word of progress comes by another way and may come after the answer
-      if (mine === latest && !done) progress.value = share;
-    });
-    done = true;
-    if (mine !== latest) return;
-    answer.value = found;
-    current.value = true;
-    progress.value = null;
+    try {
+      const found = await solver.ask((remote, pulse) =>
+        ask(remote, JSON.parse(text) as Q, (share) => {
+          pulse();
+          // word of progress comes by another way and may come after the answer
+          if (mine === latest && !done) progress.value = share;
+        }),
+      );
+      if (mine !== latest) return;
+      answer.value = found;
+      current.value = true;
+    } catch (error) {
+      if (mine !== latest) return;
+      trouble.value = error instanceof Error ? error.message : String(error);
+    } finally {
+      done = true;
+      if (mine === latest) progress.value = null;
+    }
+  };
+  const again = (): void => {
+    trouble.value = null;
+    void run(JSON.stringify(question()));
   };
   watch(
     () => JSON.stringify(question()),
     (text) => {
       clearTimeout(timer);
       current.value = false;
+      trouble.value = null;
       // one that is still under way answers what is no longer asked
       latest += 1;
       timer = setTimeout(() => void run(text), answer.value === null ? 0 : 60);
@@ -65,5 +81,5 @@ export function useAnswer<Q, A>(
     clearTimeout(timer);
     latest += 1;
   });
-  return { answer, current, progress };
+  return { answer, current, progress, trouble, again };
 }

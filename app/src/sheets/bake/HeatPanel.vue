@@ -15,6 +15,7 @@ import ChartPane from '../../charts/ChartPane.vue';
 import SheetTabs from '../../parts/SheetTabs.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
+import TroubleLine from '../../figures/TroubleLine.vue';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useBakeSheet } from './useBakeSheet.ts';
 import { veiled } from '../../styles/palette.ts';
@@ -40,7 +41,7 @@ const times = computed(() => {
     carveMin: own.carveMin * chill,
   };
 });
-const { answer } = useAnswer<HeatQuestion, HeatPlan>(
+const { answer, trouble, again } = useAnswer<HeatQuestion, HeatPlan>(
   () => question.value,
   (solver, q) => solver.heat(q),
 );
@@ -130,6 +131,7 @@ const layout = computed<Partial<Layout>>(() => {
 
 <template>
   <div data-test="heat">
+    <TroubleLine :trouble="trouble" what="Baking and cooling" @again="again" />
     <template v-if="answer">
       <p class="sentence">
         <template v-if="window"

@@ -95,8 +95,8 @@ async function addTarget(event: Event): Promise<void> {
   if (!file) return;
   try {
     const bytes = await stlBytes(file);
-    const { solids } = await import('../../workers/solids.ts');
-    const { notes, ...mesh } = await solids().target(bytes, file.name);
+    const { askSolids } = await import('../../workers/solids.ts');
+    const { notes, ...mesh } = await askSolids((solids) => solids.target(bytes, file.name));
     const id = freeId('target');
     editCarving('A shape from a file', (carving) => {
       carving.cuts.push({

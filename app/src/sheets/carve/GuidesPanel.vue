@@ -69,13 +69,15 @@ async function save(as: 'A4' | 'Letter' | 'svg' | 'stl' | '3mf'): Promise<void> 
   const name =
     props.build.tiers.length > 1 ? `${props.build.name}, ${tier.value.name}` : props.build.name;
   try {
-    const { solids } = await import('../../workers/solids.ts');
+    const { askSolids } = await import('../../workers/solids.ts');
     if (as === 'stl' || as === '3mf') {
-      const bytes = await solids().file(plain(question), as, name);
+      const bytes = await askSolids((solids) => solids.file(plain(question), as, name));
       downloadBytes(`${fileName.value}.${as}`, bytes, as === 'stl' ? 'model/stl' : 'model/3mf');
     } else {
       const font = new Uint8Array(await (await fetch(fontUrl)).arrayBuffer());
-      const bytes = await solids().templates(plain(result), name, as, plain(settings.system), font);
+      const bytes = await askSolids((solids) =>
+        solids.templates(plain(result), name, as, plain(settings.system), font),
+      );
       const isSvg = as === 'svg';
       downloadBytes(
         `${fileName.value}-templates.${isSvg ? 'svg' : 'pdf'}`,

@@ -15,6 +15,7 @@ import ChartPane from '../../charts/ChartPane.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
+import TroubleLine from '../../figures/TroubleLine.vue';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
 import { useScheme } from '../../styles/scheme.ts';
@@ -40,7 +41,7 @@ const question = computed<ChanceQuestion | null>(() =>
         short: props.build.shortShare,
       },
 );
-const { answer, current } = useAnswer<ChanceQuestion, BowlChance[]>(
+const { answer, current, trouble, again } = useAnswer<ChanceQuestion, BowlChance[]>(
   () => question.value,
   (solver, q) => solver.chance(q),
 );
@@ -163,6 +164,7 @@ const layout = computed<Partial<Layout>>(() => {
         </tr>
       </tbody>
     </table>
+    <TroubleLine :trouble="trouble" what="The chances" @again="again" />
     <ChartPane
       v-if="chance"
       :data="data"

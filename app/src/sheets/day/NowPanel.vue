@@ -4,6 +4,7 @@ import { format } from 'date-fns';
 import { computed } from 'vue';
 import { useDay } from '../../stores/day.ts';
 import { useUnits } from '../../figures/units.ts';
+import TroubleLine from '../../figures/TroubleLine.vue';
 import { useAnswer } from '../../workers/useAnswer.ts';
 
 /** What is left by the bench, from now on: is there time, what is missing, what would save it. */
@@ -13,7 +14,10 @@ const units = useUnits();
 const text = (n: number): string => units.text(n, 'minutes');
 // the question changes every quarter of an hour, not every second
 const nowMin = computed(() => Math.ceil(day.nowMin / 15) * 15);
-const { answer, current } = useAnswer<{ question: DayQuestion; nowMin: number }, Replan>(
+const { answer, current, trouble, again } = useAnswer<
+  { question: DayQuestion; nowMin: number },
+  Replan
+>(
   () =>
     day.deadline && nowMin.value < 0 && day.left.length > 0
       ? { question: day.asked(day.left, true), nowMin: nowMin.value - day.shiftMin }
@@ -32,6 +36,7 @@ const next = computed(() => {
 
 <template>
   <div data-test="now" :aria-busy="!current">
+    <TroubleLine :trouble="trouble" what="What is left to do" @again="again" />
     <p v-if="!day.deadline" class="lead">
       Brief says when it is served; then this can be worked out.
     </p>

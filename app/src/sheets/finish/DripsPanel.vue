@@ -27,6 +27,7 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useUnits } from '../../figures/units.ts';
+import TroubleLine from '../../figures/TroubleLine.vue';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
 import PouredFields from './PouredFields.vue';
@@ -97,7 +98,12 @@ const question = computed<DripsQuestion | null>(() =>
       }
     : null,
 );
-const { answer: runs, current } = useAnswer<DripsQuestion, DripRun[]>(
+const {
+  answer: runs,
+  current,
+  trouble,
+  again,
+} = useAnswer<DripsQuestion, DripRun[]>(
   () => question.value,
   (solver, q) => solver.drips(q),
 );
@@ -233,6 +239,7 @@ const made = computed(() => {
         </button>
       </p>
       <template v-if="planned">
+        <TroubleLine :trouble="trouble" what="How far the drips run" @again="again" />
         <UnrolledSide
           :tier-id="tier.id"
           :drip="planned"

@@ -18,6 +18,7 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
+import TroubleLine from '../../figures/TroubleLine.vue';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
 import { useScheme } from '../../styles/scheme.ts';
@@ -82,7 +83,7 @@ const question = computed<HeightQuestion | null>(() => {
     onlyOwned: tins.value === 'mine',
   };
 });
-const { answer, current, progress } = useAnswer<HeightQuestion, HeightAnswer>(
+const { answer, current, progress, trouble, again } = useAnswer<HeightQuestion, HeightAnswer>(
   () => question.value,
   (solver, q, tell) => solver.height(q, proxy(tell)),
 );
@@ -183,6 +184,7 @@ const choose = (what: unknown): void => {
 
 <template>
   <div data-test="height-solver">
+    <TroubleLine :trouble="trouble" what="The ways to this height" @again="again" />
     <p class="sentence">
       Make this tier
       <QuantityField

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type Build, type Layer, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
+import TroubleLine from '../../figures/TroubleLine.vue';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import LevelDial from './LevelDial.vue';
@@ -11,7 +12,7 @@ import { hourText, useLevel } from './useLevel.ts';
 const props = defineProps<{ build: Build; plan: CakePlan; big?: boolean }>();
 const units = useUnits();
 const { tier, editTier, store } = useSheet(props);
-const { measured, best, now, wedge, order } = useLevel(tier);
+const { measured, best, now, wedge, order, trouble, again } = useLevel(tier);
 const mm = (value: number): string => units.text(value, 'thickness');
 /** Tilts are a matter of tenths. */
 const fine = (value: number): string => units.text(value, 'fine');
@@ -67,6 +68,7 @@ const summary = computed(() => {
 
 <template>
   <div data-test="level-solver" :class="{ wide: big }">
+    <TroubleLine :trouble="trouble" what="The turns" @again="again" />
     <h2 data-test="level-summary" aria-live="polite">{{ summary }}</h2>
     <p v-if="measured.length > 1 && now.tiltMm >= 0.25" class="sentence">
       As they are turned now, <b>{{ units.text(wedge.massG, 'small') }}</b> more of the top filling

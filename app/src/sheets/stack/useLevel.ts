@@ -35,7 +35,7 @@ export function useLevel(tier: ComputedRef<Tier>) {
     }),
   );
   const layers = computed(() => measured.value.map((m) => m.solve));
-  const { answer, current } = useAnswer<LevelLayer[], LevelResult>(
+  const { answer, current, trouble, again } = useAnswer<LevelLayer[], LevelResult>(
     () => (layers.value.length >= 2 && layers.value.length <= 8 ? layers.value : null),
     (solver, question) => solver.level(question),
   );
@@ -53,5 +53,5 @@ export function useLevel(tier: ComputedRef<Tier>) {
   });
   const wedge = computed(() => wedgeOf(now.value, areaMm2(tier.value.outline), density.value));
   const order = computed(() => (layers.value.length > 1 ? orderLayers(layers.value) : null));
-  return { measured, best, now, wedge, order };
+  return { measured, best, now, wedge, order, trouble, again };
 }

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { useStorageState } from '../storage/state.ts';
+import { useBuild } from '../stores/build.ts';
+import { useShelf } from '../stores/shelf.ts';
+import { download } from './download.ts';
+
+/** Stands over everything while the browser does not keep what is typed: why, and what can be done. */
+const state = useStorageState();
+const store = useBuild();
+const shelf = useShelf();
+async function toFile(): Promise<void> {
+  if (!store.build) return;
+  const { name, text } = await shelf.fileOf(store.build);
+  download(name, text);
+}
+const again = (): void => window.location.reload();
+</script>
+
+<template>
+  <aside v-if="state.kind !== 'kept'" class="mark" role="alert" data-test="storage-mark">
+    <span v-if="state.kind === 'memory'">
+      <b>In memory only.</b> This browser keeps nothing for this page ({{ state.why }}). You can
+      work; what you make is gone with this window unless you save it to a file. Leaving private
+      browsing, or allowing the page to store data, helps.
+    </span>
+    <span v-else-if="state.kind === 'newer'">
+      <b>This window is an older version of Pyrgotect</b> than another one that is open. It writes
+      nothing any more: load it again.
+    </span>
+    <span v-else-if="state.kind === 'held'">
+      Another window with an older version of Pyrgotect is open. Close it or load it again: this one
+      waits for it.
+    </span>
+    <span v-else>
+      <b>What this browser kept of Pyrgotect was just deleted.</b> What is open here is still here:
+      save it to a file, or change something and put it back.
+    </span>
+    <span class="ways">
+      <v-btn v-if="store.build" variant="outlined" size="small" @click="toFile"
+        >Save the cake to a file</v-btn
+      >
+      <v-btn v-if="state.kind !== 'memory'" variant="outlined" size="small" @click="again"
+        >Load again</v-btn
+      >
+    </span>
+  </aside>
+</template>
+
+<style scoped>
+.mark {
+  position: fixed;
+  inset: auto 0 0;
+  z-index: 1500;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 16px;
+  padding: 8px 20px;
+  background: var(--stop-wash);
+  color: var(--ink);
+  border-top: 3px solid var(--stop);
+}
+.mark > span:first-child {
+  flex: 1 1 40ch;
+}
+.ways {
+  display: flex;
+  gap: 8px;
+}
+</style>

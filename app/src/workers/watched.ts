@@ -1,0 +1,82 @@
+import { wrap, type Remote } from 'comlink';
+
+/** A worker that says nothing for so long is taken for dead, ms; twice as long after each time that it was. */
+const silentMs = 10_000;
+
+/** Why a worker gave no answer, in words that a screen may show. */
+export class NoAnswer extends Error {
+  override readonly name = 'NoAnswer';
+}
+
+/** Says that the worker still works, such as at each step of its progress. */
+export type Pulse = () => void;
+
+/**
+ * A worker that is watched: what is asked of it is answered, or fails with a reason, never neither. One that
+ * failed is ended, and another is started with the next question.
+ */
+export class Watched<T> {
+  #worker: Worker | null = null;
+  #remote: Remote<T> | null = null;
+  #patience = silentMs;
+  readonly #failing = new Set<(error: Error) => void>();
+
+  /** @param start starts the worker */
+  constructor(private readonly start: () => Worker) {}
+
+  /**
+   * Asks the worker.
+   *
+   * @throws NoAnswer where the worker could not be loaded, broke down, or said nothing for ten seconds
+   */
+  ask<A>(work: (remote: Remote<T>, pulse: Pulse) => Promise<A>): Promise<A> {
+    return new Promise<A>((resolve, reject) => {
+      let timer: ReturnType<typeof setTimeout> | undefined;
+      const end = (): void => {
+        clearTimeout(timer);
+        this.#failing.delete(fail);
+      };
+      const fail = (error: Error): void => {
+        end();
+        reject(error);
+      };
+      const pulse = (): void => {
+        clearTimeout(timer);
+        timer = setTimeout(() => {
+          this.#patience *= 2;
+          this.#drop('it did not answer');
+        }, this.#patience);
+      };
+      this.#failing.add(fail);
+      pulse();
+      try {
+        work(this.#running(), pulse).then((answer) => {
+          end();
+          resolve(answer);
+        }, fail);
+      } catch (error) {
+        fail(error as Error);
+      }
+    });
+  }
+
+  #running(): Remote<T> {
+    if (this.#remote) return this.#remote;
+    this.#worker = this.start();
+    this.#worker.addEventListener('error', (event) => {
+      event.preventDefault();
+      // a worker that could not be loaded says nothing of why
+      this.#drop(event.message ? `it broke down (${event.message})` : 'it could not be loaded');
+    });
+    this.#worker.addEventListener('messageerror', () => this.#drop('its answer cannot be read'));
+    return (this.#remote = wrap<T>(this.#worker));
+  }
+
+  /** Ends the worker; everything it was asked fails. */
+  #drop(why: string): void {
+    this.#worker?.terminate();
+    this.#worker = null;
+    this.#remote = null;
+    for (const fail of [...this.#failing]) fail(new NoAnswer(why));
+  }
+}

@@ -1,0 +1,99 @@
+import { expect, test } from '@playwright/test';
+import { openDemo, saved } from './support.ts';
+
+/* What a user sees when something breaks that is not the cake's fault. */
+
+const solver = '**/solve.worker-*.js';
+
+test('a worker that cannot be loaded says so where its answer belongs, and is asked again', async ({
+  page,
+}) => {
+  await page.route(solver, (route) => route.abort());
+  await openDemo(page, 'Star party tray', 'Bake');
+  await page.getByRole('tab', { name: 'Heat' }).click();
+  const trouble = page.getByTestId('trouble').first();
+  await expect(trouble).toContainText('could not be loaded');
+  await page.unroute(solver);
+  await trouble.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByTestId('heat').getByText('On a rack')).toBeVisible();
+  await expect(page.getByTestId('trouble')).toHaveCount(0);
+});
+
+test('a worker that breaks down or never answers is said within ten seconds', async ({ page }) => {
+  let body = 'throw new Error("out of flour");';
+  await page.route(solver, (route) => route.fulfill({ contentType: 'text/javascript', body }));
+  await openDemo(page, 'Star party tray', 'Bake');
+  await page.getByRole('tab', { name: 'Heat' }).click();
+  const trouble = page.getByTestId('trouble').first();
+  await expect(trouble).toContainText('out of flour');
+  body = 'onmessage = () => undefined;';
+  await trouble.getByRole('button', { name: 'Try again' }).click();
+  await expect(trouble).toContainText('did not answer', { timeout: 14_000 });
+});
+
+test('without a store work goes on in memory, under a mark', async ({ page }) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(window, 'indexedDB', { value: undefined });
+  });
+  await page.goto('/');
+  await expect(page.getByTestId('storage-mark')).toContainText('In memory only');
+  await page.getByText('Star party tray').first().click();
+  const servings = page.getByRole('textbox', { name: 'Servings wanted' }).first();
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('button', { name: 'Brief' }).click(); // prettier-ignore
+  await servings.fill('33');
+  await servings.press('Enter');
+  await saved(page);
+  const file = page.waitForEvent('download');
+  await page.getByTestId('storage-mark').getByRole('button', { name: /to a file/ }).click(); // prettier-ignore
+  expect((await file).suggestedFilename()).toMatch(/\.json$/);
+});
+
+test('an older window writes nothing once a newer program has come', async ({ page, context }) => {
+  await openDemo(page, 'Star party tray', 'Brief');
+  const other = await context.newPage();
+  await other.goto('/icon.svg');
+  // what a newer program does when it starts
+  await other.evaluate(
+    () =>
+      new Promise<void>((done, fail) => {
+        const open = indexedDB.open('pyrgotect', 9990);
+        open.onsuccess = () => done();
+        open.onerror = () => fail(open.error ?? new Error('not opened'));
+      }),
+  );
+  const mark = page.getByTestId('storage-mark');
+  await expect(mark).toContainText('older version');
+  const servings = page.getByRole('textbox', { name: 'Servings wanted' }).first();
+  await servings.fill('35');
+  await servings.press('Enter');
+  await expect(page.getByTestId('save-state')).toHaveText('Not saved');
+  await expect(mark.getByRole('button', { name: 'Load again' })).toBeVisible();
+});
+
+test('a store that is deleted while it is open: what is here is put back', async ({ page }) => {
+  await openDemo(page, 'Star party tray', 'Brief');
+  await page.evaluate(
+    () => new Promise<void>((done) => (indexedDB.deleteDatabase('pyrgotect').onsuccess = () => done())),
+  ); // prettier-ignore
+  await expect(page.getByTestId('storage-mark')).toContainText('just deleted');
+  const servings = page.getByRole('textbox', { name: 'Servings wanted' }).first();
+  await servings.fill('36');
+  await servings.press('Enter');
+  await page.getByTestId('put-back').click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Servings wanted' }).first()).toHaveValue('36');
+});
+
+test('a part of the program that is gone is said, once the page was loaded anew for it', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await expect(page.getByText('Star party tray').first()).toBeVisible();
+  await page.route('**/PantryView-*.js', (route) => route.abort());
+  await page.getByRole('link', { name: 'Pantry' }).first().click();
+  await page.waitForLoadState();
+  await expect(page.getByText('Star party tray').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Pantry' }).first().click();
+  await expect(page.getByTestId('fault')).toContainText('could not be loaded');
+});

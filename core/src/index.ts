@@ -68,6 +68,7 @@ export * from './document/migrations/to-14.ts';
 export * from './document/migrations/to-15.ts';
 export * from './document/migrations/to-16.ts';
 export * from './document/read-file.ts';
+export { freshId } from './document/fresh-id.ts';
 export * from './document/write-file.ts';
 export * from './document/merge-rows.ts';
 export * from './document/file-schema.ts';

@@ -97,3 +97,44 @@ test('a part of the program that is gone is said, once the page was loaded anew 
   await page.getByRole('link', { name: 'Pantry' }).first().click();
   await expect(page.getByTestId('fault')).toContainText('could not be loaded');
 });
+
+test('a table of 9,900 ingredients is read and kept with a bar, and a cell of a million letters is refused', async ({
+  page,
+}) => {
+  test.setTimeout(60_000);
+  await page.goto('/pantry');
+  await page.getByRole('tab', { name: 'Ingredients' }).click();
+  await page.getByTestId('import').click();
+  const file = page.getByLabel('Table of ingredients');
+  const table = (text: string) => ({ name: 'mine.csv', mimeType: 'text/csv', buffer: Buffer.from(text) }); // prettier-ignore
+  await file.setInputFiles(table(`name,price\n${'a'.repeat(1_000_000)},1\n`));
+  await expect(page.getByRole('alert')).toContainText(
+    'Line 2: a cell of 1,000,000 letters. A cell has at most 2,000',
+  );
+  const rows = Array.from({ length: 9900 }, (_, i) => `Sugar of lot ${i},1`);
+  await file.setInputFiles(table(`name,price\n${rows.join('\n')}`));
+  await expect(page.getByText('9900 ingredients')).toBeVisible({ timeout: 15_000 });
+  const began = Date.now();
+  await page.getByTestId('take-table').click();
+  await expect(page.getByTestId('import-dialog')).toHaveCount(0, { timeout: 20_000 });
+  expect(Date.now() - began).toBeLessThan(15_000);
+});
+
+test('a recipe of 10,000 lines is refused at once, in words', async ({ page }) => {
+  await page.goto('/pantry');
+  await page.getByRole('tab', { name: 'Recipes' }).click();
+  await page.getByTestId('import').click();
+  await page.getByTestId('paste').evaluate((area: HTMLTextAreaElement) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text', '200 g flour\n'.repeat(10_000));
+    area.dispatchEvent(new ClipboardEvent('paste', { clipboardData, cancelable: true }));
+  });
+  await expect(page.getByTestId('too-much')).toContainText('A recipe has at most');
+  await expect(page.getByTestId('paste')).toHaveValue('');
+  await page.getByTestId('paste').evaluate((area: HTMLTextAreaElement) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text', '200 g flour');
+    area.dispatchEvent(new ClipboardEvent('paste', { clipboardData, cancelable: true }));
+  });
+  await expect(page.getByTestId('too-much')).toHaveCount(0);
+});

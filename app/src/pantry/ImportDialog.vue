@@ -1,8 +1,16 @@
 <script setup lang="ts">
-import { maxTableLength, readFoods, writeFoods, type CsvProblem, type Food } from '@pyrgotect/core';
-import { ref } from 'vue';
+import {
+  maxTableLength,
+  writeFoods,
+  type CsvProblem,
+  type CsvResult,
+  type Food,
+} from '@pyrgotect/core';
+import { ref, shallowRef } from 'vue';
 import { download } from '../parts/download.ts';
+import { plain } from '../storage/builds.ts';
 import { usePantry } from '../stores/pantry.ts';
+import { askSolver } from '../workers/useAnswer.ts';
 import PasteRecipe from './PasteRecipe.vue';
 
 /** Recipes pasted or read from a table, ingredients read from and saved as a table. */
@@ -10,8 +18,13 @@ defineProps<{ table: 'recipes' | 'foods' }>();
 const emit = defineEmits<{ close: [] }>();
 const pantry = usePantry();
 const problems = ref<CsvProblem[]>([]);
-const read = ref<Food[] | null>(null);
+const read = shallowRef<Food[] | null>(null);
+/** How many of them the pantry had when they were read. */
+const known = ref(0);
 const fileName = ref('');
+/** Share of the reading or writing that is done; null when there is none under way. */
+const working = ref<number | null>(null);
+const said = (message: string): CsvProblem => ({ line: 0, column: null, value: null, message });
 
 async function take(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
@@ -22,27 +35,32 @@ async function take(event: Event): Promise<void> {
   read.value = null;
   if (file.size > maxTableLength) {
     problems.value = [
-      {
-        line: 0,
-        column: null,
-        value: null,
-        message: `The file is ${(file.size / 1e6).toFixed(0)} MB large. A table is at most ${maxTableLength / 1e6} MB.`,
-      },
+      said(
+        `The file is ${(file.size / 1e6).toFixed(0)} MB large. A table is at most ${maxTableLength / 1e6} MB.`,
+      ),
     ];
     return;
   }
-  const result = readFoods(
-    await file.text(),
-    pantry.pantry.foods,
-    () => `own-${crypto.randomUUID().slice(0, 13)}`,
-  );
-  problems.value = result.ok ? [] : result.problems;
-  read.value = result.ok ? result.rows : null;
+  working.value = 0;
+  try {
+    const text = await file.text();
+    const had = plain(pantry.pantry.foods);
+    const result = await askSolver(async (solver): Promise<CsvResult<Food>> =>
+      solver.foods(text, had),
+    );
+    problems.value = result.ok ? [] : result.problems;
+    const ids = new Set(had.map(({ id }) => id));
+    known.value = result.ok ? result.rows.filter(({ id }) => ids.has(id)).length : 0;
+    read.value = result.ok ? result.rows : null;
+  } catch (error) {
+    problems.value = [said((error as Error).message)];
+  }
+  working.value = null;
 }
-const isKnown = (food: Food): boolean => pantry.pantry.foods.some((row) => row.id === food.id);
 async function save(): Promise<void> {
   if (!read.value) return;
-  await pantry.saveRows('foods', read.value);
+  working.value = 0;
+  await pantry.saveRows('foods', read.value, (share) => (working.value = 100 * share));
   emit('close');
 }
 </script>
@@ -77,6 +95,13 @@ async function save(): Promise<void> {
             />
           </label>
         </p>
+        <v-progress-linear
+          v-if="working !== null"
+          :model-value="working"
+          :indeterminate="working === 0"
+          color="primary"
+          aria-label="Reading and writing the table"
+        />
         <ul v-if="problems.length > 0" class="problems" role="alert">
           <li>
             <b>Nothing of {{ fileName }} was taken.</b>
@@ -88,10 +113,16 @@ async function save(): Promise<void> {
             <b
               >{{ read.length }} {{ read.length === 1 ? 'ingredient' : 'ingredients' }} in
               {{ fileName }}</b
-            >: {{ read.filter(isKnown).length }} of them change, the others are new.
+            >: {{ known }} of them change, the others are new.
           </p>
           <p class="buttons">
-            <button type="button" class="key solid" data-test="take-table" @click="save">
+            <button
+              type="button"
+              class="key solid"
+              data-test="take-table"
+              :disabled="working !== null"
+              @click="save"
+            >
               Take them
             </button>
             <button type="button" class="key" @click="read = null">Leave them</button>

@@ -10,6 +10,7 @@ import {
   rowSchemas,
   rowsOfPasted,
   sentencesOf,
+  tooMuchPasted,
   spongesLike,
   usualYieldG,
   type Becomes,
@@ -49,8 +50,18 @@ const measuringChoices = measurings.map((value) => ({ value, text: value }));
 /** Grams put right by hand, by the line's own text and place. */
 const byHand = ref<Record<string, number>>({});
 const keyOf = (line: ReadLine, i: number): string => `${i}/${line.text}`;
+/** What is far more than a recipe is not read, and not shown line by line. */
+const tooMuch = computed(() => tooMuchPasted(text.value));
+const refused = ref('');
+/** A text that no recipe is as long as is not even set: that alone would hold the page up. */
+function paste(event: ClipboardEvent): void {
+  refused.value = tooMuchPasted(event.clipboardData?.getData('text') ?? '') ?? '';
+  if (refused.value) event.preventDefault();
+}
 const lines = computed(() =>
-  readPasted(text.value, pantry.pantry.foods, measuring.value, settings.system),
+  tooMuch.value
+    ? []
+    : readPasted(text.value, pantry.pantry.foods, measuring.value, settings.system),
 );
 const gramsOf = (line: ReadLine, i: number): number | null =>
   byHand.value[keyOf(line, i)] ?? line.massG;
@@ -257,6 +268,7 @@ async function save(): Promise<void> {
           v-model="text"
           rows="11"
           data-test="paste"
+          @paste="paste"
           placeholder="2 1/4 cups plain flour&#10;200 g butter&#10;4 eggs&#10;1 tsp vanilla"
         />
       </label>
@@ -266,6 +278,9 @@ async function save(): Promise<void> {
         @weigh="(i, g) => (byHand[keyOf(lines[i]!, i)] = g)"
       />
     </div>
+    <p v-if="tooMuch ?? refused" class="problems" role="alert" data-test="too-much">
+      {{ tooMuch ?? refused }}
+    </p>
     <p v-if="unread > 0" class="lead">
       {{ unread }} {{ unread === 1 ? 'line is' : 'lines are' }} without grams: type them, or leave
       them and they are kept as words among the steps.

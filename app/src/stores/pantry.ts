@@ -35,25 +35,34 @@ export const usePantry = defineStore('pantry', () => {
     const own = await database.pantry.toArray();
     const kitchen = (await database.settings.get('kitchen'))?.value;
     const schemas = own.length > 0 || kitchen ? await checks() : null;
-    for (const entry of own) {
-      if (!pantryTables.includes(entry.table)) continue;
-      const rows = next[entry.table] as AnyRow[];
-      const id = entry.key.slice(entry.table.length + 1);
-      const at = rows.findIndex((row) => row.id === id);
-      if (entry.removed) {
-        if (at >= 0) rows.splice(at, 1);
-      } else if (schemas?.rowSchemas[entry.table].isValidSync(entry.row, { strict: true })) {
-        if (at >= 0) rows[at] = entry.row;
-        else rows.push(entry.row);
+    for (const table of pantryTables) {
+      const rows = new Map((next[table] as AnyRow[]).map((row) => [row.id, row]));
+      for (const entry of own) {
+        if (entry.table !== table) continue;
+        const id = entry.key.slice(table.length + 1);
+        if (entry.removed) rows.delete(id);
+        else if (schemas?.rowSchemas[table].isValidSync(entry.row, { strict: true }))
+          rows.set(id, entry.row as AnyRow);
       }
+      (next[table] as AnyRow[]) = [...rows.values()];
     }
     if (schemas?.kitchenSchema.isValidSync(kitchen, { strict: true })) next.kitchen = kitchen;
     pantry.value = next;
     loaded.value = true;
   }
 
-  async function write(entries: OwnRow[]): Promise<void> {
-    await database.pantry.bulkPut(entries);
+  const writtenAtOnce = 500;
+  /** All of it or nothing; `progress` is told the share that is written. */
+  async function write(
+    entries: OwnRow[],
+    progress: (share: number) => void = () => undefined,
+  ): Promise<void> {
+    await database.transaction('rw', database.pantry, async () => {
+      for (let from = 0; from < entries.length; from += writtenAtOnce) {
+        await database.pantry.bulkPut(entries.slice(from, from + writtenAtOnce));
+        progress(Math.min(1, (from + writtenAtOnce) / entries.length));
+      }
+    });
     await load();
     tell({ kind: 'pantry' });
   }
@@ -84,9 +93,14 @@ export const usePantry = defineStore('pantry', () => {
     tell({ kind: 'pantry' });
   }
   /** Saves several rows in one transaction, all of them valid already. */
-  const saveRows = <T extends PantryTable>(table: T, rows: readonly RowOf<T>[]): Promise<void> =>
+  const saveRows = <T extends PantryTable>(
+    table: T,
+    rows: readonly RowOf<T>[],
+    progress?: (share: number) => void,
+  ): Promise<void> =>
     write(
       rows.map((row) => ({ key: keyOf(table, row.id), table, row: plain(row), removed: false })),
+      progress,
     );
   const removeRow = (table: PantryTable, id: string): Promise<void> =>
     write([{ key: keyOf(table, id), table, row: null, removed: true }]);

@@ -1,5 +1,7 @@
 import {
   drawChance,
+  freshId,
+  readFoods,
   planHeat,
   replanFrom,
   runDrips,
@@ -30,6 +32,8 @@ import {
   type LevelResult,
   type LooksQuestion,
   type Pantry,
+  type CsvResult,
+  type Food,
   type ReadyAnswer,
   type ReadyQuestion,
   type Replan,
@@ -83,6 +87,8 @@ const solver = {
   ready: (question: ReadyQuestion): ReadyAnswer => readyChance(question),
   replan: (question: DayQuestion, nowMin: number): Replan => replanFrom(question, nowMin),
   chance: (question: ChanceQuestion): BowlChance[] => drawChance(question),
+  foods: (text: string, known: readonly Food[]): CsvResult<Food> =>
+    readFoods(text, known, () => freshId('own')),
   drips: (question: DripsQuestion): DripRun[] => runDrips(question),
   looks: (question: LooksQuestion): Record<DripLook, number | null> => tempsForLooks(question),
 };

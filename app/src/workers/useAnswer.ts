@@ -7,6 +7,10 @@ const solver = new Watched<Solver>(
   () => new Worker(new URL('./solve.worker.ts', import.meta.url), { type: 'module' }),
 );
 
+/** Asks the worker one thing, once. @throws NoAnswer where it gives none */
+export const askSolver = <A>(work: (solver: Remote<Solver>) => Promise<A>): Promise<A> =>
+  solver.ask((remote) => work(remote));
+
 export interface Answer<A> {
   answer: ShallowRef<A | null>;
   /** False while the answer is still that to an older question: it may be shown, not acted on. */

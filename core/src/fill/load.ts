@@ -1,7 +1,7 @@
 import { nPerG } from '../units/gravity.ts';
 import { innerSpreadId, isBare } from '../document/edit.ts';
 import type { Gap, Tier } from '../document/types.ts';
-import { equivalentRadiusMm, grow } from '../outline/outline.ts';
+import { equivalentRadiusMm, insetRadiusMm } from '../outline/outline.ts';
 import type { Spread } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
@@ -47,10 +47,7 @@ function holding(
   spreadOf: (id: string) => Spread,
 ): Holding {
   const edgeMm = equivalentRadiusMm(tier.outline);
-  const radius = (offMm: number): number => {
-    const inner = offMm > 0 ? grow(tier.outline, -offMm) : tier.outline;
-    return inner ? equivalentRadiusMm(inner) : 0;
-  };
+  const radius = (offMm: number): number => insetRadiusMm(tier.outline, offMm);
   const spread = spreadOf(gap.spreadId);
   const filling = stressAt(spread.stress21Pa, spread.stress4Pa, tempC);
   if (damMm <= 0) {

@@ -185,7 +185,7 @@ export interface PourPlan extends PourAmounts {
 
 const veils = new Remembered<{ veilMm: number; standsS: number }>(60);
 /** Film that the flow is begun with: so much is poured that every place is wet, mm. */
-const wetMm = 5;
+export const wetMm = 5;
 
 /** The film that stays on a side, from the flow itself: it cools on the coat while it runs off. */
 function veilOn(spec: DripSpec, sideMm: number): { veilMm: number; standsS: number } {
@@ -195,7 +195,8 @@ function veilOn(spec: DripSpec, sideMm: number): { veilMm: number; standsS: numb
     const setting = { ...settingOf(spec, heightMm), beadG: 0 };
     const massG = (wetMm * heightMm * spec.widthMm * setting.fluid.densityGPerMl) / 1000;
     const run = runDrip(massG, setting, 300, Math.max(2, heightMm / 60), 10);
-    return { veilMm: run.meanMm, standsS: run.restS };
+    // what does not run stays where it was poured: no side keeps more than it was wetted with
+    return { veilMm: Math.min(wetMm, run.meanMm), standsS: run.restS };
   });
 }
 
@@ -211,7 +212,7 @@ export function planPour(
   const spec = specOf(row, pour, { widthMm: 10, feedS: 4 }, side.coatSpread, foods);
   const { veilMm, standsS } = veilOn(spec, side.heightMm);
   const studs = pour.studded;
-  const sideFactor = studs ? studdedFactor(studs.cover, studs.highMm, studs.acrossMm) : 1;
+  const sideFactor = studs ? studdedFactor(studs.cover, studs.highMm, studs.acrossMm, veilMm) : 1;
   const density = fluidFrom(spec.fluid).densityGPerMl;
   const amounts = pourAmounts(
     side.finished,

@@ -3,7 +3,7 @@ import type { Spread } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { Caution, Severity } from '../working/cautions.ts';
 import { meltsCoatC } from '../drip/simulate.ts';
-import type { DripPlan, PourPlan } from './drips.ts';
+import { wetMm, type DripPlan, type PourPlan } from './drips.ts';
 import type { ComposedGanache } from './ganache-row.ts';
 import type { PlannedPiping } from './piping.ts';
 import { heapedMm, type ToppingPlan } from './toppings.ts';
@@ -175,7 +175,16 @@ export function warnOfPour(tier: Tier, pour: PourPlan, cautions: Caution[]): voi
       }),
       phrase('Pour cooler, or over a colder coat.'),
     );
-  if (pour.veilMm > rightFilm.max)
+  if (pour.veilMm >= wetMm)
+    say(
+      'no veil',
+      'stop',
+      phrase('Poured at {temp} it does not run down the side.', {
+        temp: [tier.pour!.fluidC, 'temperature'],
+      }),
+      phrase('Pour warmer, or take one with more cream.'),
+    );
+  else if (pour.veilMm > rightFilm.max)
     say(
       'thick veil',
       'mind',

@@ -8,6 +8,9 @@ import { ValidationError } from 'yup';
 /** Most rows that a table may have: beyond it nothing is read. */
 export const mostRows = 10_000;
 
+/** Most letters that a cell may have: names and lists of allergens are far shorter. */
+const longestCell = 2000;
+
 export interface CsvProblem {
   /** Line in the file, from 1. */
   line: number;
@@ -79,6 +82,14 @@ export function readTable(text: string): CsvResult<never> | { ok: true; table: T
   const all = parsed.data
     .map((cells, i) => ({ line: i + 1, cells: cells.map(bareCell) }))
     .filter(({ cells }) => cells.some((cell) => cell !== ''));
+  const long = all.find(({ cells }) => cells.some((cell) => cell.length > longestCell));
+  if (long) {
+    const letters = Math.max(...long.cells.map((cell) => cell.length));
+    return fail(
+      long.line,
+      `Line ${long.line}: a cell of ${letters.toLocaleString('en')} letters. A cell has at most ${longestCell.toLocaleString('en')}; nothing was read.`,
+    );
+  }
   const [head, ...rows] = all;
   if (!head) return fail(1, 'The file is empty.');
   if (rows.length > mostRows)

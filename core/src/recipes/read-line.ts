@@ -240,6 +240,20 @@ function partsOf(line: string): string[] {
   return parts.length > 1 && parts.every(isCounted) ? parts : [line];
 }
 
+/** More than any recipe has: beyond it nothing is read. */
+const mostLines = 400;
+const mostLetters = 40_000;
+
+/** Why a text is too much for one recipe, in words; null where it is not. */
+export function tooMuchPasted(text: string): string | null {
+  if (text.length > mostLetters)
+    return `These are ${text.length.toLocaleString('en')} letters. A recipe has at most ${mostLetters.toLocaleString('en')}: paste one at a time.`;
+  const lines = text.split('\n').length;
+  return lines > mostLines
+    ? `These are ${lines.toLocaleString('en')} lines. A recipe has at most ${mostLines}: paste one at a time.`
+    : null;
+}
+
 /** Every line of a pasted recipe that is not empty; a line that names two things gives two. */
 export const readPasted = (
   text: string,

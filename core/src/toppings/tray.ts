@@ -61,6 +61,16 @@ export const wreathG = (
   densityGPerMl: number,
 ): number => (ringMm * (Math.PI / 8) * wideMm ** 2 * packing * densityGPerMl) / 1000;
 
-/** How much more a veil takes over a side studded with pieces: each adds half its own surface. */
-export const studdedFactor = (cover: number, highMm: number, acrossMm: number): number =>
-  1 + cover * ((2 * highMm) / Math.max(1, acrossMm));
+/**
+ * How much more a veil takes over a side studded with pieces: each adds half its own surface, at most what
+ * fills the room between them.
+ */
+export const studdedFactor = (
+  cover: number,
+  highMm: number,
+  acrossMm: number,
+  veilMm = 0,
+): number => {
+  const bySurface = cover * ((2 * highMm) / Math.max(1, acrossMm));
+  return 1 + (veilMm > 0 ? Math.min(bySurface, ((1 - cover) * highMm) / veilMm) : bySurface);
+};

@@ -147,6 +147,20 @@ test('a photo is shrunk and kept, and what is no picture is said', async ({ page
   const camera = page.getByLabel('A photo of this step');
   await camera.setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no') });
   await expect(page.getByRole('alert')).toContainText('no picture');
+  const drawing =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>1</script></svg>';
+  await camera.setInputFiles({
+    name: 'a.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(drawing),
+  });
+  await expect(page.getByRole('alert')).toContainText('no photo');
+  // a header that promises twenty thousand pixels each way
+  const huge = Buffer.from(big);
+  huge.writeUInt32BE(20_000, 16);
+  huge.writeUInt32BE(20_000, 20);
+  await camera.setInputFiles({ name: 'huge.png', mimeType: 'image/png', buffer: huge });
+  await expect(page.getByRole('alert')).toContainText('400 million pixels');
   await camera.setInputFiles({ name: 'cake.png', mimeType: 'image/png', buffer: big });
   await expect(page.getByTestId('note')).toContainText('1 noted here');
   await kept(page);

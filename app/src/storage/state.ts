@@ -37,7 +37,7 @@ export async function openStorage(): Promise<void> {
       new Database('pyrgotect', { indexedDB: new IDBFactory(), IDBKeyRange: IDBKeyRange }),
     );
     await database.open();
-    state.value = { kind: 'memory', why: message.split('\n')[0]!.slice(0, 160) };
+    state.value = { kind: 'memory', why: message.split(/\.\s|\n/)[0]!.slice(0, 160) };
   }
 }
 

@@ -166,6 +166,6 @@ const layout = computed<Partial<Layout>>(() => {
       </p>
     </template>
     <p v-else-if="!question" class="lead">There is nothing baked in a tin to work it out for.</p>
-    <p v-else class="lead">Working it out …</p>
+    <p v-else-if="!trouble" class="lead">Working it out …</p>
   </div>
 </template>

@@ -74,7 +74,7 @@ const next = computed(() => {
         </p>
       </template>
     </template>
-    <p v-else class="soft">Working it out…</p>
+    <p v-else-if="!trouble" class="soft">Working it out…</p>
   </div>
 </template>
 

@@ -108,6 +108,7 @@ const listed = computed(() => {
   return (best.length > 0 ? best : from).slice(0, 7);
 });
 const summary = computed(() => {
+  if (trouble.value) return '';
   if (!answer.value || !current.value) return 'Working it out …';
   const { nearest, problem } = answer.value;
   if (reached.value.length > 0)

@@ -18,6 +18,7 @@ import {
   scheduleExact,
   schedule,
 } from './measures/core.ts';
+import { drafts } from './measures/designs.ts';
 import { mergeTenThousand, planAny } from './measures/withstand.ts';
 import { carving } from './measures/carve.ts';
 import {
@@ -57,6 +58,8 @@ const measures = [
   replan(),
   scheduleExact(),
   handRecords(),
+  drafts(75),
+  drafts(300),
   mergeTenThousand(),
   planAny(),
   ...(await carving()),

@@ -11,6 +11,7 @@ export const router = createRouter({
       component: () => import('./views/BuildView.vue'),
       props: true,
     },
+    { path: '/new', name: 'new', component: () => import('./views/NewCakeView.vue') },
     { path: '/build/:id', redirect: (to) => `/build/${String(to.params.id)}/stack` },
     {
       path: '/build/:id/bench',

@@ -78,7 +78,10 @@ export * from './working/figures.ts';
 export * from './working/cautions.ts';
 export * from './working/staged.ts';
 
-export * from './brief/draft.ts';
+export * from './designs/designs.ts';
+export * from './designs/proportions.ts';
+export { shapes, stacksOf, type Narrowed, type Shape } from './designs/candidates.ts';
+export { anyFlavour, type Flavour } from './designs/rows.ts';
 export * from './servings/blocks.ts';
 export * from './servings/wedges.ts';
 export * from './servings/servings.ts';

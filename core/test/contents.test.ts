@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  draftBuilds,
+  findDesigns,
   emptyFood,
   foodOf,
   heldBy,
@@ -202,9 +202,9 @@ describe('drafts', () => {
       b.brief.keepOut = ['eggs', 'milk'];
       b.brief.look = 'ganache shell';
     });
-    const draft = draftBuilds(base, pantry);
+    const draft = findDesigns(base, pantry);
     if (!draft.ok) throw new Error(draft.problem);
-    for (const { build } of draft.proposals) {
+    for (const { build } of draft.designs) {
       const plan = planShape(build, pantry);
       expect(plan.allergens).not.toContain('eggs');
       expect(plan.allergens).not.toContain('milk');
@@ -222,16 +222,19 @@ describe('drafts', () => {
       return !held.allergens.includes('gluten cereals');
     });
     const none = { ...own, sponges: own.sponges.filter((row) => !glutenFree.includes(row)) };
-    const draft = draftBuilds(base, none);
+    const draft = findDesigns(base, none);
     expect(draft.ok ? '' : draft.problem).toMatch(
       /no sponge of which it is known.*no gluten cereals/,
     );
     const unknown = { ...own, recipes: [] };
-    expect(draftBuilds(base, unknown).ok).toBe(false);
+    expect(findDesigns(base, unknown).ok).toBe(false);
   });
   it('leave no rod in a cake of one tier, and no piping of tiers that are gone', () => {
     const base = buildWith((b) => (b.rod = { dowelId: 'rod-6', offsetMm: [0, 0] } as never));
-    const draft = draftBuilds(base, pantry);
-    expect(draft.ok && draft.proposals.every(({ build }) => build.rod === null)).toBe(true);
+    const draft = findDesigns(base, pantry);
+    if (!draft.ok) throw new Error(draft.problem);
+    const single = draft.designs.filter(({ build }) => build.tiers.length === 1);
+    expect(single.length).toBeGreaterThan(0);
+    expect(single.every(({ build }) => build.rod === null)).toBe(true);
   });
 });

@@ -4,7 +4,7 @@ import {
   atDate,
   coolMin,
   countBlocks,
-  draftBuilds,
+  findDesigns,
   faults,
   findRow,
   newBuild,
@@ -178,12 +178,12 @@ describe('figures that misled', () => {
   });
   it('no heart is drafted that nobody asked for', () => {
     for (const servings of [10, 20, 40, 60]) {
-      const draft = draftBuilds(
+      const draft = findDesigns(
         fresh((b) => (b.brief.servings = servings)),
         pantry,
       );
       if (draft.ok)
-        for (const { build } of draft.proposals)
+        for (const { build } of draft.designs)
           expect(['round', 'square', 'rectangle']).toContain(build.tiers[0]!.outline.kind);
     }
   });

@@ -268,8 +268,8 @@ async function save(): Promise<void> {
           v-model="text"
           rows="11"
           data-test="paste"
-          @paste="paste"
           placeholder="2 1/4 cups plain flour&#10;200 g butter&#10;4 eggs&#10;1 tsp vanilla"
+          @paste="paste"
         />
       </label>
       <PastedLines

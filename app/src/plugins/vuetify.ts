@@ -28,5 +28,7 @@ export const vuetify = createVuetify({
     VTextarea: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     VBtn: { variant: 'flat' },
     VDialog: { scrollable: true },
+    VExpansionPanels: { elevation: 0 },
+    VExpansionPanel: { elevation: 0 },
   },
 });

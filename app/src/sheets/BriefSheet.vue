@@ -140,7 +140,9 @@ function toggleDiet(diet: Diet): void {
       <button type="button" class="key solid" data-test="draft" @click="drafting = true">
         Draft it
       </button>
-      <span class="soft">three whole builds to choose from; your brief stays as it is</span>
+      <span class="soft"
+        >whole cakes to choose from, of one tier or several; your brief stays as it is</span
+      >
     </p>
 
     <div class="map">

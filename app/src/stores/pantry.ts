@@ -42,7 +42,7 @@ export const usePantry = defineStore('pantry', () => {
         const id = entry.key.slice(table.length + 1);
         if (entry.removed) rows.delete(id);
         else if (schemas?.rowSchemas[table].isValidSync(entry.row, { strict: true }))
-          rows.set(id, entry.row as AnyRow);
+          rows.set(id, entry.row);
       }
       (next[table] as AnyRow[]) = [...rows.values()];
     }

@@ -1,7 +1,7 @@
-import { newBench, newBuild, type Build, type FileProblem } from '@pyrgotect/core';
+import { newBench, newBuild, type Build, type Design, type FileProblem } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
-import { mergesNothing, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
+import { mergesNothing, plain, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
 import { listen, tell } from '../storage/channel.ts';
 import { askToKeep } from '../storage/room.ts';
 import { database, type ShelfEntry, type StoredBuild } from '../storage/database.ts';
@@ -55,6 +55,23 @@ export const useShelf = defineStore('shelf', () => {
     const build = newBuild(newId(), 'New cake', new Date().toISOString());
     await put(build, 'New build');
     return build;
+  }
+  /** Lays a design on the shelf, each plain cake that goes with it as a cake of its own; gives the design's build. */
+  async function take({ build, kitchen }: Design, name: string): Promise<Build> {
+    const createdAt = new Date().toISOString();
+    const own: Build = { ...plain(build), id: newId(), name, createdAt };
+    for (let i = 1; kitchen && i <= kitchen.count; i++)
+      await put(
+        {
+          ...plain(kitchen.build),
+          id: newId(),
+          name: `${name.slice(0, 50)}, kitchen cake${kitchen.count > 1 ? ` ${i} of ${kitchen.count}` : ''}`,
+          createdAt,
+        },
+        'From a design',
+      );
+    await put(own, 'From a design');
+    return own;
   }
   async function duplicate(id: string): Promise<void> {
     const stored = await database.builds.get(id);
@@ -146,6 +163,7 @@ export const useShelf = defineStore('shelf', () => {
     loaded,
     load,
     create,
+    take,
     duplicate,
     remove,
     restore,

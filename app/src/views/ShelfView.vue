@@ -75,10 +75,7 @@ const groups = computed(() => {
   ].filter((group) => group.entries.length > 0);
 });
 
-async function create(): Promise<void> {
-  const build = await shelf.create();
-  await router.push(`/build/${build.id}/brief`);
-}
+const create = (): void => void router.push('/new');
 async function remove(id: string): Promise<void> {
   removed.value = await shelf.remove(id);
 }
@@ -119,7 +116,7 @@ function keys(event: KeyboardEvent): void {
   if (target.closest('input, select, textarea, [role="dialog"]') || event.ctrlKey || event.metaKey)
     return;
   if (event.key === 'u') void settings.switchUnits();
-  if (event.key === 'n') void create();
+  if (event.key === 'n') create();
   if (event.key === '/') {
     event.preventDefault();
     document.getElementById('shelf-search')?.focus();

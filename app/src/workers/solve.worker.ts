@@ -1,5 +1,6 @@
 import {
   drawChance,
+  findDesigns,
   freshId,
   readFoods,
   planHeat,
@@ -33,6 +34,8 @@ import {
   type LooksQuestion,
   type Pantry,
   type CsvResult,
+  type DesignAnswer,
+  type Wish,
   type Food,
   type ReadyAnswer,
   type ReadyQuestion,
@@ -87,6 +90,13 @@ const solver = {
   ready: (question: ReadyQuestion): ReadyAnswer => readyChance(question),
   replan: (question: DayQuestion, nowMin: number): Replan => replanFrom(question, nowMin),
   chance: (question: ChanceQuestion): BowlChance[] => drawChance(question),
+  designs: (
+    base: Build,
+    pantry: Pantry,
+    wish: Wish,
+    corrections: Corrections,
+    progress: (share: number) => void,
+  ): DesignAnswer => findDesigns(base, pantry, wish, corrections, progress),
   foods: (text: string, known: readonly Food[]): CsvResult<Food> =>
     readFoods(text, known, () => freshId('own')),
   drips: (question: DripsQuestion): DripRun[] => runDrips(question),

@@ -1,0 +1,103 @@
+import type { Page } from '@playwright/test';
+import { expect, saved, tally, test } from './support.ts';
+
+/** A hand that counts what it does. */
+function counted(page: Page) {
+  let actions = 0;
+  return {
+    click: async (what: ReturnType<Page['getByTestId']>): Promise<void> => {
+      actions += 1;
+      await what.click();
+    },
+    fill: async (what: ReturnType<Page['getByTestId']>, text: string): Promise<void> => {
+      actions += 1;
+      await what.fill(text);
+      await what.blur();
+    },
+    choose: async (name: string, label: string): Promise<void> => {
+      actions += 1;
+      await page.getByRole('combobox', { name, exact: true }).selectOption({ label });
+    },
+    actions: () => actions,
+  };
+}
+
+test('from an empty shelf to a printed sheet in twelve actions at most', async ({ page }) => {
+  const hand = counted(page);
+  await page.goto('/');
+  await hand.click(page.getByTestId('new'));
+  await expect(page.getByTestId('new-title')).toHaveText(/cakes for 40 guests/);
+  await hand.fill(page.getByLabel('Date and time of serving'), '2027-06-12T16:00');
+  await hand.fill(page.getByLabel('Occasion'), 'Saturday at four');
+  await hand.choose('Filling', 'blackcurrant compote');
+  await hand.choose('Look', 'smooth');
+  const first = page.getByTestId('take-design-0');
+  await expect(first).toBeEnabled();
+  await hand.click(first);
+  await expect(page).toHaveURL(/\/stack$/);
+  await expect(tally(page, 'servings')).toHaveText(/^4\d$/);
+  await saved(page);
+  await hand.click(page.getByRole('button', { name: 'Print' }));
+  await expect(page.getByRole('heading', { name: 'Saturday at four' })).toBeVisible();
+  await expect(page.getByText('blackcurrant compote').first()).toBeVisible();
+  expect(hand.actions()).toBeLessThanOrEqual(12);
+});
+
+test('three tiers for 120 with a kitchen cake beside: nothing is kept until it is taken', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const before = await page.getByRole('article').count();
+  await page.getByTestId('new').click();
+  const guests = page.getByRole('textbox', { name: 'Guests' });
+  await guests.fill('120');
+  await guests.press('Enter');
+  await page.getByLabel('Date and time of serving').fill('2027-06-12T16:00');
+  await page.getByLabel('Date and time of serving').blur();
+  await page.getByRole('combobox', { name: 'Tiers' }).selectOption({ label: '3 tiers' });
+  await page
+    .getByRole('combobox', { name: 'Kitchen cakes' })
+    .selectOption({ label: 'with plain cakes cut in the kitchen' });
+  const plain = page.getByRole('button', { name: /3 tiers.* kitchen cake/ }).first();
+  await expect(plain).toBeEnabled();
+  await page.goto('/');
+  await expect(page.getByRole('article')).toHaveCount(before);
+  await page.goBack();
+  await guests.fill('120');
+  await guests.press('Enter');
+  await page.getByRole('combobox', { name: 'Tiers' }).selectOption({ label: '3 tiers' });
+  await page
+    .getByRole('combobox', { name: 'Kitchen cakes' })
+    .selectOption({ label: 'with plain cakes cut in the kitchen' });
+  await expect(page.getByTestId('new-title')).toHaveText(/for 120 guests/);
+  await expect(plain).toBeEnabled();
+  await plain.click();
+  await expect(page).toHaveURL(/\/stack$/);
+  await page.goto('/');
+  await expect(page.getByText('New cake, kitchen cake')).toBeVisible();
+});
+
+test('what cannot be is said at its place: a day that is past, guests beyond all tins, wishes that shut each other out', async ({
+  page,
+}) => {
+  await page.goto('/new');
+  await expect(page.getByTestId('take-design-0')).toBeVisible();
+  await page.getByLabel('Date and time of serving').fill('2020-06-12T16:00');
+  await page.getByLabel('Date and time of serving').blur();
+  await expect(page.getByRole('alert')).toContainText('have passed');
+  await page.getByLabel('Date and time of serving').fill('');
+  await page.getByLabel('Date and time of serving').blur();
+  await expect(page.getByTestId('take-design-0')).toBeEnabled();
+  const guests = page.getByRole('textbox', { name: 'Guests' });
+  await guests.fill('400');
+  await guests.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('at most 344 servings');
+  await guests.fill('40');
+  await guests.press('Enter');
+  await page.getByText('Everybody eats everything').click();
+  await page.getByText('eggs', { exact: true }).click();
+  await page
+    .getByRole('combobox', { name: 'Frosting' })
+    .selectOption({ label: 'meringue buttercream' });
+  await expect(page.getByRole('alert')).toContainText(/does not keep to: no eggs/);
+});

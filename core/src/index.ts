@@ -80,6 +80,7 @@ export * from './working/staged.ts';
 
 export * from './designs/designs.ts';
 export * from './designs/proportions.ts';
+export * from './designs/resize.ts';
 export { shapes, stacksOf, type Narrowed, type Shape } from './designs/candidates.ts';
 export { anyFlavour, type Flavour } from './designs/rows.ts';
 export * from './servings/blocks.ts';

@@ -101,3 +101,25 @@ test('what cannot be is said at its place: a day that is past, guests beyond all
     .selectOption({ label: 'meringue buttercream' });
   await expect(page.getByRole('alert')).toContainText(/does not keep to: no eggs/);
 });
+
+test('a cake of the shelf for another number: drawn beside what it was, laid as a new one', async ({
+  page,
+}) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Jubilee for another number of guests' }).click();
+  const dialog = page.getByTestId('resize');
+  const guests = dialog.getByRole('textbox', { name: 'Guests' });
+  await guests.fill('120');
+  await guests.press('Enter');
+  await expect(dialog.getByText(/for 120: 1[2-9]\d servings/)).toBeVisible();
+  await guests.fill('20');
+  await guests.press('Enter');
+  await expect(dialog.getByText(/for 20:/)).toBeVisible();
+  await guests.fill('120');
+  await guests.press('Enter');
+  await dialog.getByTestId('lay-resized').click();
+  await expect(page.getByRole('textbox', { name: 'Name of the cake' })).toHaveValue(
+    'Jubilee, for 120',
+  );
+  await saved(page);
+});

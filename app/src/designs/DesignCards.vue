@@ -73,7 +73,7 @@ const size = (mm: number): string => units.text(mm, 'size');
   list-style: none;
   padding: 0;
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(220px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
   gap: 14px;
   margin-top: 14px;
 }

@@ -13,6 +13,8 @@ const units = useUnits();
 const isOpen = ref<string | null>(null);
 const minutesToHour = 60;
 
+/** The sign of the money, without an amount. */
+const currency = computed(() => units.text(0, 'money').replace(/[\d.,\s]/g, ''));
 const told = ({ tiers, weights }: Weighed): string =>
   [
     tiers === 1 ? 'one tier' : `${tiers} tiers`,
@@ -49,7 +51,7 @@ const data = computed<Data[]>(() => {
 const layout = computed<Partial<Layout>>(() => ({
   legend: { orientation: 'h', x: 0, y: 1.16 },
   xaxis: { title: { text: 'hours of work' }, rangemode: 'tozero' },
-  yaxis: { title: { text: 'cost of what goes in' }, rangemode: 'tozero' },
+  yaxis: { title: { text: `cost of what goes in, ${currency.value}` }, rangemode: 'tozero' },
 }));
 </script>
 
@@ -58,9 +60,8 @@ const layout = computed<Partial<Layout>>(() => ({
     <v-expansion-panel :title="`All ${weighed.length} that were planned`" value="chart">
       <template #text>
         <p class="lead">
-          No other of them has fewer portions over, less work, lower cost, less height and more
-          steadiness than one that is offered; the tallest and the one with most tiers are offered
-          whatever they cost.
+          None of them beats one that is offered in portions over, work, cost, height and steadiness
+          at once; the tallest and the one with most tiers are offered whatever they cost.
         </p>
         <ChartPane
           :data="data"

@@ -27,7 +27,7 @@ function take(design: Design): void {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="1180" @update:model-value="emit('close')">
+  <v-dialog :model-value="true" max-width="1240" @update:model-value="emit('close')">
     <v-card class="draft" data-test="proposals">
       <header>
         <h1 v-if="answer?.ok">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
+import { mdiAccountGroupOutline, mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
 import { carvingKnown, planShape, type Corrections, type ShapePlan } from '@pyrgotect/core';
 import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
@@ -16,7 +16,7 @@ import { usePantry } from '../stores/pantry.ts';
 import { useUnits } from '../figures/units.ts';
 
 const props = defineProps<{ entry: ShelfEntry; now: Date }>();
-const emit = defineEmits<{ duplicate: []; remove: []; saveFile: [] }>();
+const emit = defineEmits<{ duplicate: []; resize: []; remove: []; saveFile: [] }>();
 const units = useUnits();
 const pantry = usePantry();
 const carvings = useCarvings();
@@ -105,6 +105,14 @@ const progress = computed(() => {
     </p>
     <p v-else-if="progress" class="soft">{{ progress }}</p>
     <div class="actions">
+      <button
+        type="button"
+        :title="`${entry.name} for another number of guests`"
+        :aria-label="`${entry.name} for another number of guests`"
+        @click="emit('resize')"
+      >
+        <IconPath :path="mdiAccountGroupOutline" />
+      </button>
       <button
         type="button"
         :title="`Copy ${entry.name}`"

@@ -56,22 +56,19 @@ export const useShelf = defineStore('shelf', () => {
     await put(build, 'New build');
     return build;
   }
+  /** Lays a build on the shelf as a new cake of that name. */
+  async function lay(build: Build, name: string, label: string): Promise<Build> {
+    const own: Build = { ...plain(build), id: newId(), name, createdAt: new Date().toISOString() };
+    await put(own, label);
+    return own;
+  }
   /** Lays a design on the shelf, each plain cake that goes with it as a cake of its own; gives the design's build. */
   async function take({ build, kitchen }: Design, name: string): Promise<Build> {
-    const createdAt = new Date().toISOString();
-    const own: Build = { ...plain(build), id: newId(), name, createdAt };
-    for (let i = 1; kitchen && i <= kitchen.count; i++)
-      await put(
-        {
-          ...plain(kitchen.build),
-          id: newId(),
-          name: `${name.slice(0, 50)}, kitchen cake${kitchen.count > 1 ? ` ${i} of ${kitchen.count}` : ''}`,
-          createdAt,
-        },
-        'From a design',
-      );
-    await put(own, 'From a design');
-    return own;
+    for (let i = 1; kitchen && i <= kitchen.count; i++) {
+      const which = kitchen.count > 1 ? ` ${i} of ${kitchen.count}` : '';
+      await lay(kitchen.build, `${name.slice(0, 50)}, kitchen cake${which}`, 'From a design');
+    }
+    return lay(build, name, 'From a design');
   }
   async function duplicate(id: string): Promise<void> {
     const stored = await database.builds.get(id);
@@ -163,6 +160,7 @@ export const useShelf = defineStore('shelf', () => {
     loaded,
     load,
     create,
+    lay,
     take,
     duplicate,
     remove,

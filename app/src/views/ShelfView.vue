@@ -22,6 +22,7 @@ import { useShelf } from '../stores/shelf.ts';
 
 const ShelfCard = defineAsyncComponent(fetchCard);
 const held = useLocalStorage(heldKey, false);
+const ResizeDialog = defineAsyncComponent(() => import('../designs/ResizeDialog.vue'));
 const ShelfNotices = defineAsyncComponent(() => import('../shelf/ShelfNotices.vue'));
 
 const pageSize = 16;
@@ -32,6 +33,8 @@ const now = useNow({ interval: 60_000 });
 const search = ref('');
 const shown = ref(pageSize);
 const removed = shallowRef<StoredBuild | null>(null);
+/** The cake that is asked for another number of guests. */
+const resized = ref<string | null>(null);
 const refused = ref<{ name: string; problems: FileProblem[] } | null>(null);
 /** True from the first notice on; before it nothing of it is loaded. */
 const spoken = ref(false);
@@ -155,6 +158,7 @@ function keys(event: KeyboardEvent): void {
             :entry="entry"
             :now="now"
             @duplicate="shelf.duplicate(entry.id)"
+            @resize="resized = entry.id"
             @remove="remove(entry.id)"
             @save-file="exportOne(entry.id)"
           />
@@ -182,6 +186,7 @@ function keys(event: KeyboardEvent): void {
       </div>
     </main>
 
+    <ResizeDialog v-if="resized" :build-id="resized" @close="resized = null" />
     <ShelfNotices
       v-if="spoken"
       :removed="removed?.build.name ?? null"

@@ -72,6 +72,11 @@ const views: View[] = [
     path: '/',
     before: workedOut,
   },
+  {
+    name: 'new-cake',
+    path: '/new',
+    before: (p) => p.getByTestId('take-design-0').waitFor({ timeout: 30_000 }),
+  },
   { name: 'brief', path: '/build/meridian/brief' },
   {
     name: 'stack',
@@ -99,7 +104,6 @@ const views: View[] = [
     },
   },
   { name: 'coat', path: '/build/meridian/coat' },
-  { name: 'coat-bowls', path: '/build/meridian/coat', before: turn('bowls') },
   {
     name: 'finish',
     path: '/build/jubilee/finish',

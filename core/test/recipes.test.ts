@@ -32,6 +32,7 @@ import {
   type Food,
   type Recipe,
 } from '../src/index.ts';
+import { askedForRecipes } from '../src/pantry/starting/asked-for.ts';
 import { pantry } from './arbitrary.ts';
 
 const food = (id: string): Food => pantry.foods.find((row) => row.id === id)!;
@@ -275,5 +276,24 @@ describe('fruit and cream', () => {
     expect(stabilise(1000, 'icing sugar').doseG).toBeCloseTo(80, 9);
     const gelatine = stabilise(1000, 'gelatine');
     expect([gelatine.doseG, gelatine.waterG]).toEqual([9, 45]);
+  });
+});
+
+describe('what people ask for first', () => {
+  it('has its row, its recipe of known ingredients, its wait where it is hot, and its keeping', () => {
+    const own = startingPantry();
+    for (const recipe of askedForRecipes) {
+      const row = own.spreads.find(({ recipeId }) => recipeId === recipe.id)!;
+      expect(row.name).toBe(recipe.name);
+      const held = recipeContents(recipe, own);
+      expect(held.unknown, recipe.name).toEqual([]);
+      // nothing hot is used from the pan
+      if (recipe.hottestC! > 40) expect(recipe.holds!.length, recipe.name).toBeGreaterThan(0);
+      expect(row.stress4Pa).toBeGreaterThanOrEqual(row.stress21Pa);
+    }
+    const strawberry = askedForRecipes.find(({ id }) => id === 'recipe-strawberry')!;
+    // 600 + 150 + 15 + 30 + 60 g go in, a seventh boils away or sticks
+    expect(strawberry.yieldG).toBe(Math.round(855 * 0.85));
+    expect(recipeContents(strawberry, own).allergens).toEqual([]);
   });
 });

@@ -13,7 +13,7 @@ test('from a brief to a drawn build that serves everyone', async ({ page }) => {
   await page.getByLabel('Date and time of serving').blur();
   await page.getByTestId('draft').click();
   const ways = page.getByTestId('proposals').getByRole('button', { name: /servings/ });
-  await expect(ways).toHaveCount(5);
+  await expect(ways).toHaveCount(5, { timeout: 15_000 });
   for (const text of await ways.allInnerTexts())
     expect(Number(/(\d+) servings/.exec(text)![1])).toBeGreaterThanOrEqual(40);
   await ways.filter({ hasText: 'One tier, round, 20 cm' }).click();

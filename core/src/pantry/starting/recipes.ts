@@ -1,7 +1,13 @@
 import type { Recipe } from '../types.ts';
+import { askedForRecipes } from './asked-for.ts';
 import { batterRecipes } from './batters.ts';
 import { fillingRecipes } from './fillings.ts';
 import { besideRecipes } from './layers-besides.ts';
 
 /** Recipes of the house, invented for Pyrgotect. */
-export const startingRecipes: Recipe[] = [...batterRecipes, ...fillingRecipes, ...besideRecipes];
+export const startingRecipes: Recipe[] = [
+  ...batterRecipes,
+  ...fillingRecipes,
+  ...besideRecipes,
+  ...askedForRecipes,
+];

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect as soon, saved, tally, test } from './support.ts';
+import { demoCount, expect as soon, saved, tally, test } from './support.ts';
 
 /** Weighing some dozens of whole cakes takes a second, and more while other tests run beside. */
 const expect = soon.configure({ timeout: 15_000 });
@@ -51,7 +51,7 @@ test('three tiers for 120 with a kitchen cake beside: nothing is kept until it i
 }) => {
   test.setTimeout(60_000);
   await page.goto('/');
-  const before = await page.getByRole('article').count();
+  await expect(page.getByRole('article')).toHaveCount(demoCount);
   await page.getByTestId('new').click();
   const guests = page.getByRole('textbox', { name: 'Guests' });
   await guests.fill('120');
@@ -65,7 +65,7 @@ test('three tiers for 120 with a kitchen cake beside: nothing is kept until it i
   const plain = page.getByRole('button', { name: /3 tiers.* kitchen cake/ }).first();
   await expect(plain).toBeEnabled();
   await page.goto('/');
-  await expect(page.getByRole('article')).toHaveCount(before);
+  await expect(page.getByRole('article')).toHaveCount(demoCount);
   await page.goBack();
   await guests.fill('120');
   await guests.press('Enter');

@@ -93,6 +93,9 @@ describe('loose pieces', () => {
     expect(studdedFactor(0, 8, 8)).toBe(1);
     expect(studdedFactor(0.5, 8, 8)).toBeCloseTo(2, 9);
     expect(studdedFactor(0.5, 8, 0)).toBeCloseTo(9, 9);
+    // needles 60 mm high: a veil of 3 mm fills the room between them, 0.5 × 60 / 3, and no more
+    expect(studdedFactor(0.5, 60, 1, 3)).toBeCloseTo(11, 9);
+    expect(studdedFactor(0.5, 8, 8, 3)).toBeCloseTo(2, 9);
   });
 });
 

@@ -2,12 +2,14 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   areaMm2,
+  coarse,
   clipToRectangle,
   contains,
   equivalentRadiusMm,
   fitsInside,
   grow,
   grownAreaMm2,
+  insetRadiusMm,
   outlineText,
   inchesAndOunces,
   metric,
@@ -79,6 +81,37 @@ describe('outlines', () => {
     const left = clipToRectangle(points, -100, -100, 13, 100);
     const right = clipToRectangle(points, 13, -100, 100, 100);
     expect(polygonAreaMm2(left) + polygonAreaMm2(right)).toBeCloseTo(polygonAreaMm2(points), 6);
+  });
+
+  it('drawn with many points keep their corners where only few are kept', () => {
+    const side = (ax: number, ay: number, bx: number, by: number): [number, number][] =>
+      Array.from({ length: 130 }, (_, i) => [
+        ax + ((bx - ax) * i) / 130,
+        ay + ((by - ay) * i) / 130,
+      ]);
+    const drawn: Outline = {
+      kind: 'path',
+      name: 'square',
+      points: [...side(-100, -100, 100, -100), ...side(100, -100, 100, 100), ...side(100, 100, -100, 100), ...side(-100, 100, -100, -100)], // prettier-ignore
+    };
+    expect(areaMm2(coarse(drawn))).toBeCloseTo(40_000, 6);
+    expect(areaMm2(grow(drawn, -30)!)).toBeCloseTo(140 ** 2, 0);
+  });
+
+  it('moved in have the radius of what is left, of drawn ones to a hundredth and a half', () => {
+    expect(insetRadiusMm(round, 13)).toBeCloseTo(87, 9);
+    expect(insetRadiusMm(round, 120)).toBe(0);
+    const petal: Outline = { kind: 'petal', diameterMm: 250, petals: 6 };
+    expect(insetRadiusMm(petal, 0)).toBe(equivalentRadiusMm(petal));
+    let last = Infinity;
+    for (let off = 0; off < 100; off += 1.7) {
+      const now = insetRadiusMm(petal, off);
+      expect(now).toBeLessThan(last);
+      last = now;
+      const exact = grow(petal, -off);
+      if (off > 0 && off < 80)
+        expect(Math.abs(now / equivalentRadiusMm(exact!) - 1)).toBeLessThan(0.015);
+    }
   });
 
   it('are told in words', () => {

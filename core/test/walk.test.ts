@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addTier, buildSchema, newBuild, randomFrom, readBuildFile, unsoundIn } from '../src/index.ts'; // prettier-ignore
+import { addTier, buildSchema, newBuild, newPour, randomFrom, readBuildFile, unsoundIn } from '../src/index.ts'; // prettier-ignore
 import { planBuild } from '../src/plan/plan.ts';
 import { anyBuild, pantry } from './arbitrary.ts';
 import { walk } from './walk.ts';
@@ -55,4 +55,16 @@ it('puts another tier on the smallest cake there is, and it can be kept', () => 
     Array.from({ length: 4 }, () => ({ kind: 'round', diameterMm: 50 })),
   );
   expect(buildSchema.isValidSync(build, { strict: true })).toBe(true);
+});
+
+it('says of a pour that does not run that it does not, and plans no tonnes of it', () => {
+  const build = newBuild('b', 'Cold', '2027-05-03T09:30:00Z');
+  const [tier] = build.tiers;
+  tier!.pour = { ...newPour('dark-firm'), ratio: 7.4, fluidC: 6, coatC: 1 };
+  const plan = planBuild(build, pantry);
+  const [{ finish }] = plan.tiers as [(typeof plan.tiers)[number]];
+  const pour = finish.pour.ok ? finish.pour.value : null;
+  expect(pour!.veilMm).toBe(5);
+  expect(pour!.pourG).toBeLessThan(3000);
+  expect(plan.cautions.find(({ id }) => id === 'tier-1/pour/no veil')?.severity).toBe('stop');
 });

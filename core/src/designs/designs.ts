@@ -176,6 +176,7 @@ function inTime(
   { brief }: Build,
   pantry: Pantry,
   all: readonly Tried[],
+  corrections?: Corrections,
 ): (Tried & Pick<Design, 'fitsDays'>)[] {
   if (brief.serveAt === null) return chosenFrom(all).map((one) => ({ ...one, fitsDays: null }));
   const fits = new Map<Tried, boolean>();
@@ -183,7 +184,8 @@ function inTime(
   for (let round = 0; round < mostRounds; round++) {
     const chosen = chosenFrom(left);
     for (const one of chosen)
-      if (!fits.has(one)) fits.set(one, cakeDays(one.build, pantry) !== null);
+      if (!fits.has(one))
+        fits.set(one, cakeDays(one.build, pantry, nothingCarved, corrections) !== null);
     const late = chosen.filter((one) => !fits.get(one));
     if (late.length === 0) return chosen.map((one) => ({ ...one, fitsDays: true }));
     left = left.filter((one) => !late.includes(one));
@@ -224,7 +226,7 @@ export function findDesigns(
     progress((i + 1) / candidates.length);
     return one ? [one] : [];
   });
-  const chosen = inTime(base, pantry, all);
+  const chosen = inTime(base, pantry, all, corrections);
   if (chosen.length === 0) {
     const most = mostServed(base.brief, tins, wish);
     const help = wish.mayKitchen ? '' : ', or let plain cakes cut in the kitchen serve the rest';

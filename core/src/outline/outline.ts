@@ -242,11 +242,11 @@ export const equivalentRadiusMm = (outline: Outline): number =>
   (2 * areaMm2(outline)) / perimeterMm(outline);
 
 /** A line that is moved in so far has not changed its kind. */
-const insetStepMm = 4;
+const insetStepMm = 2;
 
 /**
  * Equivalent radius of the outline moved in by `offMm`, mm; nothing where nothing is left. Of a drawn outline
- * it is worked out every four millimetres, and lies on the straight line between them.
+ * it is worked out every two millimetres, and lies on the straight line between them.
  */
 export function insetRadiusMm(outline: Outline, offMm: number): number {
   const at = (mm: number): number => {

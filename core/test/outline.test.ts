@@ -98,7 +98,7 @@ describe('outlines', () => {
     expect(areaMm2(grow(drawn, -30)!)).toBeCloseTo(140 ** 2, 0);
   });
 
-  it('moved in have the radius of what is left, of drawn ones to a hundredth and a half', () => {
+  it('moved in have the radius of what is left, of drawn ones to half a millimetre where they fall apart', () => {
     expect(insetRadiusMm(round, 13)).toBeCloseTo(87, 9);
     expect(insetRadiusMm(round, 120)).toBe(0);
     const petal: Outline = { kind: 'petal', diameterMm: 250, petals: 6 };
@@ -109,8 +109,7 @@ describe('outlines', () => {
       expect(now).toBeLessThan(last);
       last = now;
       const exact = grow(petal, -off);
-      if (off > 0 && off < 80)
-        expect(Math.abs(now / equivalentRadiusMm(exact!) - 1)).toBeLessThan(0.015);
+      if (off > 0 && off < 80) expect(Math.abs(now - equivalentRadiusMm(exact!))).toBeLessThan(0.7);
     }
   });
 

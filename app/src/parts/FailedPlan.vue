@@ -1,21 +1,15 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref } from 'vue';
 import { useBuild } from '../stores/build.ts';
-import { useShelf } from '../stores/shelf.ts';
 import BrandMark from './BrandMark.vue';
-import { download } from './download.ts';
+import { useToFile } from './useToFile.ts';
 
 /** Stands in place of a cake that could not be worked out: the cake is kept, and there are ways on. */
 defineProps<{ fault: string; buildId: string }>();
 const HistoryDialog = defineAsyncComponent(() => import('./HistoryDialog.vue'));
 const store = useBuild();
-const shelf = useShelf();
 const isHistory = ref(false);
-async function toFile(): Promise<void> {
-  if (!store.build) return;
-  const { name, text } = await shelf.fileOf(store.build);
-  download(name, text);
-}
+const toFile = useToFile();
 </script>
 
 <template>

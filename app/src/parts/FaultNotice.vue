@@ -1,18 +1,12 @@
 <script setup lang="ts">
 import { useBuild } from '../stores/build.ts';
 import { useFault } from '../stores/faults.ts';
-import { useShelf } from '../stores/shelf.ts';
-import { download } from './download.ts';
+import { useToFile } from './useToFile.ts';
 
 /** What went wrong and nobody expected, with a way to take the open cake along and one to go on. */
 const fault = useFault();
 const store = useBuild();
-const shelf = useShelf();
-async function toFile(): Promise<void> {
-  if (!store.build) return;
-  const { name, text } = await shelf.fileOf(store.build);
-  download(name, text);
-}
+const toFile = useToFile();
 const again = (): void => window.location.reload();
 </script>
 

@@ -2,23 +2,17 @@
 import { fieldWords } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useBuild } from '../stores/build.ts';
-import { useShelf } from '../stores/shelf.ts';
-import { download } from './download.ts';
+import { useToFile } from './useToFile.ts';
 
 /** What is to be known of saving: what failed, what another window changed or took off, and what can be done. */
 const store = useBuild();
-const shelf = useShelf();
 const most = 3;
 const places = computed(() => {
   const words = (store.clash?.places ?? []).map((place) => fieldWords(place));
   const more = words.length - most;
   return words.slice(0, most).join('; ') + (more > 0 ? `; ${more} more` : '');
 });
-async function toFile(): Promise<void> {
-  if (!store.build) return;
-  const { name, text } = await shelf.fileOf(store.build);
-  download(name, text);
-}
+const toFile = useToFile();
 </script>
 
 <template>

@@ -1,18 +1,12 @@
 <script setup lang="ts">
 import { useStorageState } from '../storage/state.ts';
 import { useBuild } from '../stores/build.ts';
-import { useShelf } from '../stores/shelf.ts';
-import { download } from './download.ts';
+import { useToFile } from './useToFile.ts';
 
 /** Stands over everything while the browser does not keep what is typed: why, and what can be done. */
 const state = useStorageState();
 const store = useBuild();
-const shelf = useShelf();
-async function toFile(): Promise<void> {
-  if (!store.build) return;
-  const { name, text } = await shelf.fileOf(store.build);
-  download(name, text);
-}
+const toFile = useToFile();
 const again = (): void => window.location.reload();
 </script>
 

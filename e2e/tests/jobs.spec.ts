@@ -43,6 +43,7 @@ async function job(page: Page, work: (hands: Hands) => Promise<void>, steps: str
   const hands = new Hands(page);
   await page.goto('/');
   await hands.open('new');
+  await hands.open('new-empty');
   await hands.stage('Stack');
   await work(hands);
   await hands.press('To the bench');
@@ -66,7 +67,7 @@ test('twenty crepes with cream between them', async ({ page }) => {
     },
     ['Make layer 1: crepe', 'Build up layer 1: 20 pieces, whipped cream between them'],
   );
-  expect(count).toBe(9);
+  expect(count).toBe(10);
 });
 
 test('a mousse in a ring with a jelly and a crisp in it, under a mirror glaze', async ({
@@ -94,7 +95,7 @@ test('a mousse in a ring with a jelly and a crisp in it, under a mirror glaze', 
       'Let it thaw in the fridge',
     ],
   );
-  expect(count).toBe(13);
+  expect(count).toBe(14);
 });
 
 test('shortcake rounds of one dough with cream and sugared strawberries', async ({ page }) => {
@@ -114,7 +115,7 @@ test('shortcake rounds of one dough with cream and sugared strawberries', async 
     },
     ['Make layers 1, 2 and 3: shortcake round', 'Sugar: strawberries, to be sugared'],
   );
-  expect(count).toBe(15);
+  expect(count).toBe(16);
 });
 
 test('a cake with loose sweets hidden in it', async ({ page }) => {
@@ -127,7 +128,7 @@ test('a cake with loose sweets hidden in it', async ({ page }) => {
     },
     ['Cut the hidden centre', 'Fill the hidden centre'],
   );
-  expect(count).toBe(6);
+  expect(count).toBe(7);
 });
 
 test('two rounded rings to a ball, under drips', async ({ page }) => {
@@ -144,7 +145,7 @@ test('two rounded rings to a ball, under drips', async ({ page }) => {
     },
     ['Fill layer 1', 'Drips'],
   );
-  expect(count).toBe(10);
+  expect(count).toBe(11);
 });
 
 test('a carved loaf with modelled wheels on its sides', async ({ page }) => {
@@ -162,5 +163,5 @@ test('a carved loaf with modelled wheels on its sides', async ({ page }) => {
     },
     ['Carve', 'Put on: balls of fondant'],
   );
-  expect(count).toBe(11);
+  expect(count).toBe(12);
 });

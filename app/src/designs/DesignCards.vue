@@ -48,8 +48,7 @@ const size = (mm: number): string => units.text(mm, 'size');
           <strong>{{ design.servings }} servings</strong>,
           {{ design.weights.over === 0 ? 'none over' : `${design.weights.over} over`
           }}<template v-if="design.kitchen"
-            >; {{ design.kitchen.count * design.kitchen.each }} of them from plain cakes cut out of
-            sight</template
+            >; {{ design.kitchen.servings }} of them from plain cakes cut out of sight</template
           >
         </span>
         <span>{{ size(design.weights.heightMm) }} high</span>

@@ -43,7 +43,7 @@ export interface Design {
   key: string;
   build: Build;
   /** Plain cakes that are cut out of sight, each a build of its own. */
-  kitchen: { build: Build; count: number; each: number } | null;
+  kitchen: { build: Build; count: number; each: number; servings: number } | null;
   proportion: ProportionId;
   servings: number;
   /** Tins of it that are not owned. */
@@ -119,7 +119,10 @@ function tried(
   return {
     key: `${candidate.tins.map(({ id }) => id).join('+')}/${candidate.proportion.id}${kitchen ? `/+${times}` : ''}`,
     build,
-    kitchen: beside && kitchen ? { build: beside, count: times, each: kitchen.each } : null,
+    kitchen:
+      beside && kitchen
+        ? { build: beside, count: times, each: kitchen.each, servings: times * kitchen.each }
+        : null,
     proportion: candidate.proportion.id,
     servings: candidate.servings,
     toBuy: tins.filter((tin, i) => tin.owned === 0 && tins.indexOf(tin) === i),

@@ -2,6 +2,7 @@ import type { Recipe } from '../types.ts';
 import {
   butter,
   cools,
+  curd,
   cream,
   dark,
   icing,
@@ -47,31 +48,15 @@ export const askedForRecipes: Recipe[] = [
   bound('strawberry', 'Strawberry filling', 'strawberries', 600, 150),
   bound('raspberry', 'Raspberry filling', 'raspberries', 600, 180),
   bound('blueberry', 'Blueberry filling', 'blueberries', 600, 140),
-  recipe(
-    'orangecurd',
-    'Orange curd',
-    [
-      of('orange-juice', 200),
-      of('lemon-juice', 60),
-      of('orange-zest', 8),
-      sugar(240),
-      whole(4),
-      yolks(4),
-      butter(200),
-    ],
-    [
-      'Whisk everything but the butter over water until 82 °C.',
-      'Strain, beat in the butter, chill under film.',
-    ],
-    {
-      makeMin: 15,
-      holds: [cools(2, 75, 8, 'tray in the fridge')],
-      hazards: ['hot fat or cream', 'steam'],
-      hotC: 82,
-      caution: scalds('Hot curd'),
-      loss: 0.05,
-    },
-  ),
+  curd('orangecurd', 'Orange curd', [
+    of('orange-juice', 200),
+    of('lemon-juice', 60),
+    of('orange-zest', 8),
+    sugar(240),
+    whole(4),
+    yolks(4),
+    butter(200),
+  ]),
   recipe(
     'custard',
     'Vanilla custard',

@@ -12,6 +12,7 @@ import {
   cream,
   recipe,
   cools,
+  curd,
   rests,
   syrup,
   scalds,
@@ -171,23 +172,7 @@ export const fillingRecipes: Recipe[] = [
       loss: 0.12,
     },
   ),
-  recipe(
-    'curd',
-    'Lemon curd',
-    [of('lemon-juice', 240), sugar(320), whole(4), yolks(4), butter(220)],
-    [
-      'Whisk everything but the butter over water until 82 °C.',
-      'Strain, beat in the butter, chill under film.',
-    ],
-    {
-      makeMin: 15,
-      holds: [cools(2, 75, 8, 'tray in the fridge')],
-      hazards: ['hot fat or cream', 'steam'],
-      hotC: 82,
-      caution: scalds('Hot curd'),
-      loss: 0.05,
-    },
-  ),
+  curd('curd', 'Lemon curd', [of('lemon-juice', 240), sugar(320), whole(4), yolks(4), butter(220)]),
   recipe(
     'curdcream',
     'Lemon curd cream',

@@ -121,3 +121,23 @@ export const scalds = (what: string): string =>
   `${what} scalds: dry cloths, a deep pan, nobody small beside the stove.`;
 export const raw =
   'Raw or lightly cooked egg: use pasteurised egg for guests at risk, and follow the local food code.';
+
+/** Juice, sugar and eggs thickened over water, with butter beaten in. */
+export const curd = (id: string, name: string, lines: Ingredient[]): Recipe =>
+  recipe(
+    id,
+    name,
+    lines,
+    [
+      'Whisk everything but the butter over water until 82 °C.',
+      'Strain, beat in the butter, chill under film.',
+    ],
+    {
+      makeMin: 15,
+      holds: [cools(2, 75, 8, 'tray in the fridge')],
+      hazards: ['hot fat or cream', 'steam'],
+      hotC: 82,
+      caution: scalds('Hot curd'),
+      loss: 0.05,
+    },
+  );

@@ -1,5 +1,5 @@
 import type { Page, WebSocketRoute } from '@playwright/test';
-import { expect, openDemo, saved, tally, test } from './support.ts';
+import { expect, keptAtBench as kept, openDemo, saved, tally, test } from './support.ts';
 
 const title = (page: Page) => page.getByTestId('step-title');
 /** Goes on at the bench until a step has some title. */
@@ -19,8 +19,6 @@ async function putOn(page: Page, grams: string): Promise<void> {
   await page.getByTestId('put').click();
   await page.getByTestId('devices').getByRole('button', { name: 'Close' }).click();
 }
-const kept = (page: Page): Promise<void> =>
-  expect(page.getByTestId('bench')).toHaveAttribute('data-state', 'saved');
 async function toBench(page: Page, name: string): Promise<void> {
   await openDemo(page, name);
   await page.getByRole('button', { name: 'To the bench' }).click();

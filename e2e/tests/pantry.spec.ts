@@ -1,5 +1,5 @@
 import { expectReadable } from './readable.ts';
-import { expect, openDemo, saved, tally, test } from './support.ts';
+import { expect, keptAtBench, openDemo, saved, tally, test } from './support.ts';
 
 test('a row that is changed changes the plan, and can be set back', async ({ page }) => {
   await openDemo(page, 'Meridian', 'Bake');
@@ -147,6 +147,7 @@ test('layers put away are taken out at the bench, and counted off', async ({ pag
   await page.getByRole('dialog').getByText('Take 4 layers out of the freezer').click();
   await page.getByRole('button', { name: 'Done, next step' }).click();
   await expect(page.getByRole('heading', { name: 'Take 4 layers' })).toHaveCount(0);
+  await keptAtBench(page);
   await page.goto('/pantry');
   await page.getByRole('tab', { name: 'Put away' }).click();
   await expect(page.getByRole('row', { name: /Rounds of May/ })).toContainText('2 layers');

@@ -56,6 +56,10 @@ export const saved = async (page: Page): Promise<void> => {
   await expect(page.getByTestId('save-state')).toHaveText('Saved');
 };
 
+/** At the bench: what was ticked is kept, and counted off in the pantry. */
+export const keptAtBench = (page: Page): Promise<void> =>
+  expect(page.getByTestId('bench')).toHaveAttribute('data-state', 'saved');
+
 /** Drags a boundary of the drawing by so many pixels upwards. */
 export async function dragUp(page: Page, name: string, px: number): Promise<void> {
   const knob = handle(page, name).locator('.reach');

@@ -43,7 +43,7 @@ const steps = computed<Step[]>(() => {
   return day.plan ? inDayOrder(sheet, day.tasks, day.plan.placed) : sheet;
 });
 const bench = useBench(() => steps.value);
-useStockLedger(
+const counting = useStockLedger(
   () => steps.value,
   () => bench.done.value,
   () => store.build,
@@ -131,7 +131,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
     v-if="store.build && store.plan"
     class="bench"
     data-test="bench"
-    :data-state="store.saveState"
+    :data-state="store.saveState === 'saved' && counting ? 'saving' : store.saveState"
   >
     <aside ref="aside">
       <router-link class="out" :to="`/build/${id}/stack`" aria-label="Back to the desk"

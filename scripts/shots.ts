@@ -38,8 +38,18 @@ const step = (title: string) => async (p: Page) => {
   await p.getByTestId('all-steps').click();
   await p.getByText(title).click();
 };
+/** Scale and thermometer are shown once somebody turns them on. */
+async function devicesOn(p: Page): Promise<void> {
+  const here = p.url();
+  await p.goto(new URL('/', here).href);
+  await p.getByRole('button', { name: 'Units and colours' }).click();
+  await p.getByLabel('Scale and thermometer').check();
+  await p.keyboard.press('Escape');
+  await p.goto(here);
+}
 /** Something set on the stand-in scale. */
 async function putOn(p: Page, grams: string): Promise<void> {
+  await devicesOn(p);
   await p.getByTestId('open-devices').click();
   const field = p.getByRole('textbox', { name: 'What is set on the scale' });
   await field.fill(grams);
@@ -156,6 +166,7 @@ const views: View[] = [
     path: '/build/jubilee/bench',
     size: [800, 1280],
     before: async (p) => {
+      await devicesOn(p);
       await p.waitForTimeout(5000);
       await step('Gallery: drips round the rim')(p);
       await p.getByTestId('open-devices').click();
@@ -169,7 +180,7 @@ const views: View[] = [
   { name: 'log', path: '/build/equinox/day', before: turn('log') },
   {
     name: 'hand',
-    path: '/hand',
+    path: '/learnt',
     before: async (p) => {
       await p.locator('.chart[data-ready="true"]').first().waitFor();
       await p.waitForTimeout(800);

@@ -321,6 +321,17 @@ export const anyBuild: fc.Arbitrary<Build> = fc.record({
     venueC: orNull(between(limits.roomC)),
     notes: fc.constant(''),
   }),
+  order: fc.record({
+    customer: fc.string({ maxLength: 20 }),
+    contact: fc.string({ maxLength: 40 }),
+    priceOffered: orNull(between(limits.agreedPrice)),
+    deposit: orNull(between(limits.agreedPrice)),
+    depositPaid: fc.boolean(),
+    confirmed: fc.boolean(),
+    pictures: fc.subarray(['wish-1', 'wish-2']),
+    likeId: fc.constantFrom(null, 'other'),
+  }),
+  isPattern: fc.boolean(),
   tiers: fc
     .integer({ min: 1, max: 3 })
     .chain((n) => fc.tuple(...Array.from({ length: n }, (_, i) => tier(i + 1)))),

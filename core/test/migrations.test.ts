@@ -15,6 +15,7 @@ import {
   buildFrom13,
   buildFrom14,
   buildFrom15,
+  buildFrom16,
   buildVersion,
   migrate,
   readBuildFile,
@@ -47,6 +48,7 @@ const steps: [number, (build: unknown) => Loose][] = [
   [14, buildFrom13],
   [15, buildFrom14],
   [16, buildFrom15],
+  [17, buildFrom16],
 ];
 const fixture = (version: number): { build: Loose; pantry: Loose; version: number } =>
   JSON.parse(

@@ -1,5 +1,5 @@
 import type { Page, WebSocketRoute } from '@playwright/test';
-import { expect, keptAtBench as kept, openDemo, saved, tally, test } from './support.ts';
+import { devicesOn, expect, keptAtBench as kept, openDemo, saved, tally, test } from './support.ts';
 
 const title = (page: Page) => page.getByTestId('step-title');
 /** Goes on at the bench until a step has some title. */
@@ -36,6 +36,7 @@ test('a bench run with scale and thermometer, over a reload and a server that go
     socket.connectToServer();
     open.add(socket);
   });
+  await devicesOn(page);
   await toBench(page, 'Fig and walnut');
   await goTo(page, /Weigh out for Keeper/);
   const weigh = page.getByTestId('weigh');
@@ -97,7 +98,7 @@ test('what happened at the bench moves the plan, and the next one after it', asy
   await kept(page);
   await page.getByRole('link', { name: 'Back to the desk' }).click();
   await expect(tally(page, 'height')).not.toHaveText(before);
-  await page.goto('/hand');
+  await page.goto('/learnt');
   await page.getByRole('button', { name: 'Baked height' }).click();
   await expect(page.getByTestId('kind')).toContainText('Meridian');
   // left out with a reason it stays in the list, and can be counted again
@@ -176,6 +177,10 @@ test('devices that send nonsense are not believed', async ({ page }) => {
       socket.send(text);
   });
   await toBench(page, 'Meridian');
+  await expect(page.getByTestId('step-title')).toBeVisible();
+  await expect(page.getByTestId('open-devices')).toHaveCount(0);
+  await devicesOn(page);
+  await toBench(page, 'Meridian');
   await expect(page.getByTestId('open-devices')).toContainText('no scale: type it');
   await page.getByTestId('open-devices').click();
   await expect(page.getByTestId('devices')).toContainText('It was not taken');
@@ -185,6 +190,7 @@ test('devices that send nonsense are not believed', async ({ page }) => {
 });
 
 test('the thermometer says when the ganache is cool enough', async ({ page }) => {
+  await devicesOn(page);
   await toBench(page, 'Jubilee');
   await goTo(page, /drips round the rim/i);
   await page.getByTestId('open-devices').click();
@@ -248,7 +254,7 @@ test('the hand: corrections are switched, begun anew, and practice follows the s
 }) => {
   await openDemo(page, 'Meridian', 'Coat');
   const made = await tally(page, 'frosting').innerText();
-  await page.goto('/hand');
+  await page.goto('/learnt');
   await expect(page.getByTestId('hand-title')).toContainText('by');
   await page.getByRole('button', { name: 'Smooth coats' }).click();
   await expect(page.getByTestId('kind')).toContainText('Equinox');
@@ -256,7 +262,7 @@ test('the hand: corrections are switched, begun anew, and practice follows the s
   await expect(page.getByTestId('kind')).toContainText('Plans do not follow it');
   await openDemo(page, 'Meridian', 'Coat');
   await expect(tally(page, 'frosting')).not.toHaveText(made);
-  await page.goto('/hand');
+  await page.goto('/learnt');
   await page.getByRole('button', { name: 'Fillings' }).click();
   await page.getByTestId('begin-anew').click();
   await expect(page.getByTestId('kind')).toContainText('left out: begun anew');

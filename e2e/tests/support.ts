@@ -60,6 +60,14 @@ export const saved = async (page: Page): Promise<void> => {
 export const keptAtBench = (page: Page): Promise<void> =>
   expect(page.getByTestId('bench')).toHaveAttribute('data-state', 'saved');
 
+/** Turns on scale and thermometer, which nobody sees before. */
+export async function devicesOn(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Units and colours' }).click();
+  await page.getByLabel('Scale and thermometer').check();
+  await page.keyboard.press('Escape');
+}
+
 /** Drags a boundary of the drawing by so many pixels upwards. */
 export async function dragUp(page: Page, name: string, px: number): Promise<void> {
   const knob = handle(page, name).locator('.reach');

@@ -84,7 +84,7 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     <span class="grow" />
     <span v-if="isForGrownUps(step)" class="who grown">not for children</span>
     <span v-if="isForHelper(step)" class="who">a helper can take it</span>
-    <button type="button" data-test="open-devices" @click="emit('devices')">
+    <button v-if="settings.devices" type="button" data-test="open-devices" @click="emit('devices')">
       {{
         devices.scaleIsThere
           ? devices.probeIsThere

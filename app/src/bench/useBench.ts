@@ -11,7 +11,7 @@ import {
   type WeighTarget,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
-import { keepPhoto, shrunk } from '../storage/photos.ts';
+import { keepPicture } from '../storage/photos.ts';
 import { useBuild } from '../stores/build.ts';
 import { useSecond } from './useSecond.ts';
 
@@ -153,9 +153,7 @@ export function useBench(steps: () => Step[]) {
     });
   }
   async function addPhoto(at: Step, file: Blob): Promise<void> {
-    const blob = await shrunk(file);
-    const id = shortId();
-    await keepPhoto({ id, buildId: store.build!.id, at: now(), blob });
+    const id = await keepPicture(file, store.build!.id);
     store.edit('Photo', (draft) => {
       const note = noteOf(draft, at, null, { id, at: now(), value: null, text: '' });
       draft.bench.notes.push({ ...note, kind: 'photo' });

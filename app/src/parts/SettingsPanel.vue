@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { spoonSchools, type SpoonSchool } from '@pyrgotect/core';
-import { onMounted, shallowRef } from 'vue';
+import { onMounted, ref, shallowRef } from 'vue';
+import { useShelf } from '../stores/shelf.ts';
 import { isShort, roomNow, roomText, type Room } from '../storage/room.ts';
 import { useSettings, type Scheme } from '../stores/settings.ts';
 import WordField from '../figures/WordField.vue';
@@ -23,8 +24,18 @@ const lengths = ['cm', 'in'] as const;
 const masses = ['g', 'oz'] as const;
 const volumes = ['mL', 'cups'] as const;
 const temperatures = ['C', 'F'] as const;
+const shelf = useShelf();
+const moving = ref(false);
+async function moveExamples(): Promise<void> {
+  moving.value = true;
+  await (shelf.hasExamples ? shelf.putExamplesAway() : shelf.bringExamples());
+  moving.value = false;
+}
 const room = shallowRef<Room | null>(null);
-onMounted(async () => (room.value = await roomNow()));
+onMounted(async () => {
+  room.value = await roomNow();
+  await shelf.load();
+});
 </script>
 
 <template>
@@ -138,6 +149,32 @@ onMounted(async () => (room.value = await roomNow()));
           {{ scheme.text }}
         </button>
       </fieldset>
+      <h2>At the bench</h2>
+      <v-switch
+        :model-value="settings.devices"
+        label="Scale and thermometer"
+        density="compact"
+        color="primary"
+        hide-details
+        data-test="devices-on"
+        @update:model-value="(on) => settings.setDevices(on === true)"
+      />
+      <p class="room">
+        Weights and temperatures come by themselves. Stand-ins are shipped with the program, to try
+        it.
+      </p>
+      <h2>Examples</h2>
+      <p class="room">
+        <v-btn
+          size="small"
+          variant="outlined"
+          :loading="moving"
+          data-test="examples"
+          @click="moveExamples"
+          >{{ shelf.hasExamples ? 'Put the examples away' : 'Bring the examples back' }}</v-btn
+        >
+      </p>
+      <p class="room soft">The observatory’s cakes, as you left them. Your own stay as they are.</p>
       <template v-if="room">
         <h2>Kept in this browser</h2>
         <p class="room" data-test="room">

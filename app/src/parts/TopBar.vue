@@ -3,12 +3,13 @@ import BrandMark from './BrandMark.vue';
 import SettingsMenu from './SettingsMenu.vue';
 
 /** The bar over everything outside a build: where one is, and what can be done there. */
-defineProps<{ here: 'shelf' | 'pantry' | 'shopping' | 'hand' }>();
+defineProps<{ here: 'shelf' | 'calendar' | 'pantry' | 'shopping' | 'learnt' }>();
 const places = [
   { id: 'shelf', to: '/', text: 'Shelf' },
+  { id: 'calendar', to: '/calendar', text: 'Calendar' },
   { id: 'pantry', to: '/pantry', text: 'Pantry' },
   { id: 'shopping', to: '/shopping', text: 'Shopping' },
-  { id: 'hand', to: '/hand', text: 'Hand' },
+  { id: 'learnt', to: '/learnt', text: 'Learnt' },
 ] as const;
 </script>
 

@@ -24,6 +24,8 @@ import QuantityField from '../figures/QuantityField.vue';
 import { useUnits } from '../figures/units.ts';
 import CuttingMap from './CuttingMap.vue';
 import DraftDialog from './DraftDialog.vue';
+import LastTime from './LastTime.vue';
+import OrderPanel from './OrderPanel.vue';
 import TierStrip from '../parts/TierStrip.vue';
 import { useSheet } from './useSheet.ts';
 import WeightOrder from './WeightOrder.vue';
@@ -100,6 +102,10 @@ function toggleDiet(diet: Diet): void {
 <template>
   <div>
     <h1 data-test="sheet-title">{{ title }}</h1>
+    <p v-if="build.isPattern" class="lead" data-test="pattern">
+      A pattern: kept to make cakes from, without a date. The shelf makes a cake from it.
+    </p>
+    <LastTime v-if="build.order.likeId" :like-id="build.order.likeId" />
     <p class="sentence">
       For
       <QuantityField
@@ -127,8 +133,9 @@ function toggleDiet(diet: Diet): void {
         :options="lookChoices"
         @update:model-value="setLook"
       />
-      and be served
+      <template v-if="!build.isPattern">and be served</template>
       <WordField
+        v-if="!build.isPattern"
         class="date"
         type="datetime-local"
         aria-label="Date and time of serving"
@@ -177,6 +184,7 @@ function toggleDiet(diet: Diet): void {
 
     <WeightOrder :build="build" :mass-g="foodG" />
 
+    <OrderPanel :build="build" />
     <h2>For whom and where</h2>
     <div class="words">
       <label
@@ -239,6 +247,7 @@ function toggleDiet(diet: Diet): void {
   </div>
 </template>
 
+<style scoped src="./brief-words.css" />
 <style scoped>
 .start {
   display: flex;
@@ -256,34 +265,6 @@ function toggleDiet(diet: Diet): void {
 .map h2 {
   margin-top: 6px;
 }
-.words input {
-  font: inherit;
-  color: var(--accent);
-  font-weight: 600;
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  padding: 1px 5px;
-}
-.words {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 10px 18px;
-}
-.words label {
-  display: grid;
-  color: var(--soft);
-  font-size: var(--size-note);
-}
-.words input {
-  font-size: var(--size-text);
-  font-weight: 400;
-  color: var(--ink);
-  padding: 5px;
-}
-.words .all {
-  grid-column: 1 / 3;
-}
 .check {
   display: flex;
   gap: 8px;
@@ -299,12 +280,8 @@ function toggleDiet(diet: Diet): void {
   gap: 6px;
 }
 @media (max-width: 700px) {
-  .map,
-  .words {
+  .map {
     grid-template-columns: 1fr;
-  }
-  .words .all {
-    grid-column: auto;
   }
 }
 </style>

@@ -1,5 +1,11 @@
 <script setup lang="ts">
-import { mdiAccountGroupOutline, mdiContentCopy, mdiDownload, mdiTrashCanOutline } from '@mdi/js';
+import {
+  mdiAccountGroupOutline,
+  mdiContentCopy,
+  mdiDotsVertical,
+  mdiDownload,
+  mdiTrashCanOutline,
+} from '@mdi/js';
 import { carvingKnown, planShape, type Corrections, type ShapePlan } from '@pyrgotect/core';
 import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
@@ -15,8 +21,16 @@ import { useCarvings } from '../stores/carvings.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useUnits } from '../figures/units.ts';
 
-const props = defineProps<{ entry: ShelfEntry; now: Date }>();
-const emit = defineEmits<{ duplicate: []; resize: []; remove: []; saveFile: [] }>();
+const props = defineProps<{ entry: ShelfEntry; now: Date; isExample: boolean }>();
+const emit = defineEmits<{
+  duplicate: [];
+  resize: [];
+  remove: [];
+  saveFile: [];
+  again: [];
+  keepPattern: [];
+  fromPattern: [];
+}>();
 const units = useUnits();
 const pantry = usePantry();
 const carvings = useCarvings();
@@ -88,8 +102,18 @@ const progress = computed(() => {
       </div>
       <h2>{{ entry.name }}</h2>
     </router-link>
-    <p class="soft">{{ entry.occasion || 'no occasion yet' }}</p>
     <p class="soft">
+      <span v-if="isExample" class="mark">example</span>
+      {{ entry.occasion || (entry.isPattern ? 'a pattern' : 'no occasion yet')
+      }}<template v-if="entry.customer">, for {{ entry.customer }}</template
+      ><template v-if="entry.order !== 'open'">: {{ entry.order }}</template>
+    </p>
+    <p v-if="entry.isPattern">
+      <v-btn size="small" variant="outlined" @click="emit('fromPattern')"
+        >Make a cake from it</v-btn
+      >
+    </p>
+    <p v-else class="soft">
       {{ servedText(entry.serveAt) || 'no date yet'
       }}<template v-if="entry.serveAt && left !== 'past'">, in {{ left }}</template>
     </p>
@@ -129,6 +153,31 @@ const progress = computed(() => {
       >
         <IconPath :path="mdiDownload" />
       </button>
+      <v-menu location="bottom end">
+        <template #activator="{ props: opener }">
+          <button
+            type="button"
+            v-bind="opener"
+            :title="`More of ${entry.name}`"
+            :aria-label="`More of ${entry.name}`"
+          >
+            <IconPath :path="mdiDotsVertical" />
+          </button>
+        </template>
+        <v-list>
+          <v-list-item
+            title="Make it again"
+            subtitle="with what this one taught"
+            @click="emit('again')"
+          />
+          <v-list-item
+            v-if="!entry.isPattern"
+            title="Keep as a pattern"
+            subtitle="to make cakes from, without a date"
+            @click="emit('keepPattern')"
+          />
+        </v-list>
+      </v-menu>
       <button
         type="button"
         :title="`Take ${entry.name} off the shelf`"
@@ -163,8 +212,15 @@ const progress = computed(() => {
 h2 {
   margin: 8px 0 0;
   font-size: var(--size-title);
-  padding-right: 104px;
+  padding-right: 164px;
   overflow-wrap: anywhere;
+}
+/* an example stays one, whatever is done with it */
+.mark {
+  padding: 0 5px;
+  border: 1px solid var(--line);
+  border-radius: 3px;
+  font-size: var(--size-note);
 }
 .open:hover h2 {
   color: var(--accent);

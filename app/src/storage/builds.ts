@@ -1,4 +1,4 @@
-import { recordsOf, type Build } from '@pyrgotect/core';
+import { orderState, recordsOf, type Build } from '@pyrgotect/core';
 import {
   database,
   type Database,
@@ -26,6 +26,9 @@ export const entryOf = (build: Build, updatedAt: string): ShelfEntry => ({
   servings: build.brief.servings,
   updatedAt,
   finished: build.bench.finished !== null,
+  customer: build.order.customer,
+  order: orderState(build.order),
+  isPattern: build.isPattern,
 });
 
 export type SaveResult =

@@ -14,6 +14,7 @@ import {
   buildFrom13,
   buildFrom14,
   buildFrom15,
+  buildFrom16,
   rowFrom2,
   rowFrom3,
   rowFrom4,
@@ -28,6 +29,7 @@ import {
   startingKitchen,
   type Build,
   type KeptRecord,
+  type OrderState,
   type PantryTable,
   type Try,
 } from '@pyrgotect/core';
@@ -42,7 +44,12 @@ export interface ShelfEntry {
   updatedAt: string;
   /** Done, and its notes taken into the log. */
   finished?: boolean;
+  customer: string;
+  order: OrderState;
+  isPattern: boolean;
 }
+/** What the shelf knew of an order before there was one. */
+const unordered = { customer: '', order: 'open', isPattern: false } as const;
 export interface StoredBuild {
   id: string;
   revision: number;
@@ -158,6 +165,14 @@ export class Database extends Dexie {
     this.version(15)
       .stores({ revisions: '++key, buildId, [buildId+revision], [buildId+at]' })
       .upgrade((work) => renewAll(work, buildFrom15, rowFrom15));
+    // and when a cake knew who ordered it; the shelf says so of each
+    this.version(16).upgrade(async (work) => {
+      await renewAll(work, buildFrom16, (_table, row) => row as Renew);
+      await work
+        .table<ShelfEntry>('shelf')
+        .toCollection()
+        .modify((entry) => void Object.assign(entry, { ...unordered, ...entry }));
+    });
   }
 }
 

@@ -64,5 +64,11 @@ export async function shrunk(file: Blob): Promise<Blob> {
   );
 }
 
-export const keepPhoto = (photo: Photo, db: Database = database): Promise<string> =>
-  db.photos.put(photo);
+const keepPhoto = (photo: Photo, db: Database = database): Promise<string> => db.photos.put(photo);
+/** Keeps a picture of a cake, made smaller, and gives its id. @throws Error in words where it is none */
+export async function keepPicture(file: Blob, buildId: string): Promise<string> {
+  const blob = await shrunk(file);
+  const id = crypto.randomUUID().slice(0, 13);
+  await keepPhoto({ id, buildId, at: new Date().toISOString(), blob });
+  return id;
+}

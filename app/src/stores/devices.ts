@@ -8,7 +8,8 @@ import {
   type TimedReading,
 } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useSettings } from './settings.ts';
 
 /** Readings of the scale that are looked at, and of the thermometer, as many. */
 const keptScale = 24;
@@ -31,6 +32,7 @@ function benchName(): string {
 
 /** Scale and thermometer at the bench. Where they are away nothing waits for them. */
 export const useDevices = defineStore('devices', () => {
+  const settings = useSettings();
   const scale = shallowRef<TimedReading[]>([]);
   const probe = shallowRef<TempReading[]>([]);
   const nowMs = ref(performance.now());
@@ -81,23 +83,32 @@ export const useDevices = defineStore('devices', () => {
       if (wanted > 0) retry = setTimeout(connect, retryMs[Math.min(tries++, retryMs.length - 1)]);
     });
   }
-  /** Listens to the devices until the function that is given back is called. */
+  function start(): void {
+    connect();
+    clock = setInterval(() => (nowMs.value = performance.now()), 1000);
+  }
+  function stop(): void {
+    clearInterval(clock);
+    clearTimeout(retry);
+    const mine = socket;
+    socket = null;
+    mine?.close();
+    connected.value = false;
+    scale.value = [];
+  }
+  /** Listens to the devices, where they are turned on, until the function that is given back is called. */
   function listen(): () => void {
-    if (++wanted === 1) {
-      connect();
-      clock = setInterval(() => (nowMs.value = performance.now()), 1000);
-    }
+    if (++wanted === 1 && settings.devices) start();
     return () => {
-      if (--wanted > 0) return;
-      clearInterval(clock);
-      clearTimeout(retry);
-      const mine = socket;
-      socket = null;
-      mine?.close();
-      connected.value = false;
-      scale.value = [];
+      if (--wanted === 0) stop();
     };
   }
+  watch(
+    () => settings.devices,
+    (on) => {
+      if (wanted > 0) (on ? start : stop)();
+    },
+  );
   function ask(what: DeviceAsk): void {
     if (socket?.readyState === WebSocket.OPEN) socket.send(JSON.stringify(what));
   }

@@ -7,7 +7,7 @@ import {
 } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { object, string, number } from 'yup';
+import { boolean, object, string, number } from 'yup';
 import { listen, tell } from '../storage/channel.ts';
 import { database } from '../storage/database.ts';
 
@@ -15,6 +15,8 @@ export type Scheme = 'paper' | 'night' | 'auto';
 interface Saved {
   system: UnitSystem;
   scheme: Scheme;
+  /** Scale and thermometer at the bench are listened to. */
+  devices: boolean;
 }
 
 const schema = object({
@@ -30,12 +32,14 @@ const schema = object({
     currency: string().max(4).default('€'),
   }).required(),
   scheme: string().oneOf(['paper', 'night', 'auto']).required(),
+  devices: boolean().default(false),
 }).required();
 
 /** Units and colours, the same in every build. */
 export const useSettings = defineStore('settings', () => {
   const system = ref<UnitSystem>({ ...metric });
   const scheme = ref<Scheme>('auto');
+  const devices = ref(false);
   const isMetric = computed(() => system.value.length === 'cm');
   const unitsText = computed(() => {
     const { length, mass, temperature } = system.value;
@@ -51,9 +55,14 @@ export const useSettings = defineStore('settings', () => {
     const saved = schema.cast(stored);
     system.value = { ...saved.system };
     scheme.value = saved.scheme;
+    devices.value = saved.devices;
   }
   async function save(): Promise<void> {
-    const value: Saved = { system: { ...system.value }, scheme: scheme.value };
+    const value: Saved = {
+      system: { ...system.value },
+      scheme: scheme.value,
+      devices: devices.value,
+    };
     await database.settings.put({ key: 'settings', value });
     tell({ kind: 'settings' });
   }
@@ -70,8 +79,24 @@ export const useSettings = defineStore('settings', () => {
     scheme.value = to;
     await save();
   }
+  async function setDevices(on: boolean): Promise<void> {
+    devices.value = on;
+    await save();
+  }
   listen((word) => {
     if (word.kind === 'settings') void load();
   });
-  return { system, scheme, isMetric, unitsText, words, load, switchUnits, setUnits, setScheme };
+  return {
+    system,
+    scheme,
+    devices,
+    isMetric,
+    unitsText,
+    words,
+    load,
+    switchUnits,
+    setUnits,
+    setScheme,
+    setDevices,
+  };
 });

@@ -1,6 +1,13 @@
-import { newBench, newBuild, type Build, type Design, type FileProblem } from '@pyrgotect/core';
+import {
+  newBench,
+  newBuild,
+  newOrder,
+  type Build,
+  type Design,
+  type FileProblem,
+} from '@pyrgotect/core';
 import { defineStore } from 'pinia';
-import { shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { mergesNothing, plain, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
 import { listen, tell } from '../storage/channel.ts';
 import { askToKeep } from '../storage/room.ts';
@@ -29,11 +36,15 @@ const byDate = (a: ShelfEntry, b: ShelfEntry): number => {
 export const useShelf = defineStore('shelf', () => {
   const entries = shallowRef<ShelfEntry[]>([]);
   const loaded = shallowRef(false);
+  /** Ids of the example cakes. */
+  const examples = shallowRef<ReadonlySet<string>>(new Set());
+  const hasExamples = computed(() => entries.value.some(({ id }) => examples.value.has(id)));
 
   let loading: Promise<void> | null = null;
   /** Reads the shelf; asked again while it is being read, it is read once. */
   function load(): Promise<void> {
-    loading ??= database.shelf.toArray().then((rows) => {
+    loading ??= database.shelf.toArray().then(async (rows) => {
+      if (examples.value.size === 0) await markExamples();
       entries.value = rows.sort(byDate);
       loaded.value = true;
       loading = null;
@@ -70,20 +81,33 @@ export const useShelf = defineStore('shelf', () => {
     }
     return lay(build, name, 'From a design');
   }
-  async function duplicate(id: string): Promise<void> {
-    const stored = await database.builds.get(id);
-    if (!stored) return;
-    await put(
-      {
-        ...stored.build,
-        id: newId(),
-        name: `${stored.build.name.slice(0, 70)}, copy`,
-        createdAt: new Date().toISOString(),
-        bench: newBench(),
-      },
-      'Copied',
-    );
+  /** A cake of the shelf once more: nothing of it made yet, ordered by nobody. Null where it is not there. */
+  async function copy(
+    id: string,
+    as: string,
+    change: (build: Build) => Partial<Build> = () => ({}),
+  ): Promise<Build | null> {
+    const build = (await database.builds.get(id))?.build;
+    if (!build) return null;
+    const fresh = { ...build, bench: newBench(), order: newOrder(), ...change(build) };
+    return lay(fresh, as ? `${build.name.slice(0, 66)}, ${as}` : build.name, 'Copied');
   }
+  const undated = ({ brief }: Build): Pick<Build, 'brief'> => ({
+    brief: { ...brief, serveAt: null },
+  });
+  const duplicate = (id: string): Promise<Build | null> => copy(id, 'copy');
+  /** The same cake once more, which remembers what the first one taught. */
+  const again = (id: string): Promise<Build | null> =>
+    copy(id, 'again', (build) => ({ ...undated(build), order: { ...newOrder(), likeId: id } }));
+  /** Kept to make cakes from. */
+  const asPattern = (id: string): Promise<Build | null> =>
+    copy(id, 'pattern', ({ brief, day }) => ({
+      isPattern: true,
+      brief: { ...brief, serveAt: null, occasion: '', place: '' },
+      day: { ...day, pinned: [], together: [] },
+    }));
+  const fromPattern = (id: string): Promise<Build | null> =>
+    copy(id, '', () => ({ isPattern: false }));
   async function remove(id: string): Promise<StoredBuild | null> {
     const stored = await removeBuild(id);
     tell({ kind: 'removed', id });
@@ -141,15 +165,38 @@ export const useShelf = defineStore('shelf', () => {
       .then((r) => (r.ok ? (r.json() as Promise<Start>) : {}))
       .catch((): Start => ({}));
     if (!answer.demo) return;
-    const { demoFiles, demoNow } = await import('../storage/demo.ts');
-    const today = answer.today ? new Date(answer.today) : new Date();
     await database.settings.put({ key: 'seeding', value: true });
-    for (const text of await demoFiles()) {
-      const file = JSON.parse(text) as { build: Build };
-      if (await database.builds.get(file.build.id)) continue;
-      await importText(JSON.stringify({ ...file, build: demoNow(file.build, today) }));
-    }
+    await layExamples(answer.today ? new Date(answer.today) : new Date());
     await database.settings.put({ key: 'seeded', value: true });
+  }
+  /** Lays the examples that are not on the shelf yet, with dates counted from a day. */
+  async function layExamples(today: Date): Promise<void> {
+    const { exampleTexts, keepIds } = await import('../storage/examples.ts');
+    const all = await exampleTexts(today);
+    await keepIds(all.map(({ id }) => id));
+    for (const { id, text } of all) if (!(await database.builds.get(id))) await importText(text);
+    await markExamples();
+  }
+  async function putExamplesAway(): Promise<void> {
+    const { exampleIds, putExamplesAway: putAway } = await import('../storage/examples.ts');
+    await putAway();
+    for (const id of await exampleIds()) tell({ kind: 'removed', id });
+    await changed();
+  }
+  /** The examples as they were left, and anew where they were taken off. */
+  async function bringExamples(): Promise<void> {
+    const { restoreExamples } = await import('../storage/examples.ts');
+    await restoreExamples();
+    await layExamples(new Date());
+    await changed();
+  }
+  async function markExamples(): Promise<void> {
+    const known = await database.settings.get('examples');
+    const ids =
+      known || (await database.settings.get('seeded'))
+        ? await import('../storage/examples.ts').then(({ exampleIds }) => exampleIds())
+        : [];
+    examples.value = new Set(ids);
   }
 
   listen((word) => {
@@ -163,6 +210,13 @@ export const useShelf = defineStore('shelf', () => {
     lay,
     take,
     duplicate,
+    again,
+    asPattern,
+    fromPattern,
+    examples,
+    hasExamples,
+    putExamplesAway,
+    bringExamples,
     remove,
     restore,
     exportText,

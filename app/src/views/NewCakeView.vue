@@ -16,7 +16,7 @@ import {
   type Wish,
 } from '@pyrgotect/core';
 import { format, nextSaturday, set } from 'date-fns';
-import { computed, reactive, ref } from 'vue';
+import { computed, onMounted, reactive, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import DesignCards from '../designs/DesignCards.vue';
 import WeighedChart from '../designs/WeighedChart.vue';
@@ -69,6 +69,14 @@ const asked = reactive<Asked>({
   mayBuy: 'no',
 });
 const isPast = computed(() => asked.serveAt !== '' && new Date(asked.serveAt) < new Date());
+/** What is due that day already. */
+const sameDay = computed(() =>
+  shelf.entries.filter(
+    ({ serveAt, finished }) =>
+      serveAt && !finished && serveAt.slice(0, 10) === asked.serveAt.slice(0, 10),
+  ),
+);
+onMounted(() => void shelf.load());
 const orNone = <T extends string>(value: string): T | null =>
   value === anything ? null : (value as T);
 
@@ -222,6 +230,12 @@ async function empty(): Promise<void> {
       </p>
       <p v-if="isPast" class="warn" role="alert">
         That day and hour have passed. Choose one that is still to come.
+      </p>
+      <p v-if="sameDay.length > 0 && !isPast" class="soft" data-test="same-day">
+        That day
+        {{ sameDay.length === 1 ? 'one cake is' : `${sameDay.length} cakes are` }} due already:
+        {{ sameDay.map(({ name }) => name).join(', ') }}. The
+        <router-link to="/calendar">calendar</router-link> says what the days before it hold.
       </p>
       <v-expansion-panels variant="accordion" class="diets">
         <v-expansion-panel

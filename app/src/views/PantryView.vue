@@ -14,6 +14,7 @@ import QuantityField from '../figures/QuantityField.vue';
 import { columns, freshRow, kitchenColumns, tableTitles } from '../pantry/columns.ts';
 import RowDialog from '../pantry/RowDialog.vue';
 import TopBar from '../parts/TopBar.vue';
+import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
 import { useUnits } from '../figures/units.ts';
 import { leftText } from '../pantry/stock-words.ts';
@@ -23,7 +24,11 @@ const ImportDialog = defineAsyncComponent(() => import('../pantry/ImportDialog.v
 type Row = RowOf<PantryTable>;
 const pantry = usePantry();
 const units = useUnits();
-const table = ref<PantryTable | 'kitchen'>('tins');
+const table = useQueryChoice<PantryTable | 'kitchen'>(
+  'table',
+  [...pantryTables, 'kitchen'],
+  'tins',
+);
 const search = ref('');
 const editing = ref<{ row: Row; isNew: boolean } | null>(null);
 const openTable = computed<PantryTable>(() => (table.value === 'kitchen' ? 'tins' : table.value));

@@ -10,12 +10,14 @@ import {
   useTemplateRef,
   watch,
 } from 'vue';
+import { format } from 'date-fns';
 import { useRouter } from 'vue-router';
-import type { FileProblem } from '@pyrgotect/core';
+import type { Build, FileProblem } from '@pyrgotect/core';
 import type { StoredBuild } from '../storage/database.ts';
 import { download } from '../parts/download.ts';
 import IconPath from '../parts/IconPath.vue';
 import TopBar from '../parts/TopBar.vue';
+import { found, grouped, type Sorting, type States } from '../shelf/arranged.ts';
 import { fetchCard, heldKey } from '../shelf/card.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -23,6 +25,7 @@ import { useShelf } from '../stores/shelf.ts';
 const ShelfCard = defineAsyncComponent(fetchCard);
 const held = useLocalStorage(heldKey, false);
 const ResizeDialog = defineAsyncComponent(() => import('../designs/ResizeDialog.vue'));
+const ShelfOrder = defineAsyncComponent(() => import('../shelf/ShelfOrder.vue'));
 const ShelfNotices = defineAsyncComponent(() => import('../shelf/ShelfNotices.vue'));
 
 const pageSize = 16;
@@ -32,6 +35,8 @@ const router = useRouter();
 const now = useNow({ interval: 60_000 });
 const search = ref('');
 const shown = ref(pageSize);
+const state = ref<States>('all');
+const sorting = ref<Sorting>('date');
 const removed = shallowRef<StoredBuild | null>(null);
 /** The cake that is asked for another number of guests. */
 const resized = ref<string | null>(null);
@@ -50,35 +55,38 @@ watch(
   },
   { immediate: true },
 );
-watch(search, () => (shown.value = pageSize));
+watch([search, state, sorting], () => (shown.value = pageSize));
 useIntersectionObserver(
   foot,
   ([entry]) => {
-    if (entry?.isIntersecting && shown.value < found.value.length) shown.value += pageSize;
+    if (entry?.isIntersecting && shown.value < isNamed.value.length) shown.value += pageSize;
   },
   { rootMargin: '400px' },
 );
 
-const found = computed(() => {
-  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean);
-  return shelf.entries.filter((entry) => {
-    const text = `${entry.name} ${entry.occasion}`.toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
-});
-const today = computed(() => now.value.toISOString().slice(0, 10));
-const groups = computed(() => {
-  const visible = found.value.slice(0, shown.value);
-  const open = visible.filter((e) => !e.finished);
-  return [
-    { title: 'To be made', entries: open.filter((e) => e.serveAt && e.serveAt >= today.value) },
-    { title: 'Without a date', entries: open.filter((e) => !e.serveAt) },
-    { title: 'Served', entries: open.filter((e) => e.serveAt && e.serveAt < today.value) },
-    { title: 'Finished', entries: visible.filter((e) => e.finished) },
-  ].filter((group) => group.entries.length > 0);
-});
+const isNamed = computed(() =>
+  found(shelf.entries, search.value, shelf.entries.length > 0 ? state.value : 'all'),
+);
+const today = computed(() => format(now.value, 'yyyy-MM-dd'));
+const groups = computed(() =>
+  grouped(isNamed.value.slice(0, shown.value), sorting.value, today.value),
+);
 
+function showAll(): void {
+  search.value = '';
+  state.value = 'all';
+}
+const bringing = ref(false);
+async function bringExamples(): Promise<void> {
+  bringing.value = true;
+  await shelf.bringExamples().finally(() => (bringing.value = false));
+}
 const create = (): void => void router.push('/new');
+/** Opens what was just laid on the shelf, where its date is asked for. */
+async function openNew(laid: Promise<Build | null>): Promise<void> {
+  const build = await laid;
+  if (build) await router.push(`/build/${build.id}/brief`);
+}
 async function remove(id: string): Promise<void> {
   removed.value = await shelf.remove(id);
 }
@@ -149,6 +157,12 @@ function keys(event: KeyboardEvent): void {
       <button type="button" class="key solid" data-test="new" @click="create">New cake</button>
     </TopBar>
     <main>
+      <ShelfOrder
+        v-if="shelf.entries.length > 0"
+        v-model:state="state"
+        v-model:sorting="sorting"
+        class="order"
+      />
       <section v-for="group in groups" :key="group.title">
         <h1>{{ group.title }}</h1>
         <div class="cards">
@@ -157,7 +171,11 @@ function keys(event: KeyboardEvent): void {
             :key="entry.id"
             :entry="entry"
             :now="now"
+            :is-example="shelf.examples.has(entry.id)"
             @duplicate="shelf.duplicate(entry.id)"
+            @again="openNew(shelf.again(entry.id))"
+            @keep-pattern="shelf.asPattern(entry.id)"
+            @from-pattern="openNew(shelf.fromPattern(entry.id))"
             @resize="resized = entry.id"
             @remove="remove(entry.id)"
             @save-file="exportOne(entry.id)"
@@ -170,19 +188,44 @@ function keys(event: KeyboardEvent): void {
           A cake begins with three answers: how many guests, what it should look like, and when it
           is served. The rest is worked out and drawn for you to correct.
         </p>
-        <p><button type="button" class="key solid" @click="create">Plan the first cake</button></p>
+        <ul class="ways">
+          <li>
+            <button type="button" class="key solid" @click="create">A cake for a date</button>
+            <span class="soft">one sentence, and the cakes that it could become</span>
+          </li>
+          <li>
+            <button
+              type="button"
+              class="key"
+              :disabled="bringing"
+              data-test="bring-examples"
+              @click="bringExamples"
+            >
+              Look at the observatory’s cakes
+            </button>
+            <span class="soft">examples of every kind, which can be put away again</span>
+          </li>
+          <li>
+            <router-link class="key" to="/pantry?table=recipes">Read a recipe</router-link>
+            <span class="soft">paste one of yours, and plan with it</span>
+          </li>
+          <li>
+            <button type="button" class="key" @click="fileInput?.click()">Open a file</button>
+            <span class="soft">a cake that was saved here or elsewhere</span>
+          </li>
+        </ul>
       </section>
-      <section v-else-if="shelf.loaded && found.length === 0" class="empty">
-        <h1>No cake is called “{{ search }}”</h1>
-        <p class="lead">Names and occasions are searched, each word anywhere in them.</p>
+      <section v-else-if="shelf.loaded && isNamed.length === 0" class="empty">
+        <h1>{{ search ? `No cake is called “${search}”` : 'No cake is so' }}</h1>
+        <p class="lead">Names, occasions and customers are searched, each word anywhere in them.</p>
         <p>
-          <button type="button" class="key" @click="search = ''">
+          <button type="button" class="key" @click="showAll">
             Show all {{ shelf.entries.length }}
           </button>
         </p>
       </section>
       <div ref="foot" class="foot soft">
-        <template v-if="shown < found.length">{{ found.length - shown }} more below</template>
+        <template v-if="shown < isNamed.length">{{ isNamed.length - shown }} more below</template>
       </div>
     </main>
 
@@ -244,6 +287,27 @@ h1 {
 .empty {
   max-width: 560px;
   margin: 12vh auto 0;
+}
+@media (max-width: 599px) {
+  main {
+    padding: 16px;
+  }
+}
+.order {
+  margin: -8px 0 14px;
+}
+.ways {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  display: grid;
+  gap: 12px;
+}
+.ways li {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+  align-items: center;
 }
 .empty p {
   margin-bottom: 16px;

@@ -1,12 +1,8 @@
 <script setup lang="ts">
 import {
-  isCarved,
-  correctionsFor,
-  planShape,
   type CakePrice,
   type CarveResult,
   type Corrections,
-  type ShapePlan,
   writeTable,
   type Build,
   type Pantry,
@@ -19,11 +15,11 @@ import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
+import { useCarvedOf } from '../parts/useCarvedOf.ts';
 import { download } from '../parts/download.ts';
 import TopBar from '../parts/TopBar.vue';
 import MadeAtOnce from '../shopping/MadeAtOnce.vue';
 import { database } from '../storage/database.ts';
-import { useCarvings } from '../stores/carvings.ts';
 import { useHand } from '../stores/hand.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useUnits } from '../figures/units.ts';
@@ -33,7 +29,7 @@ import { useAnswer } from '../workers/useAnswer.ts';
 
 /** What to buy for one or several cakes, and when. */
 const pantry = usePantry();
-const carvings = useCarvings();
+const { carvedOf, carvedTiers: tiersCarved } = useCarvedOf();
 const units = useUnits();
 const hand = useHand();
 const shelf = useShelf();
@@ -47,9 +43,9 @@ onMounted(async () => {
   const stored = await database.builds.toArray();
   builds.value = stored.map((each) => each.build);
 });
-/** What is finished needs no shopping. */
+/** What is finished needs no shopping, and a pattern is never made. */
 const entries = computed(() =>
-  shelf.entries.filter((e) => !e.finished).sort((a, b) => order(a) - order(b)),
+  shelf.entries.filter((e) => !e.finished && !e.isPattern).sort((a, b) => order(a) - order(b)),
 );
 const order = (entry: { serveAt: string | null }): number =>
   entry.serveAt === null ? Infinity : Date.parse(entry.serveAt);
@@ -64,6 +60,7 @@ function toggle(id: string): void {
     ? wanted.value.filter((other) => other !== id)
     : [...wanted.value, id];
 }
+const chosenBuilds = computed(() => builds.value.filter(({ id }) => wanted.value.includes(id)));
 /** What some cakes are planned from. */
 interface Cakes {
   builds: Build[];
@@ -75,33 +72,16 @@ interface Question extends Cakes {
   leadDays: number;
   days: Record<string, CakeDays | null>;
 }
-const shapeOf = (build: Build): ShapePlan =>
-  planShape(build, pantry.pantry, carvings.answerTo, correctionsFor(build, hand.corrections));
 /** Tiers of the chosen cakes that are carved. */
-const carvedTiers = computed(() =>
-  builds.value
-    .filter((build) => wanted.value.includes(build.id))
-    .filter((build) => build.tiers.some((tier) => isCarved(tier.carving)))
-    .flatMap((build) => shapeOf(build).tiers),
-);
-/** What is known of the carved tiers among some cakes; what is not yet is asked for. */
-function carvedOf(some: readonly Build[]): CarveResult[] {
-  return some
-    .filter((build) => build.tiers.some((tier) => isCarved(tier.carving)))
-    .flatMap((build) => {
-      const shape = shapeOf(build);
-      carvings.need(shape);
-      return shape.tiers.flatMap(({ carve }) => carve?.result ?? []);
-    });
-}
+const carvedTiers = computed(() => tiersCarved(chosenBuilds.value));
 const cakes = computed<Cakes | null>(() =>
   builds.value.length === 0 || wanted.value.length === 0
     ? null
     : {
-        builds: builds.value.filter((build) => wanted.value.includes(build.id)),
+        builds: chosenBuilds.value,
         pantry: pantry.pantry,
         corrections: hand.corrections,
-        carved: carvedOf(builds.value.filter((build) => wanted.value.includes(build.id))),
+        carved: carvedOf(chosenBuilds.value),
       },
 );
 /** The list comes first: planning days takes longer. */
@@ -210,7 +190,7 @@ function save(): void {
         <label v-for="entry in entries" :key="entry.id" class="cake">
           <input type="checkbox" :checked="wanted.includes(entry.id)" @change="toggle(entry.id)" />
           <span
-            >{{ entry.name }}
+            >{{ entry.name }}<template v-if="shelf.examples.has(entry.id)"> (example)</template>
             <small>{{ entry.serveAt ? day(entry.serveAt.slice(0, 10)) : 'without a date' }}</small>
           </span>
         </label>

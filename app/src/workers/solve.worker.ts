@@ -11,6 +11,7 @@ import {
   planShopping,
   pricesOf,
   cakeDays,
+  cakeLoad,
   solveHeight,
   solveLevel,
   tempsForLooks,
@@ -42,6 +43,7 @@ import {
   type Replan,
   type ShoppingPlan,
   type CakeDays,
+  type CakeLoad,
 } from '@pyrgotect/core';
 import { expose } from 'comlink';
 
@@ -79,6 +81,18 @@ const solver = {
         cakeDays(build, pantry, (key) => carved.find((each) => each.key === key), corrections),
       ]),
     ),
+  loads: (
+    builds: Build[],
+    pantry: Pantry,
+    carved: CarveResult[],
+    corrections: Corrections,
+    progress: (share: number) => void,
+  ): CakeLoad[] =>
+    builds.map((build, i) => {
+      const load = cakeLoad(build, pantry, (key) => carved.find((each) => each.key === key), corrections); // prettier-ignore
+      progress((i + 1) / builds.length);
+      return load;
+    }),
   prices: (
     builds: Build[],
     pantry: Pantry,

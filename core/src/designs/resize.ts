@@ -1,6 +1,6 @@
 import { coated } from '../coat/shell.ts';
 import { thicknessOf } from '../coat/thickness.ts';
-import { newBench, newDowels, usualCard } from '../document/create.ts';
+import { newBench, newOrder, newDowels, usualCard } from '../document/create.ts';
 import type { Build, PipingJob, Tier } from '../document/types.ts';
 import { areaMm2, fitsInside, perimeterMm, scaled, type Outline } from '../outline/outline.ts';
 import type { Pantry, Tin } from '../pantry/types.ts';
@@ -86,6 +86,8 @@ export function resizeCake(build: Build, servings: number, pantry: Pantry): Resi
       day: { ...build.day, pinned: [] },
       fromStock: [],
       bench: newBench(),
+      order: newOrder(),
+      isPattern: false,
     },
   };
 }

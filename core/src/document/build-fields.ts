@@ -29,6 +29,7 @@ import {
   type Brief,
   type Build,
   type Colour,
+  type Order,
   type Finished,
   type Planned,
   type PipingJob,
@@ -48,6 +49,17 @@ export const brief = record<Brief>({
   kitchenC: orNull(figure(limits.roomC)).called('temperature of the kitchen').since(4),
   venueC: orNull(figure(limits.roomC)).called('temperature where it is served').since(4),
   notes: words(limits.noteLength.max).since(2),
+});
+
+export const order = record<Order>({
+  customer: words(limits.nameLength.max),
+  contact: words(limits.contactLength.max),
+  priceOffered: orNull(figure(limits.agreedPrice)).called('price offered'),
+  deposit: orNull(figure(limits.agreedPrice)).called('deposit'),
+  depositPaid: flag(),
+  confirmed: flag(),
+  pictures: list(id(), limits.wishPictures.max),
+  likeId: orNull(id()),
 });
 
 export const bench = record<Bench>({
@@ -127,6 +139,8 @@ export const build = record<Build>({
   name: name(),
   createdAt: isoTime(),
   brief: brief,
+  order: order.since(17),
+  isPattern: flag().since(17),
   tiers: list(tier, limits.tiers.max, 1, 'has no tiers').since(2),
   boardId: id().called('board').usually('drum-round-28'),
   boardCoverMm: figure(limits.boardCoverMm).usually(0).since(4),

@@ -2,7 +2,7 @@ import { usualOf } from '../fields/usual.ts';
 import type { Outline } from '../outline/outline.ts';
 import type { DaySettings } from '../day/types.ts';
 import type { Card, Dowels, Journey, Standing } from '../support/types.ts';
-import { bench, brief, build, pipingJob } from './build-fields.ts';
+import { bench, brief, build, order, pipingJob } from './build-fields.ts';
 import { daySettings } from './day-fields.ts';
 import { drip, onSide, piped, pour, topping } from './finish-fields.ts';
 import type { Drip, OnSide, Piped, Pour, Topping } from './finish-types.ts';
@@ -17,6 +17,7 @@ import type {
   Gap,
   Inclusion,
   Layer,
+  Order,
   Pieces,
   PipingJob,
   Surface,
@@ -109,6 +110,9 @@ export const newTier = (
     gaps: Array.from({ length: layers - 1 }, () => newGap(usualGapMm, 'buttercream')),
     coat: newCoat('buttercream'),
   });
+
+/** An order of which nothing is known. */
+export const newOrder = (): Order => usualOf(order);
 
 /** A bench on which nothing has happened. */
 export const newBench = (): Bench => usualOf(bench);

@@ -142,6 +142,9 @@ export const limits = {
   guideMm: { min: 0, max: 900, kind: 'span' },
   latticeDeg: { min: 20, max: 70, kind: 'count' },
   latticeMm: { min: 5, max: 150, kind: 'thickness' },
+  agreedPrice: { min: 0, max: 100000, kind: 'money' },
+  wishPictures: { min: 0, max: 6, kind: 'count' },
+  contactLength: { min: 0, max: 200 },
   nameLength: { min: 1, max: 80 },
   noteLength: { min: 0, max: 2000 },
 } as const satisfies Record<string, Range | Quantity>;

@@ -5,13 +5,15 @@ import type { Allergen } from '../pantry/types.ts';
 import type { Journey, Rod } from '../support/types.ts';
 import type { Bench } from './bench-types.ts';
 import type { Piped } from './finish-types.ts';
+import type { Order } from './order-types.ts';
 import type { Tier } from './tier-types.ts';
 
 export * from './bench-types.ts';
+export * from './order-types.ts';
 export * from './tier-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 16;
+export const buildVersion = 17;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -73,6 +75,9 @@ export interface Build {
   name: string;
   createdAt: string;
   brief: Brief;
+  order: Order;
+  /** Kept to make cakes from, and never made itself. */
+  isPattern: boolean;
   tiers: Tier[];
   boardId: string;
   /** Rolled fondant over the board, mm; 0 for a bare one. */

@@ -2,15 +2,12 @@ import type { Step } from '../bench/steps.ts';
 import type { Build } from '../document/types.ts';
 import type { CarveAnswers } from '../carve/apply.ts';
 import { keepingRows } from '../day/keeping.ts';
-import { dayCapacity, type DayTask, type Placed } from '../day/types.ts';
-import { windowsBefore } from '../day/hours.ts';
-import { scheduleDay } from '../day/schedule.ts';
-import { dayTasks } from '../day/tasks.ts';
+import { planDays } from '../day/plan-days.ts';
+import type { DayTask, Placed } from '../day/types.ts';
 import { withGanaches } from '../finish/ganache-recipe.ts';
-import { correctionsFor, type Corrections, noCorrections } from '../hand/corrections.ts';
+import { type Corrections, noCorrections } from '../hand/corrections.ts';
 import { findRow } from '../pantry/find.ts';
 import type { Pantry } from '../pantry/types.ts';
-import { planBuild } from '../plan/plan.ts';
 import type { Plan } from '../plan/plan-types.ts';
 import { nothingCarved } from '../plan/shape.ts';
 import { ifThere, valueOf } from '../working/staged.ts';
@@ -29,9 +26,6 @@ export interface CakeDays {
   over: OverBatch[];
 }
 
-/** The plan of the days is improved in so many rounds: enough for days, where minutes do not count. */
-const rounds = 60;
-
 /**
  * The days on which a cake takes each ingredient and makes each bowl, by the plan of its own
  * days (docs/model.md#the-day), other cakes left out. Null where it has no date, is finished, or cannot
@@ -43,30 +37,18 @@ export function cakeDays(
   carved: CarveAnswers = nothingCarved,
   corrections: Corrections = noCorrections,
 ): CakeDays | null {
-  const { brief, day, bench } = build;
-  if (brief.serveAt === null || bench.finished) return null;
-  const plan = planBuild(build, pantry, carved, correctionsFor(build, corrections));
-  if (!plan.steps.ok) return null;
-  const deadline = new Date(new Date(brief.serveAt).getTime() - day.spareMin * 60_000);
-  const tasks = dayTasks(build, plan, (id) => findRow(pantry, 'spreads', id));
-  const answer = scheduleDay({
-    tasks,
-    windows: windowsBefore(deadline, day.hours),
-    capacity: dayCapacity(day),
-    seed: 1,
-    rounds,
-  });
-  if (!answer.ok) return null;
-  const { placed } = answer.plan;
+  const days = planDays(build, pantry, carved, corrections);
+  if (!days) return null;
+  const { plan, steps, tasks, placed, deadline } = days;
   const timesOf = (at: (one: Placed) => number): ReadonlyMap<string, number> =>
     new Map(placed.map((one) => [one.id, deadline.getTime() + at(one) * 60_000]));
   const startOf = timesOf(({ startMin }) => startMin);
   const handsOffOf = timesOf(({ handsEndMin }) => handsEndMin);
   return {
-    uses: useDays(tasks, plan.steps.value, startOf, pantry),
-    made: madeOf(build, plan, plan.steps.value, tasks, startOf, pantry),
+    uses: useDays(tasks, steps, startOf, pantry),
+    made: madeOf(build, plan, steps, tasks, startOf, pantry),
     baked: bakedOf(build, plan, tasks, startOf, pantry),
-    over: overOf(build, plan, plan.steps.value, tasks, handsOffOf, pantry),
+    over: overOf(build, plan, steps, tasks, handsOffOf, pantry),
   };
 }
 

@@ -94,7 +94,7 @@ const moves = computed(() => props.build.bench.finished?.moves ?? []);
       <p class="soft">
         What is furthest off stands first; planned is what was planned when it was noted. What comes
         of it for the next plans stands under
-        <router-link to="/hand">Hand</router-link>.
+        <router-link to="/learnt">Learnt</router-link>.
       </p>
     </template>
     <template v-if="told.length > 0">

@@ -37,7 +37,7 @@ const builds = computed(() => new Set(hand.records.map(({ buildId }) => buildId)
 
 <template>
   <div class="hand">
-    <TopBar here="hand" />
+    <TopBar here="learnt" />
     <main>
       <h1 data-test="hand-title">{{ hand.loaded ? title : 'Reading the records …' }}</h1>
       <p v-if="hand.loaded && hand.records.length > 0" class="lead">

@@ -31,6 +31,7 @@ export const router = createRouter({
       component: () => import('./views/ShoppingView.vue'),
     },
     { path: '/calendar', name: 'calendar', component: () => import('./views/CalendarView.vue') },
+    { path: '/help', name: 'help', component: () => import('./views/HelpView.vue') },
     { path: '/learnt', name: 'learnt', component: () => import('./views/LearntView.vue') },
     { path: '/hand', redirect: '/learnt' },
     { path: '/pantry', name: 'pantry', component: () => import('./views/PantryView.vue') },

@@ -25,6 +25,7 @@ export * from './outline/line-problem.ts';
 export * from './outline/clip.ts';
 
 export * from './pantry/types.ts';
+export * from './pantry/plain-scales.ts';
 export * from './pantry/styles.ts';
 export * from './pantry/diets.ts';
 export * from './pantry/find.ts';

@@ -146,7 +146,7 @@ describe('the worst case', () => {
   });
   it('names the cases in which a tall light tier tips off a narrow ring', () => {
     const tall = { weightN: 8, at: middle, upMm: 200 };
-    expect(carriedBy(ring(4, 40), tall, road).tips).toEqual(['over a bump', 'hard stop']);
+    expect(carriedBy(ring(4, 40), tall, road).tips).toEqual(['over a bump', 'hard braking']);
     expect(carriedBy(ring(4, 160), tall, road).tips).toEqual([]);
   });
 });

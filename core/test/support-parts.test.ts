@@ -228,7 +228,7 @@ describe('dowels under a load', () => {
   const load: Load = { weightN: 30, at: { x: 0, y: 0 }, upMm: 60 };
   const free = (): null => null;
   it('meet the cases of their journey: only standing at the venue, no lean beside a rod', () => {
-    expect(cases.map(({ name }) => name)).toEqual(['at rest', 'carried', 'over a bump', 'hard stop']); // prettier-ignore
+    expect(cases.map(({ name }) => name)).toEqual(['at rest', 'carried', 'over a bump', 'hard braking']); // prettier-ignore
     expect(casesFor({ ...newJourney(), stackAt: 'venue' }, false).map(({ name }) => name)).toEqual(['at rest']); // prettier-ignore
     expect(casesFor({ ...newJourney(), byRoad: false }, false).map(({ name }) => name)).toEqual(['at rest', 'carried']); // prettier-ignore
     expect(casesFor(newJourney(), true).every(({ lean }) => lean === 0)).toBe(true);
@@ -270,7 +270,7 @@ describe('dowels under a load', () => {
     const tall: Load = { ...load, upMm: 200 };
     const found = carriedBy(narrow, tall, cases);
     expect(found.stands).toBe(true);
-    expect(found.tips).toContain('hard stop');
+    expect(found.tips).toContain('hard braking');
     expect(found.tips).not.toContain('at rest');
     const off = carriedBy(narrow, { ...load, at: { x: 60, y: 0 } }, cases);
     expect(off.stands).toBe(false);

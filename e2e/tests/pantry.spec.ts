@@ -7,6 +7,7 @@ test('a row that is changed changes the plan, and can be set back', async ({ pag
   await page.goto('/pantry');
   await page.getByRole('tab', { name: 'Sponges' }).click();
   await page.getByRole('button', { name: 'Change Creamed butter sponge' }).click();
+  await page.getByText('more: figures that the models use').click();
   const rise = page.getByRole('textbox', { name: 'rise' });
   await rise.fill('9');
   await rise.press('Enter');

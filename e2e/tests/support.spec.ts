@@ -111,13 +111,13 @@ test('without a rod it is not for the road; each way says what it gains', async 
   await openDemo(page, 'Jubilee', 'Support');
   await turn(page, 'road');
   await page.getByRole('button', { name: 'no rod' }).click();
-  await expect(cautions(page)).toContainText(/tips at \d+\s% of a hard stop/);
+  await expect(cautions(page)).toContainText(/tips at [\d.]+ times a hard braking/);
   await page.getByTestId('view-tipping').click();
   await expect(page.getByTestId('tipping')).toContainText(/Tips at \d+°/);
   await page
     .getByRole('combobox', { name: 'Where it is stacked' })
     .selectOption({ label: 'where it is served' });
-  await expect(cautions(page)).not.toContainText(/tips at \d+\s% of a hard stop/);
+  await expect(cautions(page)).not.toContainText(/tips at [\d.]+ times a hard braking/);
   await expect(page.getByTestId('road')).toContainText(
     'each tier in its own box, stacked there, as planned',
   );

@@ -101,7 +101,13 @@ const go = (by: number): void => {
       :disabled="devices.settledG === null || devices.settledG < 0.5"
       @click="take"
     >
-      {{ devices.settledG === null ? 'wait …' : `Take ${text(Math.max(0, devices.settledG))}` }}
+      {{
+        devices.settledG === null
+          ? 'wait …'
+          : devices.settledG < 0.5
+            ? 'put it on the scale'
+            : `Take ${text(devices.settledG)}`
+      }}
     </button>
     <button type="button" class="key" data-test="tare" @click="devices.ask({ do: 'tare' })">
       Tare

@@ -7,12 +7,21 @@ const props = defineProps<{
   modelValue: T;
   label: string;
   options: { value: T; text: string }[];
+  /** One more line, which asks for something that is not there yet. */
+  more?: string;
 }>();
-const emit = defineEmits<{ 'update:modelValue': [value: T] }>();
+const emit = defineEmits<{ 'update:modelValue': [value: T]; more: [] }>();
 const settings = useSettings();
 const id = useId();
+/** Of no row: ids have no dots. */
+const asksMore = '…';
 function take(event: Event): void {
-  const chosen = (event.target as HTMLSelectElement).value;
+  const select = event.target as HTMLSelectElement;
+  const chosen = select.value;
+  if (chosen === asksMore) {
+    select.value = props.modelValue;
+    return emit('more');
+  }
   const option = props.options.find((o) => o.value === chosen);
   if (option) emit('update:modelValue', option.value);
 }
@@ -28,6 +37,7 @@ function take(event: Event): void {
       <option v-for="option in options" :key="option.value" :value="option.value">
         {{ settings.words(option.text) }}
       </option>
+      <option v-if="more" :value="asksMore">{{ more }}</option>
     </select>
   </span>
 </template>

@@ -138,7 +138,7 @@ const layout: Partial<Layout> = {
         {{ Math.round(Math.abs(trend.bias! - 1) * 100) }} %
         {{ trend.bias! >= 1 ? 'over' : 'under' }} the target<template v-if="trend.better !== null"
           >; the first round scattered by {{ Math.round(100 * trend.firstCv!) }} %,
-          {{ trend.better < 1 ? 'so the hand is steadier' : 'so it is not steadier yet' }}</template
+          {{ trend.better < 1 ? 'so you are steadier' : 'so you are not steadier yet' }}</template
         >.
       </p>
       <p v-else class="soft">

@@ -24,7 +24,7 @@ const grams = computed(() => {
 <template>
   <span>
     <button v-if="!open" type="button" class="key small" @click="open = true">
-      said by tins instead
+      say how many tins it fills
     </button>
     <template v-else>
       , enough for

@@ -27,7 +27,8 @@ import OutlineFields from '../sheets/OutlineFields.vue';
 import { plain } from '../storage/builds.ts';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
 import { useSettings } from '../stores/settings.ts';
-import { columns, rowNouns } from './columns.ts';
+import { rowNouns } from './columns.ts';
+import RowFigures from './RowFigures.vue';
 import FoodFields from './FoodFields.vue';
 import FoodPieceFields from './FoodPieceFields.vue';
 import FoodPrepFields from './FoodPrepFields.vue';
@@ -44,7 +45,6 @@ const pantry = usePantry();
 const settings = useSettings();
 const draft = ref<Record<string, unknown> & { name: string }>(plain(props.row) as never);
 const problems = ref<string[]>([]);
-const fields = computed(() => columns[props.table]);
 const outline = computed(() => draft.value.outline as Outline | undefined);
 const recipe = computed(() =>
   props.table === 'recipes' ? (draft.value as unknown as Recipe) : null,
@@ -85,10 +85,6 @@ const set = (key: string, value: unknown): void => {
   draft.value[key] = value;
 };
 const flutes = computed(() => (draft.value.flutes ?? null) as Flutes | null);
-const numberOf = (key: string): number | null => {
-  const value = draft.value[key];
-  return typeof value === 'number' ? value : null;
-};
 async function save(): Promise<void> {
   try {
     const row = {
@@ -178,19 +174,7 @@ async function save(): Promise<void> {
         </template>
       </p>
       <div class="fields">
-        <div v-for="field in fields" :key="field.key" class="line">
-          <span
-            >{{ field.label }} <small v-if="field.hint" class="soft">{{ field.hint }}</small></span
-          >
-          <QuantityField
-            :model-value="numberOf(field.key)"
-            :of="{ ...field.range, kind: field.kind }"
-            :label="field.label"
-            :nullable="field.nullable"
-            auto="none"
-            @update:model-value="(n) => (n !== null || field.nullable) && set(field.key, n)"
-          />
-        </div>
+        <RowFigures :table="table" :row="draft" @change="(to) => Object.assign(draft, to)" />
         <template v-if="table === 'sponges' || table === 'spreads' || table === 'others'">
           <div class="line">
             <span>recipe</span>
@@ -206,10 +190,10 @@ async function save(): Promise<void> {
             />
           </div>
           <div class="line">
-            <span>hatch in drawings</span>
+            <span>pattern in drawings</span>
             <ChoiceField
               :model-value="String(draft.tone)"
-              label="Hatch"
+              label="Pattern"
               :options="toneChoices"
               @update:model-value="(tone) => set('tone', tone)"
             />

@@ -21,6 +21,8 @@ export interface Column extends Described {
   inTable?: boolean;
   /** Shown in the form alone. */
   onlyForm?: boolean;
+  /** For who measures: behind “more”, in the table and in the form. */
+  measured?: boolean;
 }
 type Shown = Omit<Column, keyof Described>;
 
@@ -36,31 +38,31 @@ const figuresOf = <T extends PantryTable>(
 
 export const columns: Record<PantryTable, Column[]> = {
   sponges: figuresOf('sponges', {
-    batterDensityGPerMl: {},
-    rise: {},
-    ovenLoss: {},
-    crownOverRadius: {},
     minSliceMm: {},
-    allowableKPa: {},
     waitMin: {},
-    soakMlPerMl: {},
+    batterDensityGPerMl: { measured: true },
+    rise: { measured: true },
+    ovenLoss: { measured: true },
+    crownOverRadius: { measured: true },
+    allowableKPa: { measured: true },
+    soakMlPerMl: { measured: true },
   }),
   spreads: figuresOf('spreads', {
-    densityGPerMl: {},
-    stress21Pa: {},
-    stress4Pa: {},
-    mixerShare: { none: 'by hand' },
-    panShare: {},
+    densityGPerMl: { measured: true },
+    stress21Pa: { measured: true },
+    stress4Pa: { measured: true },
+    mixerShare: { none: 'by hand', measured: true },
+    panShare: { measured: true },
   }),
   tins: figuresOf('tins', { depthMm: {}, flareMm: {}, owned: {}, waterG: {} }),
   others: figuresOf('others', {
     thicknessMm: {},
-    densityGPerMl: {},
-    allowableKPa: {},
-    spreadMm: {},
-    ovenLoss: {},
     packCount: {},
     thawH: {},
+    densityGPerMl: { measured: true },
+    allowableKPa: { measured: true },
+    spreadMm: { measured: true },
+    ovenLoss: { measured: true },
   }),
   boards: figuresOf('boards', { thicknessMm: {}, massG: {}, price: {} }),
   recipes: figuresOf('recipes', { yieldG: {} }),
@@ -85,9 +87,9 @@ export const columns: Record<PantryTable, Column[]> = {
     outerMm: {},
     wallMm: {},
     lengthMm: {},
-    modulusGPa: { onlyForm: true },
-    strengthMPa: { onlyForm: true },
-    dampShare: {},
+    modulusGPa: { onlyForm: true, measured: true },
+    strengthMPa: { onlyForm: true, measured: true },
+    dampShare: { measured: true },
     packCount: {},
     price: {},
     owned: { inTable: true },

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { mdiHelpCircleOutline } from '@mdi/js';
 import BrandMark from './BrandMark.vue';
+import IconPath from './IconPath.vue';
 import SettingsMenu from './SettingsMenu.vue';
 
 /** The bar over everything outside a build: where one is, and what can be done there. */
-defineProps<{ here: 'shelf' | 'calendar' | 'pantry' | 'shopping' | 'learnt' }>();
+defineProps<{ here: 'shelf' | 'calendar' | 'pantry' | 'shopping' | 'learnt' | 'help' }>();
 const places = [
   { id: 'shelf', to: '/', text: 'Shelf' },
   { id: 'calendar', to: '/calendar', text: 'Calendar' },
@@ -28,6 +30,13 @@ const places = [
     </nav>
     <slot name="search" />
     <span class="grow" />
+    <router-link
+      class="key quiet"
+      to="/help"
+      aria-label="Help"
+      title="Help: words, keys, a walk round"
+      ><IconPath :path="mdiHelpCircleOutline"
+    /></router-link>
     <SettingsMenu />
     <slot />
   </header>

@@ -149,7 +149,7 @@ export function labelOf(id: string): string {
     case 'cake':
       return 'Baked cakes';
     case 'pour':
-      return 'Poured veil';
+      return 'Poured coat';
     case 'drip':
       return 'Drips';
     case 'flood':

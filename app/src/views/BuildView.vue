@@ -1,20 +1,17 @@
 <script setup lang="ts">
-import { mdiDotsVertical, mdiHistory, mdiRedo, mdiUndo } from '@mdi/js';
-import { useEventListener, useMediaQuery } from '@vueuse/core';
+import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
+import { useRoute, useRouter } from 'vue-router';
 import type { Caution } from '@pyrgotect/core';
 import WorkingDialog from '../figures/WorkingDialog.vue';
 import BrandMark from '../parts/BrandMark.vue';
+import BuildHeader from '../parts/BuildHeader.vue';
 import { buildKeys } from '../parts/build-keys.ts';
 import FailedPlan from '../parts/FailedPlan.vue';
-import IconPath from '../parts/IconPath.vue';
-import SettingsMenu from '../parts/SettingsMenu.vue';
 import StageRail from '../parts/StageRail.vue';
 import { stageOf } from '../parts/part-edits.ts';
 import { isStage, type SheetStage } from '../parts/stages.ts';
 import TallyBar from '../parts/TallyBar.vue';
-import { servedText } from '../parts/when.ts';
 import SaveNotices from '../parts/SaveNotices.vue';
 import SectionDrawing from '../section/SectionDrawing.vue';
 import BakeSheet from '../sheets/BakeSheet.vue';
@@ -22,15 +19,16 @@ import BriefSheet from '../sheets/BriefSheet.vue';
 import CoatSheet from '../sheets/CoatSheet.vue';
 import StackSheet from '../sheets/StackSheet.vue';
 import { useBuild } from '../stores/build.ts';
-import WordField from '../figures/WordField.vue';
 
 const HistoryDialog = defineAsyncComponent(() => import('../parts/HistoryDialog.vue'));
+const WalkRound = defineAsyncComponent(() => import('../help/WalkRound.vue'));
 const KeysDialog = defineAsyncComponent(() => import('../parts/KeysDialog.vue'));
 const FinderDialog = defineAsyncComponent(() => import('../parts/FinderDialog.vue'));
 
 const props = defineProps<{ id: string; stage: string }>();
 const store = useBuild();
 const router = useRouter();
+const route = useRoute();
 const dialog = ref<'history' | 'keys' | 'find' | null>(null);
 const ElevationDrawing = defineAsyncComponent(() => import('../section/ElevationDrawing.vue'));
 const SolidView = defineAsyncComponent(() => import('../solid/SolidView.vue'));
@@ -125,8 +123,6 @@ function goTo(caution: Caution): void {
   if (caution.part) store.selected = caution.part;
   if (isStage(caution.stage)) go(caution.stage);
 }
-const rename = (name: string): void => store.edit('Name', (draft) => void (draft.name = name));
-
 useEventListener('keydown', (event: KeyboardEvent) =>
   buildKeys(event, {
     store,
@@ -136,86 +132,21 @@ useEventListener('keydown', (event: KeyboardEvent) =>
     show: (name) => (dialog.value = name),
   }),
 );
-/** A phone held upright: what is wanted seldom is in a menu. */
-const xs = useMediaQuery('(max-width: 599px)');
-const saveText = computed(
-  () =>
-    ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved', gone: 'Taken off' })[
-      store.saveState
-    ],
-);
+/** The walk round, asked for in the address. */
+const walking = computed(() => route.query.walk !== undefined);
+const endWalk = (): void => void router.replace({ query: { ...route.query, walk: undefined } });
 </script>
 
 <template>
   <div v-if="store.build && store.cake" class="build">
-    <header>
-      <BrandMark />
-      <WordField
-        class="title"
-        :model-value="store.build.name"
-        aria-label="Name of the cake"
-        :most="80"
-        needed
-        :size="Math.min(34, Math.max(6, store.build.name.length))"
-        @update:model-value="rename"
-        @keydown.enter="($event.target as HTMLInputElement).blur()"
-      />
-      <span class="sub soft">
-        {{
-          [store.build.brief.occasion, servedText(store.build.brief.serveAt)]
-            .filter(Boolean)
-            .join(', ')
-        }}
-      </span>
-      <span class="grow" />
-      <span class="state" :class="store.saveState" data-test="save-state">{{ saveText }}</span>
-      <button
-        type="button"
-        class="key quiet"
-        :disabled="store.undoStack.length === 0"
-        :title="`Undo ${store.undoStack.at(-1)?.label ?? ''}`"
-        aria-label="Undo"
-        @click="store.undo()"
-      >
-        <IconPath :path="mdiUndo" />
-      </button>
-      <button
-        type="button"
-        class="key quiet"
-        :disabled="store.redoStack.length === 0"
-        :title="`Redo ${store.redoStack.at(-1)?.label ?? ''}`"
-        aria-label="Redo"
-        @click="store.redo()"
-      >
-        <IconPath :path="mdiRedo" />
-      </button>
-      <button
-        v-if="!xs"
-        type="button"
-        class="key quiet"
-        aria-label="History"
-        title="Earlier versions"
-        @click="dialog = 'history'"
-      >
-        <IconPath :path="mdiHistory" />
-      </button>
-      <SettingsMenu />
-      <button v-if="!xs" type="button" class="key" @click="toPrint">Print</button>
-      <v-menu v-else location="bottom end">
-        <template #activator="{ props: opens }">
-          <button type="button" class="key quiet" aria-label="More" v-bind="opens">
-            <IconPath :path="mdiDotsVertical" />
-          </button>
-        </template>
-        <v-list>
-          <v-list-item title="Earlier versions" @click="dialog = 'history'" />
-          <v-list-item title="Print" @click="toPrint" />
-        </v-list>
-      </v-menu>
-      <button type="button" class="key solid" @click="toBench">To the bench</button>
-    </header>
+    <BuildHeader
+      :build="store.build"
+      @history="dialog = 'history'"
+      @bench="toBench"
+      @print="toPrint"
+    />
     <main>
-      <div class="draw">
+      <div class="draw" data-walk="section">
         <ElevationDrawing
           v-if="stage === 'finish' && view === 'front'"
           :build="store.build"
@@ -279,8 +210,8 @@ const saveText = computed(
           </button>
         </div>
       </div>
-      <StageRail :stage="stage" @go="go" @bench="toBench" />
-      <section class="sheet" :aria-label="`${stage} sheet`">
+      <StageRail data-walk="stages" :stage="stage" @go="go" @bench="toBench" />
+      <section class="sheet" data-walk="sheet" :aria-label="`${stage} sheet`">
         <component
           :is="sheets[stage]"
           :key="stage"
@@ -290,9 +221,10 @@ const saveText = computed(
         />
       </section>
     </main>
-    <TallyBar :build="store.build" :plan="store.cake" @go="go" @go-to="goTo" />
+    <TallyBar data-walk="tally" :build="store.build" :plan="store.cake" @go="go" @go-to="goTo" />
     <WorkingDialog />
     <HistoryDialog v-if="dialog === 'history'" :build-id="id" @close="dialog = null" />
+    <WalkRound v-if="walking" @end="endWalk" />
     <KeysDialog v-if="dialog === 'keys'" @close="dialog = null" />
     <FinderDialog
       v-if="dialog === 'find'"
@@ -320,47 +252,6 @@ const saveText = computed(
   display: grid;
   grid-template-rows: 52px minmax(0, 1fr) auto;
   background: var(--oat);
-}
-header {
-  display: flex;
-  align-items: center;
-  padding: 0 20px;
-  gap: 10px;
-  border-bottom: 2px solid var(--ink);
-  min-width: 0;
-}
-.title {
-  font: 600 var(--size-title) var(--heading);
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1.5px solid transparent;
-  margin-left: 14px;
-  padding: 2px 4px;
-  text-overflow: ellipsis;
-  min-width: 60px;
-}
-.title:hover,
-.title:focus {
-  border-color: var(--accent);
-}
-.sub {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-  min-width: 0;
-}
-.grow {
-  flex: 1;
-}
-.state {
-  font-size: var(--size-note);
-  color: var(--soft);
-  white-space: nowrap;
-}
-.state.failed {
-  color: var(--stop);
-  font-weight: 700;
 }
 main {
   display: grid;
@@ -401,38 +292,11 @@ main {
     border-left: 0;
     border-top: 1.5px solid var(--ink);
   }
-  .sub {
-    display: none;
-  }
 }
 /* a phone: the name above, what can be done below, nothing beyond the edge */
 @media (max-width: 599px) {
   .build {
     grid-template-rows: auto minmax(0, 1fr) auto;
-  }
-  header {
-    flex-wrap: wrap;
-    padding: 6px 12px;
-    gap: 4px 8px;
-  }
-  header :deep(.mark) {
-    font-size: 0;
-    gap: 0;
-  }
-  .title {
-    flex: 1 1 60%;
-    min-width: 0;
-  }
-  .grow {
-    order: 1;
-    flex: 0 0 100%;
-    height: 0;
-  }
-  .grow ~ * {
-    order: 2;
-  }
-  .state {
-    margin-right: auto;
   }
 }
 </style>

@@ -7,6 +7,7 @@ import PracticePanel from '../hand/PracticePanel.vue';
 import { biasWords } from '../hand/bias-words.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
 import TopBar from '../parts/TopBar.vue';
+import TermWord from '../help/TermWord.vue';
 import { useHand } from '../stores/hand.ts';
 
 /** What the records say of the decorator's hand, what plans do with it, and what to practise. */
@@ -28,7 +29,7 @@ const chosen = computed<HandKind | null>({
   set: (kind) => (picked.value = kind),
 });
 const title = computed(() => {
-  if (!furthest.value) return 'Nothing is known of your hand yet';
+  if (!furthest.value) return 'Nothing has been learnt yet';
   return `${handRows[furthest.value].title}: ${biasWords(furthest.value, hand.hands.get(furthest.value)!)}`;
 });
 const counted = computed(() => hand.records.filter(({ excluded }) => excluded === null).length);
@@ -41,14 +42,15 @@ const builds = computed(() => new Set(hand.records.map(({ buildId }) => buildId)
     <main>
       <h1 data-test="hand-title">{{ hand.loaded ? title : 'Reading the records …' }}</h1>
       <p v-if="hand.loaded && hand.records.length > 0" class="lead">
-        From {{ counted }} records of {{ builds }} {{ builds === 1 ? 'cake' : 'cakes' }}. Plans use
-        the middle of what is to be expected, and the spread for what is kept in hand.
+        <TermWord id="learnt">Learnt</TermWord> from {{ counted }} records of {{ builds }}
+        {{ builds === 1 ? 'cake' : 'cakes' }}. Plans use the middle of what is to be expected, and
+        the spread for what is kept in hand.
       </p>
       <p v-else-if="hand.loaded" class="lead">
         Note at the bench what you weighed, measured and timed: here stands what comes of it, and
         plans follow. Until then they rest on usual figures.
       </p>
-      <SheetTabs v-model="turn" :tabs="turns" label="Turns of the hand" />
+      <SheetTabs v-model="turn" :tabs="turns" label="Turns of what is learnt" />
       <PracticePanel v-if="turn === 'practice'" />
       <div v-else-if="known.length > 0" class="records">
         <div>

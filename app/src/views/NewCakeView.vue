@@ -25,6 +25,7 @@ import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import TroubleLine from '../figures/TroubleLine.vue';
 import WordField from '../figures/WordField.vue';
+import OwnRowDialog from '../pantry/OwnRowDialog.vue';
 import TopBar from '../parts/TopBar.vue';
 import { usePantry } from '../stores/pantry.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -175,6 +176,8 @@ const title = computed(() => {
 const toggle = <T,>(from: T[], one: T): T[] =>
   from.includes(one) ? from.filter((each) => each !== one) : [...from, one];
 
+/** What of one's own is being named. */
+const making = ref<'sponge' | 'filling' | 'frosting' | null>(null);
 const taking = ref(false);
 async function take(design: Design): Promise<void> {
   if (taking.value) return;
@@ -218,10 +221,28 @@ async function empty(): Promise<void> {
           class="date"
           type="datetime-local"
           aria-label="Date and time of serving"
-        />: <ChoiceField v-model="asked.sponge" label="Sponge" :options="sponges" />, filled with
-        <ChoiceField v-model="asked.filling" label="Filling" :options="fillings" />, under
-        <ChoiceField v-model="asked.frosting" label="Frosting" :options="frostings" />,
-        <ChoiceField v-model="asked.look" label="Look" :options="looks" />;
+        />:
+        <ChoiceField
+          v-model="asked.sponge"
+          label="Sponge"
+          :options="sponges"
+          more="new sponge …"
+          @more="making = 'sponge'"
+        />, filled with
+        <ChoiceField
+          v-model="asked.filling"
+          label="Filling"
+          :options="fillings"
+          more="new filling …"
+          @more="making = 'filling'"
+        />, under
+        <ChoiceField
+          v-model="asked.frosting"
+          label="Frosting"
+          :options="frostings"
+          more="new frosting …"
+          @more="making = 'frosting'"
+        />, <ChoiceField v-model="asked.look" label="Look" :options="looks" />;
         <ChoiceField v-model="asked.shape" label="Shape" :options="shapeChoices" />,
         <ChoiceField v-model="asked.tiers" label="Tiers" :options="tierChoices" />,
         <ChoiceField v-model="asked.proportion" label="Height" :options="proportionChoices" />;
@@ -292,6 +313,12 @@ async function empty(): Promise<void> {
         <WeighedChart :weighed="answer.weighed" />
       </template>
     </main>
+    <OwnRowDialog
+      v-if="making"
+      :kind="making"
+      @close="making = null"
+      @made="(id) => making && (asked[making] = id)"
+    />
   </div>
 </template>
 

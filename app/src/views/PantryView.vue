@@ -6,6 +6,8 @@ import {
   measurings,
   type Outline,
   pantryTables,
+  stiffnessOf,
+  tendernessOf,
   type PantryTable,
 } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
@@ -33,18 +35,35 @@ const search = ref('');
 const editing = ref<{ row: Row; isNew: boolean } | null>(null);
 const openTable = computed<PantryTable>(() => (table.value === 'kitchen' ? 'tins' : table.value));
 const rows = computed<Row[]>(() => pantry.pantry[openTable.value]);
-const shownColumns = computed(() => columns[openTable.value].filter((c) => !c.onlyForm));
+/** Figures that somebody measured are shown on request. */
+const showsMeasured = ref(false);
+const hasMeasured = computed(() => columns[openTable.value].some((c) => c.measured && !c.onlyForm));
+const shownColumns = computed(() =>
+  columns[openTable.value].filter((c) => !c.onlyForm && (showsMeasured.value || !c.measured)),
+);
 const stockHeaders = [
   { title: 'left', key: 'left', align: 'end' as const, sortable: false },
   { title: 'kept in', key: 'keptIn' },
   { title: 'made', key: 'madeOn' },
   { title: 'good until', key: 'until', sortable: false },
 ];
-const headers = computed(() => [
+/** What is said in a word in place of a figure. */
+interface Header {
+  title: string;
+  key: string;
+  sortable?: boolean;
+  align?: 'end';
+}
+const plainHeaders: Partial<Record<PantryTable, Header[]>> = {
+  spreads: [{ title: 'in the room', key: 'stiff', sortable: false }],
+  sponges: [{ title: 'crumb', key: 'tender', sortable: false }],
+};
+const headers = computed<Header[]>(() => [
   { title: 'name', key: 'name', sortable: true },
   ...(openTable.value === 'tins' || openTable.value === 'boards'
     ? [{ title: 'size', key: 'outline', align: 'end' as const, sortable: false }]
     : []),
+  ...(plainHeaders[openTable.value] ?? []),
   ...shownColumns.value.map((c) => ({ title: c.label, key: c.key, align: 'end' as const })),
   ...(openTable.value === 'stock' ? stockHeaders : []),
   ...(openTable.value === 'foods' || openTable.value === 'stock'
@@ -53,6 +72,8 @@ const headers = computed(() => [
   { title: 'change', key: 'actions', sortable: false, align: 'end' as const },
 ]);
 const cell = (row: Row, key: string): string => {
+  if (key === 'stiff' && 'stress21Pa' in row) return stiffnessOf(row);
+  if (key === 'tender' && 'allowableKPa' in row) return tendernessOf(row);
   if ('madeOn' in row) {
     if (key === 'left') return leftText(row, leftOf(row), units.text);
     if (key === 'madeOn') return dayText(row.madeOn);
@@ -137,7 +158,7 @@ const setKitchen = (key: string, value: number | null): void => {
             @update:model-value="
               (measuring) => pantry.saveKitchen({ ...pantry.pantry.kitchen, measuring })
             "
-          />: schools differ by a quarter, and each has its own weights.
+          />: books differ by a quarter, and each has its own weights.
         </p>
         <div class="kitchen">
           <div v-for="column in kitchenColumns" :key="column.key">
@@ -177,6 +198,16 @@ const setKitchen = (key: string, value: number | null): void => {
             @click="importing = true"
           >
             {{ table === 'recipes' ? 'Paste or read a recipe' : 'Read or save a table' }}
+          </button>
+          <button
+            v-if="hasMeasured"
+            type="button"
+            class="key"
+            :aria-pressed="showsMeasured"
+            data-test="more-figures"
+            @click="showsMeasured = !showsMeasured"
+          >
+            {{ showsMeasured ? 'Fewer figures' : 'More figures' }}
           </button>
           <button type="button" class="key" data-test="add-row" @click="add">Add one</button>
         </div>

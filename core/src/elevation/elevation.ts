@@ -152,7 +152,7 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
         tier.id,
         'pour',
         'veil',
-        'poured veil',
+        'poured coat',
         lookOf(build.colours, tier.pour?.tint ?? '', toneOfPoured(pour.row, pantry.foods)),
         [-wide - pour.veilMm, wide + pour.veilMm],
         [from, to + Math.min(3, 2 * pour.veilMm)],

@@ -192,7 +192,7 @@ export function warnOfPour(tier: Tier, pour: PourPlan, cautions: Caution[]): voi
         temp: [tier.pour!.fluidC, 'temperature'],
         film: [pour.veilMm, 'fine'],
       }),
-      phrase('Pour warmer; a veil of {usual} looks even.', { usual: [rightFilm.usual, 'fine'] }),
+      phrase('Pour warmer; a coat of {usual} looks even.', { usual: [rightFilm.usual, 'fine'] }),
     );
   warnOfGanache(pour.ganache, say);
 }

@@ -38,7 +38,7 @@ export function pouredNeeds(
       step: `${tier.id}/pour`,
     };
     needs.push(
-      { kind: 'pour', label: 'poured veil', massG: pour.staysG, ...to },
+      { kind: 'pour', label: 'poured coat', massG: pour.staysG, ...to },
       { kind: 'tray', label: 'runs off into the tray', massG: pour.trayG, ...to },
     );
   }

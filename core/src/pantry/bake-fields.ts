@@ -20,13 +20,16 @@ export const sponge = record<Sponge>({
   ...common(),
   batterDensityGPerMl: figure(at.batterDensityGPerMl).called('batter density'),
   rise: figure(at.rise).called('rise', 'baked volume over batter volume'),
-  ovenLoss: figure(at.ovenLoss).called('oven loss', 'share of the batter’s weight'),
+  ovenLoss: figure(at.ovenLoss).called('weight lost in the oven', 'share of the batter’s weight'),
   crownOverRadius: figure(at.crownOverRadius).called(
-    'crown',
-    'height of the dome over the radius of the tin',
+    'dome',
+    'how much higher the middle bakes, as a share of half the width',
   ),
   minSliceMm: figure(at.minSliceMm).called('thinnest slice'),
-  allowableKPa: figure(at.allowableKPa).called('strength, kPa'),
+  allowableKPa: figure(at.allowableKPa).called(
+    'bears, kPa',
+    'before it gives way under what lies on it',
+  ),
   waitMin: figure(at.waitMin).called('batter may stand', 'before it goes into the oven').since(3),
   bareSides: flag().since(11),
   soakMlPerMl: figure(at.soakMlPerMl).called('holds syrup', 'of its own volume').since(3),
@@ -70,12 +73,15 @@ export const other = record<OtherLayer>({
   form: oneOf(otherForms),
   thicknessMm: figure(at.otherMm),
   densityGPerMl: figure(at.densityGPerMl).called('density'),
-  allowableKPa: figure(at.allowableKPa).called('strength, kPa'),
+  allowableKPa: figure(at.allowableKPa).called(
+    'bears, kPa',
+    'before it gives way under what lies on it',
+  ),
   spreadMm: figure(at.spreadMm).called(
     'spreads in the oven by',
     'beyond the traced circle, all round',
   ),
-  ovenLoss: figure(at.otherLoss).called('oven loss', 'share of its batter’s weight'),
+  ovenLoss: figure(at.otherLoss).called('weight lost in the oven', 'share of its batter’s weight'),
   bake: orNull(
     record<NonNullable<OtherLayer['bake']>>({
       ovenC: figure(at.ovenC),

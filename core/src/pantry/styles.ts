@@ -81,7 +81,7 @@ export const styleRows: Record<CoatStyle, StyleRow> = {
   ),
   'poured veil': row(
     'poured veil',
-    'Poured veil',
+    'Poured over',
     0,
     1,
     2,

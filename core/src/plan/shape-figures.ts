@@ -37,7 +37,7 @@ export function enterMass(tiers: readonly TierPlan[], masses: Masses, page: Figu
       ...(tier.pressed ? [given(tier.pressed.name, tier.pressed.massG, 'small')] : []),
       ...tier.surfaces.map(({ surface, massG }) => given(surface.name, massG, 'fineMass')),
       ...(tier.finish.massG > 0
-        ? [given('drips, veil and toppings', tier.finish.massG, 'small')]
+        ? [given('drips, poured coat and toppings', tier.finish.massG, 'small')]
         : []),
     ];
   });

@@ -66,7 +66,7 @@ export function veilShape(
     {
       id: 'pour',
       kind: 'veil',
-      label: 'poured veil',
+      label: 'poured coat',
       tone,
       x: [-out, out],
       y: [0, heightMm + Math.min(3, 2 * pour.veilMm)],

@@ -7,7 +7,7 @@ export const hardStopG = 0.5;
 /** Directions in which a load is tried. */
 const directions = 24;
 
-export const caseNames = ['at rest', 'carried', 'over a bump', 'hard stop'] as const;
+export const caseNames = ['at rest', 'carried', 'over a bump', 'hard braking'] as const;
 export type CaseName = (typeof caseNames)[number];
 
 /**
@@ -24,7 +24,7 @@ const rows: Record<CaseName, LoadCase> = {
   'at rest': { name: 'at rest', times: 1, lean: 0 },
   carried: { name: 'carried', times: 1.5, lean: 0.1 },
   'over a bump': { name: 'over a bump', times: 2, lean: hardStopG / 2 },
-  'hard stop': { name: 'hard stop', times: 1, lean: hardStopG },
+  'hard braking': { name: 'hard braking', times: 1, lean: hardStopG },
 };
 
 /** The cases that tiers on each other meet: at the venue they only stand. A rod takes what leans. */
@@ -32,7 +32,7 @@ export function casesFor({ byRoad, stackAt }: Journey, hasRod: boolean): LoadCas
   const names: CaseName[] = [
     'at rest',
     ...(stackAt === 'home' ? (['carried'] as const) : []),
-    ...(stackAt === 'home' && byRoad ? (['over a bump', 'hard stop'] as const) : []),
+    ...(stackAt === 'home' && byRoad ? (['over a bump', 'hard braking'] as const) : []),
   ];
   return names.map((name) => (hasRod ? { ...rows[name], lean: 0 } : rows[name]));
 }

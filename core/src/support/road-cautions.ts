@@ -20,8 +20,8 @@ export function warnOfRod(build: Build, plan: SupportPlan, pantry: Pantry, say: 
       margin < 1 ? 'stop' : 'mind',
       'rod',
       phrase(
-        `${build.tiers[worst]!.name} ${tips ? 'tips' : 'slides'} at {share} of a hard stop; {wanted} is wanted on the road.`,
-        { share: [margin, 'share'], wanted: [wantedMargin, 'share'] },
+        `${build.tiers[worst]!.name} ${tips ? 'tips' : 'slides'} at {share} times a hard braking; {wanted} times is wanted on the road.`,
+        { share: [margin, 'factor'], wanted: [wantedMargin, 'factor'] },
       ),
       phrase('A rod through all tiers, held in the board; or stack it there.'),
     );
@@ -54,7 +54,7 @@ export function warnOfRod(build: Build, plan: SupportPlan, pantry: Pantry, say: 
       'mind',
       'rod',
       phrase(
-        'For twice a hard stop the rod is bent {times} times as hard as it may be at its foot.',
+        'At twice a hard braking the rod is bent {times} times as hard as it may be at its foot.',
         {
           times: times(rod.used),
         },
@@ -88,8 +88,8 @@ export function warnOfRoad(build: Build, { arrival, whole }: SupportPlan, say: S
       'road/slides',
       'mind',
       null,
-      phrase('Its board slides at {share} of a hard stop.', {
-        share: [whole.sliding.margin, 'share'],
+      phrase('Its board slides at {share} times a hard braking.', {
+        share: [whole.sliding.margin, 'factor'],
       }),
       phrase(
         journey.mat

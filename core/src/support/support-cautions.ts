@@ -197,8 +197,8 @@ function warnOfShear(
     'mind',
     `${tier.id}/gap/${shear.gap}`,
     phrase(
-      `In a hard stop the filling on layer ${shear.gap + 1} of ${tier.name} lets go: it stands {share} of one.`,
-      { share: [shear.margin, 'share'] },
+      `When braked hard the filling on layer ${shear.gap + 1} of ${tier.name} lets go: it stands {share} times a hard braking.`,
+      { share: [shear.margin, 'factor'] },
     ),
     phrase('Chill it through, carry it flat and low, a thinner or stiffer filling, or a rod.'),
   );

@@ -30,14 +30,14 @@ export function enterSupport(build: Build, plan: SupportPlan, page: FigurePage):
     );
     page.add(
       `${tier.id}/tips`,
-      `Share of a hard stop at which ${tier.name} tips`,
+      `Times a hard braking at which ${tier.name} tips`,
       stand.tipping.margin,
-      'share',
+      'factor',
       'From the foot of the centre of mass to the nearest edge of what carries it, over the height of that centre, over half the pull of the earth.',
       [
         given('to the nearest edge', stand.tipping.edgeMm, 'span'),
         given('height of the centre of mass', stand.tipping.upMm, 'span'),
-        given('a hard stop', 0.5, 'factor'),
+        given('a hard braking', 0.5, 'factor'),
       ],
     );
   });
@@ -69,7 +69,7 @@ function enterLift(build: Build, lift: Lift, page: FigurePage): void {
     `The most on one dowel in ${name}`,
     pressG(Math.max(...carried.worstN)),
     'weight',
-    'Shares under a stiff board: level forces and moments, none in tension; at rest, carried, over a bump and in a hard stop, in the worst direction.',
+    'Shares under a stiff board: level forces and moments, none in tension; at rest, carried, over a bump and in a hard braking, in the worst direction.',
     [
       given('what stands on them', lift.aboveG, 'weight'),
       given('dowels', placed.length, 'count'),

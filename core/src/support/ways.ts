@@ -49,12 +49,12 @@ export function stackingAdvice(build: Build, plan: SupportPlan): Phrase | null {
   if (plan.rod)
     return phrase('Stack it at home: the rod holds the tiers to each other and to the board.');
   if (plan.rodWantedBy.length === 0)
-    return phrase('Stack it at home: it stands twice a hard stop as it is.');
+    return phrase('Stack it at home: it stands twice a hard braking as it is.');
   const [asIs, , , apart] = waysOf(build, plan);
   return apart!.margin > asIs!.margin
     ? phrase(
-        'Stack it there: apart, the tiers stand {apart} of a hard stop, stacked only {stacked}. Or take a rod.',
-        { apart: [apart!.margin, 'share'], stacked: [asIs!.margin, 'share'] },
+        'Stack it there: apart, the tiers stand {apart} times a hard braking, stacked only {stacked} times. Or take a rod.',
+        { apart: [apart!.margin, 'factor'], stacked: [asIs!.margin, 'factor'] },
       )
     : phrase('Take a rod: apart, the tiers stand no more than stacked.');
 }

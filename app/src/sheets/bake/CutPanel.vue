@@ -19,6 +19,7 @@ import QuantityField from '../../figures/QuantityField.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
 import KnifeDrawing from './KnifeDrawing.vue';
+import TermWord from '../../help/TermWord.vue';
 import { useBakeSheet } from './useBakeSheet.ts';
 
 /** Where the knife goes, what it costs to level one way or another, and what really came out. */
@@ -144,11 +145,11 @@ const flush = computed(() => {
       {{ uses.map((use) => units.say(use.what)).join(', ') }}.
     </p>
 
-    <h2>With the domes or without</h2>
+    <h2>With the <TermWord id="dome">domes</TermWord> or without</h2>
     <table>
       <thead>
         <tr>
-          <th scope="col">school</th>
+          <th scope="col">way of <TermWord id="levelling" /></th>
           <th scope="col" class="right">height</th>
           <th scope="col" class="right">batter</th>
           <th scope="col" class="right">fillings</th>

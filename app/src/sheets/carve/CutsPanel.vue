@@ -319,7 +319,7 @@ const firm = computed(() => {
           carved cold and firm</label
         ><template v-if="tier.carving.chilled && firm !== null"
           >: out of the cold it can be cut for about {{ text(firm, 'minutes') }}</template
-        >. Most schools chill first, for clean faces and sharp edges; some carve dense cake at room
+        >. Most chill first, for clean faces and sharp edges; some carve dense cake at room
         temperature, where cold filling would crack out of it. Pieces are glued with
         <ChoiceField
           :model-value="tier.carving.glueSpreadId ?? ''"

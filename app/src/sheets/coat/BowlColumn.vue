@@ -37,7 +37,7 @@ const bands = computed<Band[]>(() => {
     gap: 'fillings',
     crumb: 'crumb coat',
     coat: 'coat',
-    pour: 'veil',
+    pour: 'poured over',
     tray: 'back in the tray',
     drip: 'drips and rim',
     flood: 'top',

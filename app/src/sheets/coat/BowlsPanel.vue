@@ -24,6 +24,7 @@ import { stockChoice } from '../../pantry/stock-words.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
 import IngredientList from '../IngredientList.vue';
+import TermWord from '../../help/TermWord.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** One bowl after the other, use by use, in grams and in one's own measures; and its batches. */
@@ -231,7 +232,7 @@ function setTogether(to: boolean): void {
             })
         "
       />
-      is kept for patching.
+      is <TermWord id="reserve">kept for patching</TermWord>.
       <template v-if="colours > 1">
         The {{ colours }} bowls of this frosting are
         <ChoiceField

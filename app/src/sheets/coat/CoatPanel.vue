@@ -17,6 +17,7 @@ import QuantityField from '../../figures/QuantityField.vue';
 import BowlColumns from './BowlColumns.vue';
 import ColourBands from './ColourBands.vue';
 import WarmRoom from './WarmRoom.vue';
+import TermWord from '../../help/TermWord.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** How a tier is finished: style, frostings inside and out, thicknesses, colours; and the bowls. */
@@ -85,7 +86,7 @@ const comb = computed(() => coat.value.comb ?? { peakMm: 7, depthMm: 3 });
           (id) => change('Frosting of crumb coat and dams', { innerSpreadId: id || null })
         "
       />
-      for the crumb coat and dams: a crumb coat of
+      for the crumb coat and dams: a <TermWord id="crumb" /> of
       <QuantityField
         :model-value="now.crumbMm"
         :of="limits.coatMm"

@@ -37,7 +37,7 @@ const moves = computed(() => props.build.bench.finished?.moves ?? []);
     <p v-if="build.bench.finished" class="lead" data-test="finished">
       Finished {{ at(build.bench.finished.at) }}. It stays as it was planned and as it went<template
         v-if="moves.length > 0"
-        >; the hand had moved its
+        >; what was learnt before had moved its
         {{
           moves
             .map(({ hand, factor }) => `${handRows[hand].title.toLowerCase()} by ${offBy(factor)}`)
@@ -69,8 +69,8 @@ const moves = computed(() => props.build.bench.finished?.moves ?? []);
                 }}{{ line.isLeft ? '; off by is said of what was taken' : '' }}</small
               >
               <small v-if="line.isWild" class="wild"
-                >So far off that it may be a slip of the pen: the hand leaves it out until you look
-                at it.</small
+                >So far off that it may be a slip of the pen: it is left out until you look at
+                it.</small
               >
             </td>
             <td class="end">{{ text(line.planned, line) }}</td>

@@ -33,6 +33,7 @@ import { useSheet } from '../useSheet.ts';
 import PouredFields from './PouredFields.vue';
 import TestDrips from './TestDrips.vue';
 import UnrolledSide from './UnrolledSide.vue';
+import TermWord from '../../help/TermWord.vue';
 
 /** Drips of a tier: as they are wanted, what each takes, how they run, and what a test drip said. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -334,7 +335,7 @@ const made = computed(() => {
             label="Flood on top"
             @update:model-value="(mm) => set({ floodMm: mm }, 'Flood on top')"
           />
-          of it, drips
+          of it (the <TermWord id="flood" />), <TermWord id="drip">drips</TermWord>
           <QuantityField
             :model-value="drip.widthMm"
             :of="limits.dripWidthMm"

@@ -289,7 +289,7 @@ const begin = (): void => {
         </tbody>
       </table>
       <p class="lead">
-        One school makes the same soft ganache for everything (equal parts of dark) and works by its
+        Some make the same soft ganache for everything (equal parts of dark) and works by its
         warmth; the other a firmer one for each use. Both are kept at the firmness they have with 55
         % dark chocolate and 35 % cream.
       </p>

@@ -124,7 +124,8 @@ const splitG = computed(() => (parts.value ? creamForSplit(parts.value) : 0));
           :of="{ kind: 'fine', min: 0.2, max: 10 }"
           label="Film it should stand at"
           @update:model-value="(mm) => (wantedMm = mm)"
-        />: about 1 for drips, which thicken as they cool; 2 for a veil; 5 and more to spread.
+        />: about 1 for drips, which thicken as they cool; 2 for a poured coat; 5 and more to
+        spread.
       </p>
       <p v-if="answer.isRight" class="lead">It is right: use it now.</p>
       <ul v-else>

@@ -243,7 +243,7 @@ function byWeight(): void {
           :model-value="piped.count"
           :of="limits.pipedPieces"
           label="Pieces round it"
-          :auto="`${planned.pieces}, as fit`"
+          :auto="`${planned.pieces}, as many as there is room for`"
           nullable
           @update:model-value="(n) => set({ count: n })"
         />
@@ -262,7 +262,7 @@ function byWeight(): void {
         :auto="isLength ? 'by the table' : `${text(planned.pieceG ?? 0, 'fineMass')} by the table`"
         nullable
         @update:model-value="(g) => set({ weighedG: g })"
-      />; try the hand on a strip of {{ text(planned.practiceMm, 'span') }} first.
+      />; try it on a strip of {{ text(planned.practiceMm, 'span') }} first.
       <button type="button" class="key small quiet" @click="byWeight">by weight alone</button>
     </p>
     <p v-else class="sentence comes">About {{ minutes }}.</p>

@@ -13,6 +13,7 @@ import QuantityField from '../../figures/QuantityField.vue';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import PouredFields from './PouredFields.vue';
+import TermWord from '../../help/TermWord.vue';
 
 /** Ganache poured over a whole tier on a rack: what stays, what to pour, what comes back. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -41,15 +42,18 @@ const stays = computed(() =>
   <div data-test="pour">
     <p v-if="!pour">
       <button type="button" class="key" data-test="add-pour" @click="begin">
-        Pour a veil over {{ build.tiers.length > 1 ? tier.name : 'the whole cake' }}
+        Pour a coat over {{ build.tiers.length > 1 ? tier.name : 'the whole cake' }}
       </button>
     </p>
     <template v-else>
-      <p class="sentence"><PouredFields :poured="pour" @change="set" />, poured on a rack.</p>
+      <p class="sentence">
+        <PouredFields :poured="pour" @change="set" />, <TermWord id="poured">poured</TermWord> on a
+        rack.
+      </p>
       <template v-if="planned">
         <p class="sentence">
-          The side keeps a veil of <b>{{ text(planned.veilMm, 'fine') }}</b>; nothing moves any more
-          after about {{ Math.max(5, Math.round(planned.standsS)) }} s. Pour
+          The side keeps <b>{{ text(planned.veilMm, 'fine') }}</b>; nothing moves any more after
+          about {{ Math.max(5, Math.round(planned.standsS)) }} s. Pour
           <FigureValue :figure="`${tier.id}/pour`" :value="planned.pourG" kind="bowl" />.
         </p>
         <div class="bar" role="img" :aria-label="`${text(planned.staysG, 'bowl')} stays`">
@@ -90,7 +94,7 @@ const stays = computed(() =>
               label="Across the pieces"
               @update:model-value="(mm) => set({ studded: { ...pour!.studded!, acrossMm: mm } })"
             />
-            across: a veil over it takes {{ text(planned.sideFactor, 'factor') }} times as much.
+            across: a coat over it takes {{ text(planned.sideFactor, 'factor') }} times as much.
             <button type="button" class="key small quiet" @click="set({ studded: null })">
               smooth
             </button>

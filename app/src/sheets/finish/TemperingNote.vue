@@ -32,8 +32,8 @@ const span = ([low, high]: readonly [number, number]): string =>
       </p>
       <p class="lead">
         By heat balance, with everything unmelted as warm as the room. A smear on paper that sets
-        with a shine within five minutes says that it is right. The other school takes compound,
-        which sets by itself and tastes less.
+        with a shine within five minutes says that it is right. Others take compound, which sets by
+        itself and tastes less.
       </p>
     </template>
     <p v-else class="sentence">

@@ -53,10 +53,10 @@ const ways = arrangements.map((value) => ({ value, text: words[value] }));
     <QuantityField
       :model-value="topping.shift"
       :of="{ kind: 'share', min: 0, max: 1 }"
-      label="Turned by a share of the room between two"
+      label="Turned towards the next one"
       @update:model-value="(n) => set({ shift: n })"
     />
-    of the room between two</template
+    of the way to the next one</template
   >
   <button
     v-if="topping.arrangement === 'scattered'"

@@ -218,7 +218,7 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
       <ChoiceField
         v-if="topping.kind !== 'drizzle'"
         :model-value="topping.tone"
-        label="Hatch in drawings"
+        label="Pattern in drawings"
         :options="toneChoices"
         @update:model-value="(tone) => set({ tone })"
       />

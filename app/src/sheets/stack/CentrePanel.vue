@@ -19,6 +19,7 @@ import QuantityField from '../../figures/QuantityField.vue';
 import FoodPick from '../../pantry/FoodPick.vue';
 import { useUnits } from '../../figures/units.ts';
 import OutlineFields from '../OutlineFields.vue';
+import TermWord from '../../help/TermWord.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** Soak of the layers, and a core through some of them that is filled. */
@@ -81,7 +82,7 @@ const setPieces = (change: Partial<LoosePieces>): void =>
 
 <template>
   <div data-test="centre">
-    <h2>Soak</h2>
+    <h2><TermWord id="soak">Soak</TermWord></h2>
     <p class="sentence">
       Every layer gets
       <ChoiceField
@@ -139,7 +140,7 @@ const setPieces = (change: Partial<LoosePieces>): void =>
       </tbody>
     </table>
 
-    <h2>Hidden centre</h2>
+    <h2><TermWord id="hidden centre">Hidden centre</TermWord></h2>
     <template v-if="tier.centre">
       <p class="sentence">
         A core is cut through layer

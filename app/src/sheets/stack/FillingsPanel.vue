@@ -16,6 +16,7 @@ import QuantityField from '../../figures/QuantityField.vue';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import GapLayers from './GapLayers.vue';
+import TermWord from '../../help/TermWord.vue';
 
 /** Each filling under what rests on it: how it settles, what lies in it, what keeps it in place. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -84,7 +85,8 @@ const summary = computed(() => {
             />
           </template>
           <template v-else>
-            creeps under {{ units.text(loads[index].aboveG, 'weight') }}:
+            <TermWord id="creep">creeps</TermWord> under
+            {{ units.text(loads[index].aboveG, 'weight') }}:
             {{ units.text(gap.heightMm, 'thickness') }} settle to
             <FigureValue
               :value="loads[index].settledMm"
@@ -108,7 +110,7 @@ const summary = computed(() => {
               :label="`Filling ${index + 1} short of the edge by`"
               @update:model-value="(mm) => change(index, 'Setback', { setbackMm: mm })"
             />
-            short of the edge.
+            <TermWord id="setback">short of the edge</TermWord>.
             <button
               v-if="loads[index] && loads[index].flushMm > Math.max(0.5, gap.setbackMm)"
               type="button"

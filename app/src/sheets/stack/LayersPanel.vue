@@ -13,7 +13,7 @@ import {
   type Outline,
   type CakePlan,
 } from '@pyrgotect/core';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
@@ -21,7 +21,10 @@ import { setThickness, thicknessOfPart } from '../../parts/part-edits.ts';
 import OutlineFields from '../OutlineFields.vue';
 import LayerKind from './LayerKind.vue';
 import MouldPanel from './MouldPanel.vue';
+import TermWord from '../../help/TermWord.vue';
 import { useSheet } from '../useSheet.ts';
+
+const OwnRowDialog = defineAsyncComponent(() => import('../../pantry/OwnRowDialog.vue'));
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { store, pantry, tier, tierPlan, editTier, choices } = useSheet(props);
@@ -46,6 +49,12 @@ const levelText = {
   'cut none, top inverted': 'the domes left on, the top layer upside down',
 } as const;
 const levels = levellings.map((value) => ({ value, text: levelText[value] }));
+
+/** What of one's own is being named, to be used at once. */
+const making = ref<'sponge' | 'filling' | null>(null);
+const setSponge = (id: string): void => editTier('Sponge', (t) => void (t.spongeId = id));
+const setFilling = (id: string): void =>
+  editTier('Filling', (t) => setGap(t, null, { spreadId: id }));
 
 interface Row {
   id: string;
@@ -94,12 +103,9 @@ function setOutline(outline: Outline): void {
         :model-value="tier.spongeId"
         label="Sponge"
         :options="sponges"
-        @update:model-value="
-          (id) =>
-            editTier('Sponge', (t) => {
-              t.spongeId = id;
-            })
-        "
+        more="new sponge …"
+        @more="making = 'sponge'"
+        @update:model-value="setSponge"
       />, each
       <QuantityField
         :model-value="layerMm"
@@ -127,10 +133,10 @@ function setOutline(outline: Outline): void {
           :model-value="fillId"
           label="Filling everywhere"
           :options="fillId === 'mixed' ? [mixed, ...fills] : fills"
-          @update:model-value="
-            (id) => id !== 'mixed' && editTier('Filling', (t) => setGap(t, null, { spreadId: id }))
-          " />
-        between them and a dam of
+          more="new filling …"
+          @more="making = 'filling'"
+          @update:model-value="(id) => id !== 'mixed' && setFilling(id)" />
+        between them and a <TermWord id="dam" /> of
         <QuantityField
           :model-value="damMm"
           auto="as listed"
@@ -247,6 +253,12 @@ function setOutline(outline: Outline): void {
       layers, or all fillings, go alike. {{ (tierPlan.stack.fillingShare * 100).toFixed(0) }} % of
       the stack is filling.
     </p>
+    <OwnRowDialog
+      v-if="making"
+      :kind="making"
+      @close="making = null"
+      @made="(id) => (making === 'sponge' ? setSponge : setFilling)(id)"
+    />
   </div>
 </template>
 

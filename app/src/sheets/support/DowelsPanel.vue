@@ -19,6 +19,7 @@ import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
+import TermWord from '../../help/TermWord.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
 import { editDowels, spotsOf } from '../../support/dowel-edits.ts';
@@ -114,7 +115,7 @@ const setTested = (row: Dowel, mm: number | null): void => {
       }}
     </p>
     <section v-for="lift in lifts" :key="lift.id" :data-test="lift.id">
-      <h2>In {{ tier.name }}, {{ nameOf(lift) }}</h2>
+      <h2><TermWord id="dowel">Dowels</TermWord> in {{ tier.name }}, {{ nameOf(lift) }}</h2>
       <p v-if="!lift.dowels">
         {{ above!.name }} stands on cake alone.
         <button

@@ -13,6 +13,7 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
+import TermWord from '../../help/TermWord.vue';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 
@@ -124,7 +125,7 @@ const advice = computed(() => {
         >. {{ advice }}
       </p>
 
-      <h2>Tipping and sliding, in hard stops</h2>
+      <h2>Tipping and sliding, in times <TermWord id="braking" /></h2>
       <table class="ledger">
         <thead>
           <tr>
@@ -185,8 +186,9 @@ const advice = computed(() => {
         </tbody>
       </table>
       <p class="soft">
-        A hard stop is half the pull of the earth. {{ text(wantedMargin, 'share') }} in hand is
-        wanted; a rod is left out of these figures. At {{ text(support.warmestC, 'temperature') }}.
+        A hard braking pushes with half of what the cake weighs. To hold
+        {{ text(wantedMargin, 'factor') }} of them is wanted; a rod is left out of these figures. At
+        {{ text(support.warmestC, 'temperature') }}.
       </p>
 
       <template v-if="build.tiers.length > 1">
@@ -204,7 +206,7 @@ const advice = computed(() => {
         </div>
       </template>
 
-      <h2>Rod</h2>
+      <h2><TermWord id="rod">Rod</TermWord></h2>
       <p class="sentence">
         <template v-if="build.rod">
           <ChoiceField

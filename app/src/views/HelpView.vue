@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue';
+import TermPicture from '../help/TermPicture.vue';
+import { termList } from '../help/terms.ts';
+import { keyList } from '../parts/build-keys.ts';
+import TopBar from '../parts/TopBar.vue';
+import { useShelf } from '../stores/shelf.ts';
+
+/** What the words mean, what the keys do, and the walk round once more. */
+const shelf = useShelf();
+onMounted(() => void shelf.load());
+/** The cake that is walked round: the next to be made. */
+const first = computed(() => shelf.entries[0] ?? null);
+const search = ref('');
+const found = computed(() => {
+  const word = search.value.trim().toLowerCase();
+  return termList.filter((term) => `${term.word} ${term.means}`.toLowerCase().includes(word));
+});
+</script>
+
+<template>
+  <div class="help">
+    <TopBar here="help" />
+    <main>
+      <h1>Help</h1>
+      <section>
+        <h2>A walk round</h2>
+        <p>
+          Six stops on the screen of a cake, a minute in all.
+          <router-link v-if="first" class="key" :to="`/build/${first.id}/stack?walk=1`"
+            >Walk round {{ first.name }}</router-link
+          >
+          <span v-else class="soft">It needs a cake on the shelf.</span>
+        </p>
+      </section>
+      <section>
+        <h2>The words</h2>
+        <v-text-field
+          v-model="search"
+          type="search"
+          label="Find a word"
+          class="find"
+          clearable
+          @click:clear="search = ''"
+        />
+        <p v-if="found.length === 0" class="soft">No word is like “{{ search }}”.</p>
+        <dl data-test="glossary">
+          <div v-for="term in found" :key="term.id" :id="`word-${term.id.replaceAll(' ', '-')}`">
+            <dt>{{ term.word }}</dt>
+            <dd>
+              <TermPicture v-if="term.drawn" :of="term.drawn" />
+              {{ term.means }}
+            </dd>
+          </div>
+        </dl>
+      </section>
+      <section>
+        <h2>The keys</h2>
+        <dl class="keys">
+          <div v-for="[keys, what] in keyList" :key="keys">
+            <dt>
+              <kbd>{{ keys }}</kbd>
+            </dt>
+            <dd>{{ what }}</dd>
+          </div>
+        </dl>
+      </section>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.help {
+  min-height: 100dvh;
+  background: var(--milk);
+}
+main {
+  max-width: 1180px;
+  margin: 0 auto;
+  padding: 14px 24px 40px;
+}
+.find {
+  max-width: 320px;
+  margin-bottom: 12px;
+}
+dl {
+  margin: 0;
+  columns: 2;
+  column-gap: 36px;
+}
+dl > div {
+  break-inside: avoid;
+  padding: 7px 0;
+  border-top: 1px solid var(--line);
+}
+dt {
+  font-weight: 600;
+}
+dd {
+  margin: 0;
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+.keys > div {
+  display: grid;
+  grid-template-columns: 130px 1fr;
+}
+@media (max-width: 760px) {
+  dl {
+    columns: 1;
+  }
+  main {
+    padding: 12px 16px 32px;
+  }
+}
+</style>

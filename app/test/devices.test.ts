@@ -1,6 +1,8 @@
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { nextTick } from 'vue';
 import { useDevices } from '../src/stores/devices.ts';
+import { useSettings } from '../src/stores/settings.ts';
 
 /* Scale and thermometer: heard while somebody listens, believed while they speak, asked for again when away. */
 
@@ -41,6 +43,7 @@ beforeEach(() => {
   Socket.all = [];
   vi.stubGlobal('WebSocket', Socket);
   localStorage.clear();
+  useSettings().devices = true;
 });
 afterEach(() => {
   vi.useRealTimers();
@@ -48,6 +51,23 @@ afterEach(() => {
 });
 
 describe('the devices', () => {
+  it('are asked for by nobody until they are turned on, and left when they are turned off', async () => {
+    const settings = useSettings();
+    settings.devices = false;
+    const devices = useDevices();
+    const stop = devices.listen();
+    expect(Socket.all).toHaveLength(0);
+    settings.devices = true;
+    await nextTick();
+    expect(Socket.all).toHaveLength(1);
+    last().open();
+    weighs(50);
+    expect(devices.scaleIsThere).toBe(true);
+    settings.devices = false;
+    await nextTick();
+    expect([last().readyState, devices.scaleIsThere]).toEqual([3, false]);
+    stop();
+  });
   it('are there while they speak, and away when they are silent', () => {
     const devices = useDevices();
     const stop = devices.listen();

@@ -484,7 +484,9 @@ describe('rod, road and counting', () => {
       return advice ? say(advice, metric) : '';
     };
     expect(told(stacked(1))).toBe('');
-    expect(told(stacked(3))).toMatch(/Stack it there: apart, the tiers stand \d+ %/);
+    expect(told(stacked(3))).toMatch(
+      /Stack it there: apart, the tiers stand [\d.]+ times a hard braking/,
+    );
     expect(told(stacked(3, (b) => (b.rod = { dowelId: 'rod-18', at: null })))).toContain('the rod');
   });
   it('puts a board half-way up over the filling nearest to the middle, then the next', () => {

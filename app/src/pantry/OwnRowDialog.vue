@@ -34,7 +34,7 @@ const wordOf = (row: Spread | Sponge): string =>
 const word = ref(wordOf(like.value));
 watch(like, (row) => (word.value = wordOf(row)));
 const words = (isSponge ? tendernessWords : stiffnessWords).map((value) => ({
-  value: value as string,
+  value: value,
   text: value,
 }));
 const problem = ref('');

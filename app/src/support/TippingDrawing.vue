@@ -69,7 +69,6 @@ const turn = computed(() =>
     ? `rotate(${picture.value.tilt} ${X(picture.value.edge.x)} ${Y(picture.value.edge.y)})`
     : '',
 );
-const share = (n: number): string => units.text(n, 'share');
 const what = computed(() => {
   const name = props.build.tiers[from.value]?.name ?? '';
   return from.value === (support.value?.tiers.length ?? 1) - 1 ? name : `${name} and what is on it`;

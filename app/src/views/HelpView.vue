@@ -45,7 +45,7 @@ const found = computed(() => {
         />
         <p v-if="found.length === 0" class="soft">No word is like “{{ search }}”.</p>
         <dl data-test="glossary">
-          <div v-for="term in found" :key="term.id" :id="`word-${term.id.replaceAll(' ', '-')}`">
+          <div v-for="term in found" :id="`word-${term.id.replaceAll(' ', '-')}`" :key="term.id">
             <dt>{{ term.word }}</dt>
             <dd>
               <TermPicture v-if="term.drawn" :of="term.drawn" />

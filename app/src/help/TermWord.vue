@@ -10,7 +10,14 @@ const open = ref(false);
 </script>
 
 <template>
-  <v-tooltip v-model="open" location="top" open-on-focus :max-width="280" content-class="term">
+  <v-tooltip
+    v-model="open"
+    location="top"
+    open-on-focus
+    :max-width="280"
+    content-class="term"
+    :aria-label="term.means"
+  >
     <template #activator="{ props: opener }">
       <button
         type="button"

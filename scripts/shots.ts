@@ -177,9 +177,13 @@ const views: View[] = [
       await p.getByText(/^In about/).waitFor({ timeout: 120_000 });
     },
   },
-  { name: 'log', path: '/build/equinox/day', before: turn('log') },
   {
-    name: 'hand',
+    name: 'calendar',
+    path: '/calendar',
+    before: (p) => p.getByTestId('over').waitFor({ timeout: 60_000 }),
+  },
+  {
+    name: 'learnt',
     path: '/learnt',
     before: async (p) => {
       await p.locator('.chart[data-ready="true"]').first().waitFor();

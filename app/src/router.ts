@@ -4,14 +4,19 @@ import ShelfView from './views/ShelfView.vue';
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', name: 'shelf', component: ShelfView },
+    { path: '/', name: 'shelf', meta: { title: 'Shelf' }, component: ShelfView },
     {
       path: '/build/:id/:stage(brief|stack|bake|carve|coat|finish|support|day)',
       name: 'build',
       component: () => import('./views/BuildView.vue'),
       props: true,
     },
-    { path: '/new', name: 'new', component: () => import('./views/NewCakeView.vue') },
+    {
+      path: '/new',
+      name: 'new',
+      meta: { title: 'New cake' },
+      component: () => import('./views/NewCakeView.vue'),
+    },
     { path: '/build/:id', redirect: (to) => `/build/${String(to.params.id)}/stack` },
     {
       path: '/build/:id/bench',
@@ -28,13 +33,44 @@ export const router = createRouter({
     {
       path: '/shopping',
       name: 'shopping',
+      meta: { title: 'Shopping' },
       component: () => import('./views/ShoppingView.vue'),
     },
-    { path: '/calendar', name: 'calendar', component: () => import('./views/CalendarView.vue') },
-    { path: '/help', name: 'help', component: () => import('./views/HelpView.vue') },
-    { path: '/learnt', name: 'learnt', component: () => import('./views/LearntView.vue') },
+    {
+      path: '/calendar',
+      name: 'calendar',
+      meta: { title: 'Calendar' },
+      component: () => import('./views/CalendarView.vue'),
+    },
+    {
+      path: '/help',
+      name: 'help',
+      meta: { title: 'Help' },
+      component: () => import('./views/HelpView.vue'),
+    },
+    {
+      path: '/learnt',
+      name: 'learnt',
+      meta: { title: 'Learnt' },
+      component: () => import('./views/LearntView.vue'),
+    },
     { path: '/hand', redirect: '/learnt' },
-    { path: '/pantry', name: 'pantry', component: () => import('./views/PantryView.vue') },
-    { path: '/:rest(.*)*', name: 'lost', component: () => import('./views/LostView.vue') },
+    {
+      path: '/pantry',
+      name: 'pantry',
+      meta: { title: 'Pantry' },
+      component: () => import('./views/PantryView.vue'),
+    },
+    {
+      path: '/:rest(.*)*',
+      name: 'lost',
+      meta: { title: 'Nothing here' },
+      component: () => import('./views/LostView.vue'),
+    },
   ],
+});
+
+/** A page says in its title where one is; an open cake says its own name. */
+router.afterEach(({ meta }) => {
+  if (typeof meta.title === 'string') document.title = `${meta.title}, Pyrgotect`;
 });

@@ -282,6 +282,10 @@ describe('fruit and cream', () => {
 describe('what people ask for first', () => {
   it('has its row, its recipe of known ingredients, its wait where it is hot, and its keeping', () => {
     const own = startingPantry();
+    const ways = own.spreads.filter(({ canFill }) => canFill);
+    expect(ways.length).toBeGreaterThanOrEqual(30);
+    expect(own.sponges.length).toBeGreaterThanOrEqual(10);
+    expect(own.spreads.filter(({ canCoat }) => canCoat).length).toBeGreaterThanOrEqual(12);
     for (const recipe of askedForRecipes) {
       const row = own.spreads.find(({ recipeId }) => recipeId === recipe.id)!;
       expect(row.name).toBe(recipe.name);

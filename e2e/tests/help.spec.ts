@@ -78,3 +78,17 @@ test('what the models use stands behind more, in the table and in the form', asy
   await page.getByText('more: figures that the models use').click();
   await expect(rise).toBeVisible();
 });
+
+test('the title says where one is, and a table of the pantry keeps its address', async ({ page }) => {
+  await page.goto('/help');
+  await expect(page).toHaveTitle('Help, Pyrgotect');
+  await page.getByRole('link', { name: 'Calendar' }).click();
+  await expect(page).toHaveTitle('Calendar, Pyrgotect');
+  await openDemo(page, 'Meridian', 'Bake');
+  await expect(page).toHaveTitle('Meridian: bake, Pyrgotect');
+  await page.goto('/pantry');
+  await page.getByRole('tab', { name: 'Sponges' }).click();
+  await expect(page).toHaveURL(/table=sponges/);
+  await page.reload();
+  await expect(page.getByRole('tab', { name: 'Sponges' })).toHaveAttribute('aria-selected', 'true');
+});

@@ -105,8 +105,8 @@ watch(
   { immediate: true },
 );
 watch(
-  () => store.build?.name,
-  (name) => (document.title = name ? `${name}, Pyrgotect` : 'Pyrgotect'),
+  () => [store.build?.name, stage.value] as const,
+  ([name, at]) => (document.title = name ? `${name}: ${at}, Pyrgotect` : 'Pyrgotect'),
   { immediate: true },
 );
 

@@ -1,4 +1,5 @@
 import type { Recipe } from '../types.ts';
+import { moreFillings } from './asked-for-more.ts';
 import {
   butter,
   cools,
@@ -48,6 +49,8 @@ export const askedForRecipes: Recipe[] = [
   bound('strawberry', 'Strawberry filling', 'strawberries', 600, 150),
   bound('raspberry', 'Raspberry filling', 'raspberries', 600, 180),
   bound('blueberry', 'Blueberry filling', 'blueberries', 600, 140),
+  bound('cherry', 'Cherry filling', 'cherries', 600, 120),
+  bound('fig', 'Fig filling', 'figs', 600, 110),
   curd('orangecurd', 'Orange curd', [
     of('orange-juice', 200),
     of('lemon-juice', 60),
@@ -117,4 +120,5 @@ export const askedForRecipes: Recipe[] = [
     ['Beat all of it cold until it just holds, and stop there.'],
     { makeMin: 8, hazards: ['running machine'] },
   ),
+  ...moreFillings,
 ];

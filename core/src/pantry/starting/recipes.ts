@@ -1,5 +1,6 @@
 import type { Recipe } from '../types.ts';
 import { askedForRecipes } from './asked-for.ts';
+import { moreBatters } from './asked-for-more.ts';
 import { batterRecipes } from './batters.ts';
 import { fillingRecipes } from './fillings.ts';
 import { besideRecipes } from './layers-besides.ts';
@@ -10,4 +11,5 @@ export const startingRecipes: Recipe[] = [
   ...fillingRecipes,
   ...besideRecipes,
   ...askedForRecipes,
+  ...moreBatters,
 ];

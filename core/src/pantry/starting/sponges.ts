@@ -102,4 +102,22 @@ export const startingSponges: Sponge[] = [
     [10, 20],
     'spice',
   ),
+  sponge(
+    'lemon',
+    'Lemon sponge',
+    [0.88, 1.7, 0.1, 0.11],
+    [12, 2.4],
+    [25, 0.12],
+    [1.7, 3.4],
+    'butter',
+  ),
+  sponge(
+    'almond',
+    'Almond, without flour',
+    [0.9, 1.3, 0.08, 0.05],
+    [12, 3],
+    [30, 0.08],
+    [2, 4.5],
+    'nut',
+  ),
 ];

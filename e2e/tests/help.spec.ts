@@ -79,7 +79,9 @@ test('what the models use stands behind more, in the table and in the form', asy
   await expect(rise).toBeVisible();
 });
 
-test('the title says where one is, and a table of the pantry keeps its address', async ({ page }) => {
+test('the title says where one is, and a table of the pantry keeps its address', async ({
+  page,
+}) => {
   await page.goto('/help');
   await expect(page).toHaveTitle('Help, Pyrgotect');
   await page.getByRole('link', { name: 'Calendar' }).click();

@@ -110,6 +110,7 @@ describe('the days of a calendar', () => {
         for (const one of days) {
           expect(one.workMin).toBeCloseTo(one.cakes.reduce((sum, { minutes }) => sum + minutes, 0), 6); // prettier-ignore
           expect(one.isOver).toBe(one.workMin > one.roomMin);
+          expect(one.fullness).toBeCloseTo(Math.min(1, one.workMin / one.roomMin), 9);
         }
         expect(days.map(({ date }) => date)).toEqual([...new Set(days.map(({ date }) => date))].sort()); // prettier-ignore
       }),

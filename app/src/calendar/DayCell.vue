@@ -1,21 +1,13 @@
 <script setup lang="ts">
 import type { CalendarDay } from '@pyrgotect/core';
-import { computed } from 'vue';
 import { useUnits } from '../figures/units.ts';
 import type { ShelfEntry } from '../storage/database.ts';
 import { useShelf } from '../stores/shelf.ts';
 
 /** One day: what is served, and how full of work it is. */
-const props = defineProps<{ day: CalendarDay | null; due: ShelfEntry[] }>();
+defineProps<{ day: CalendarDay | null; due: ShelfEntry[] }>();
 const units = useUnits();
 const shelf = useShelf();
-const fullness = computed(() =>
-  props.day === null
-    ? 0
-    : props.day.roomMin > 0
-      ? (100 * props.day.workMin) / props.day.roomMin
-      : 100,
-);
 </script>
 
 <template>
@@ -33,7 +25,7 @@ const fullness = computed(() =>
     </router-link>
     <div v-if="day" class="load" :class="{ over: day.isOver }">
       <v-progress-linear
-        :model-value="Math.min(100, fullness)"
+        :model-value="100 * day.fullness"
         :color="day.isOver ? 'error' : 'primary'"
         height="5"
         aria-hidden="true"

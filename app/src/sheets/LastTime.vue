@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { logOf, type Build } from '@pyrgotect/core';
+import { lessonsOf, type Build } from '@pyrgotect/core';
 import { computed, shallowRef, watch } from 'vue';
 import { useUnits } from '../figures/units.ts';
 import { offBy } from '../hand/bias-words.ts';
@@ -17,34 +17,23 @@ watch(
   },
   { immediate: true },
 );
-/** As many as one reads before beginning. */
-const most = 6;
-/** Nearer to the plan than this nothing has to be learnt. */
-const worthSaying = 0.03;
-const lines = computed(() =>
-  (like.value ? logOf(like.value, []) : [])
-    .filter(({ ratio, isWild }) => !isWild && Math.abs(ratio - 1) > worthSaying)
-    .slice(0, most),
-);
-const told = computed(() =>
-  (like.value?.bench.notes ?? []).filter(({ kind, text }) => text && kind !== 'count'),
-);
+const lessons = computed(() => like.value && lessonsOf(like.value));
 </script>
 
 <template>
-  <section v-if="like" class="last" data-test="last-time">
+  <section v-if="like && lessons" class="last" data-test="last-time">
     <h2>
       Last time: <router-link :to="`/build/${like.id}/day`">{{ like.name }}</router-link>
     </h2>
-    <p v-if="lines.length === 0 && told.length === 0">
+    <p v-if="lessons.lines.length === 0 && lessons.words.length === 0">
       Nothing was noted that differed from its plan.
     </p>
     <ul>
-      <li v-for="line in lines" :key="line.noteId">
+      <li v-for="line in lessons.lines" :key="line.noteId">
         {{ line.title }}, {{ line.label }}: {{ units.text(line.actual, line.show) }} where
         {{ units.text(line.planned, line.show) }} was planned, <b>{{ offBy(line.ratio) }}</b>
       </li>
-      <li v-for="note in told" :key="note.id">“{{ note.text }}”</li>
+      <li v-for="note in lessons.words" :key="note.id">“{{ note.text }}”</li>
     </ul>
     <p class="soft">
       What your notes say of all your cakes is in the plan already: see

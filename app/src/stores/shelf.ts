@@ -81,16 +81,19 @@ export const useShelf = defineStore('shelf', () => {
     }
     return lay(build, name, 'From a design');
   }
-  /** A cake of the shelf once more: nothing of it made yet, ordered by nobody. Null where it is not there. */
+  /**
+   * A cake of the shelf once more: nothing of it made yet, ordered by nobody; with no name of its own
+   * it is a new cake. Null where it is not there.
+   */
   async function copy(
     id: string,
-    as: string,
+    as: string | null,
     change: (build: Build) => Partial<Build> = () => ({}),
   ): Promise<Build | null> {
     const build = (await database.builds.get(id))?.build;
     if (!build) return null;
     const fresh = { ...build, bench: newBench(), order: newOrder(), ...change(build) };
-    return lay(fresh, as ? `${build.name.slice(0, 66)}, ${as}` : build.name, 'Copied');
+    return lay(fresh, as === null ? 'New cake' : `${build.name.slice(0, 66)}, ${as}`, 'Copied');
   }
   const undated = ({ brief }: Build): Pick<Build, 'brief'> => ({
     brief: { ...brief, serveAt: null },
@@ -107,7 +110,7 @@ export const useShelf = defineStore('shelf', () => {
       day: { ...day, pinned: [], together: [] },
     }));
   const fromPattern = (id: string): Promise<Build | null> =>
-    copy(id, '', () => ({ isPattern: false }));
+    copy(id, null, () => ({ isPattern: false }));
   async function remove(id: string): Promise<StoredBuild | null> {
     const stored = await removeBuild(id);
     tell({ kind: 'removed', id });

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiChevronLeft, mdiChevronRight } from '@mdi/js';
-import type { CakeLoad, CalendarDay } from '@pyrgotect/core';
+import { mostDays, type CakeLoad, type CalendarDay } from '@pyrgotect/core';
 import { useMediaQuery } from '@vueuse/core';
 import {
   addDays,
@@ -53,8 +53,6 @@ const title = computed(() =>
 const go = (by: number): void =>
   void (at.value = span.value === 'month' ? addMonths(at.value, by) : addWeeks(at.value, by));
 
-/** Cakes are begun so many days before at most. */
-const mostDaysBefore = 14;
 const iso = (day: Date): string => format(day, 'yyyy-MM-dd');
 const dated = computed(() =>
   shelf.entries.filter(
@@ -62,7 +60,7 @@ const dated = computed(() =>
       serveAt &&
       !isPattern &&
       serveAt.slice(0, 10) >= iso(from.value) &&
-      serveAt.slice(0, 10) <= iso(addDays(to.value, mostDaysBefore)),
+      serveAt.slice(0, 10) <= iso(addDays(to.value, mostDays)),
   ),
 );
 const nameOf = computed(() => new Map(shelf.entries.map(({ id, name }) => [id, name])));

@@ -59,17 +59,15 @@ watch([search, state, sorting], () => (shown.value = pageSize));
 useIntersectionObserver(
   foot,
   ([entry]) => {
-    if (entry?.isIntersecting && shown.value < isNamed.value.length) shown.value += pageSize;
+    if (entry?.isIntersecting && shown.value < sought.value.length) shown.value += pageSize;
   },
   { rootMargin: '400px' },
 );
 
-const isNamed = computed(() =>
-  found(shelf.entries, search.value, shelf.entries.length > 0 ? state.value : 'all'),
-);
+const sought = computed(() => found(shelf.entries, search.value, state.value));
 const today = computed(() => format(now.value, 'yyyy-MM-dd'));
 const groups = computed(() =>
-  grouped(isNamed.value.slice(0, shown.value), sorting.value, today.value),
+  grouped(sought.value.slice(0, shown.value), sorting.value, today.value),
 );
 
 function showAll(): void {
@@ -215,7 +213,7 @@ function keys(event: KeyboardEvent): void {
           </li>
         </ul>
       </section>
-      <section v-else-if="shelf.loaded && isNamed.length === 0" class="empty">
+      <section v-else-if="shelf.loaded && sought.length === 0" class="empty">
         <h1>{{ search ? `No cake is called “${search}”` : 'No cake is so' }}</h1>
         <p class="lead">Names, occasions and customers are searched, each word anywhere in them.</p>
         <p>
@@ -225,7 +223,7 @@ function keys(event: KeyboardEvent): void {
         </p>
       </section>
       <div ref="foot" class="foot soft">
-        <template v-if="shown < isNamed.length">{{ isNamed.length - shown }} more below</template>
+        <template v-if="shown < sought.length">{{ sought.length - shown }} more below</template>
       </div>
     </main>
 

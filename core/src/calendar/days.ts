@@ -8,6 +8,8 @@ export interface CalendarDay {
   workMin: number;
   /** Minutes in which somebody works by the hours of these cakes: those of the one with the most. */
   roomMin: number;
+  /** How full it is, 0 to 1; 1 where it is over. */
+  fullness: number;
   /** More than there are hours for. */
   isOver: boolean;
   /** Cakes that are worked on, with their minutes, the most first. */
@@ -36,6 +38,7 @@ export function calendarDays(loads: readonly CakeLoad[]): CalendarDay[] {
         date,
         workMin,
         roomMin,
+        fullness: roomMin > 0 ? Math.min(1, workMin / roomMin) : 1,
         isOver: workMin > roomMin,
         cakes: cakes.sort((a, b) => b.minutes - a.minutes),
       };

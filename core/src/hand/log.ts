@@ -82,6 +82,26 @@ export function logOf(build: Build, steps: readonly Step[]): LogLine[] {
   );
 }
 
+/** What one made of a cake teaches the next of its kind. */
+export interface Lessons {
+  /** What came otherwise than planned, what is furthest off first. */
+  lines: LogLine[];
+  /** What was said of it in words. */
+  words: BenchNote[];
+}
+/** As many as one reads before beginning. */
+const mostLessons = 6;
+/** Nearer to the plan than this there is nothing to learn, as a share. */
+const worthLearning = 0.03;
+
+/** What the notes of a cake say to whoever makes it again; slips of the pen are left out. */
+export const lessonsOf = (build: Build): Lessons => ({
+  lines: logOf(build, [])
+    .filter(({ ratio, isWild }) => !isWild && Math.abs(ratio - 1) > worthLearning)
+    .slice(0, mostLessons),
+  words: build.bench.notes.filter(({ kind, text }) => text !== '' && kind !== 'count'),
+});
+
 /**
  * A note of something that really happened at a step. Noted once more, it is measured against what
  * was planned the first time, since the plan has followed the first note already.

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { demoCount, expect as soon, saved, tally, test } from './support.ts';
 
 /** Weighing some dozens of whole cakes takes a second, and more while other tests run beside. */
-const expect = soon.configure({ timeout: 15_000 });
+const expect = soon.configure({ timeout: 45_000 });
 
 /** A hand that counts what it does. */
 function counted(page: Page) {
@@ -50,7 +50,7 @@ test('three tiers for 120 with a kitchen cake beside: nothing is kept until it i
   page,
   context,
 }) => {
-  test.setTimeout(60_000);
+  test.setTimeout(150_000);
   await page.goto('/');
   await expect(page.getByRole('article')).toHaveCount(demoCount);
   await page.getByTestId('new').click();

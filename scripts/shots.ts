@@ -49,7 +49,6 @@ async function devicesOn(p: Page): Promise<void> {
 }
 /** Something set on the stand-in scale. */
 async function putOn(p: Page, grams: string): Promise<void> {
-  await devicesOn(p);
   await p.getByTestId('open-devices').click();
   const field = p.getByRole('textbox', { name: 'What is set on the scale' });
   await field.fill(grams);
@@ -156,6 +155,7 @@ const views: View[] = [
     path: '/build/meridian/bench',
     size: [1024, 768],
     before: async (p) => {
+      await devicesOn(p);
       await step('Fill layer 1 and set layer 2 on it')(p);
       await p.getByRole('button', { name: 'The next one' }).click();
       await putOn(p, '350 g');

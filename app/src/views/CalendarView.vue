@@ -281,4 +281,9 @@ main {
   background: var(--ink);
   border-color: var(--ink);
 }
+@media (max-width: 599px) {
+  .head h1 {
+    flex: 0 0 100%;
+  }
+}
 </style>

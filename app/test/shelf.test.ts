@@ -1,7 +1,7 @@
 import { newBuild } from '@pyrgotect/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { found, grouped, sortings } from '../src/shelf/arranged.ts';
+import { firstOf, found, grouped, sortings } from '../src/shelf/arranged.ts';
 import { entryOf, mergesNothing, saveBuild } from '../src/storage/builds.ts';
 import { database, type ShelfEntry } from '../src/storage/database.ts';
 import { exampleIds } from '../src/storage/examples.ts';
@@ -54,6 +54,19 @@ describe('the shelf, arranged', () => {
     expect(row('customer').slice(0, 2)).toEqual(['Arch', 'Bell']);
     expect(row('changed')[0]).toBe('Arch');
     expect(grouped([], 'date', '2027-05-10')).toEqual([]);
+  });
+});
+
+describe('the first of many', () => {
+  it('are the first of all in their order, and not of those that came first', () => {
+    const many = Array.from({ length: 40 }, (_, i) =>
+      cake(`Cake ${String(40 - i).padStart(2, '0')}`),
+    );
+    const shown = firstOf(grouped(many, 'name', '2027-05-10'), 3).flatMap(({ entries }) => names(entries)); // prettier-ignore
+    expect(shown).toEqual(['Cake 01', 'Cake 02', 'Cake 03']);
+    const dated = [cake('b', { finished: true }), cake('a')];
+    expect(firstOf(grouped(dated, 'date', '2027-05-10'), 1).map(({ title }) => title)).toEqual(['Without a date']); // prettier-ignore
+    expect(firstOf(grouped(many, 'date', '2027-05-10'), 0)).toEqual([]);
   });
 });
 
@@ -112,10 +125,20 @@ describe('the examples', () => {
     await shelf.putExamplesAway();
     expect(names(shelf.entries)).toEqual(['New cake']);
     expect(shelf.hasExamples).toBe(false);
+    // put away by an older version, they come back as this one writes them
+    const away = (await database.settings.get('examples-away'))!.value as {
+      version: number;
+      stored: { build: Record<string, unknown> }[];
+    };
+    for (const { build } of away.stored) delete build.order;
+    await database.settings.put({ key: 'examples-away', value: { ...away, version: 16 } });
     // put away twice nothing is lost
     await shelf.putExamplesAway();
     await shelf.bringExamples();
-    expect((await database.builds.get(ids[0]!))!.build.name).toBe('As I left it');
+    expect((await database.builds.get(ids[0]!))!.build).toMatchObject({
+      name: 'As I left it',
+      order: { customer: '' },
+    });
     // and what was taken off before lies there anew
     expect(await database.builds.get(ids[1]!)).toBeDefined();
     expect(shelf.entries).toHaveLength(ids.length + 1);
@@ -124,5 +147,5 @@ describe('the examples', () => {
 
 it('a week begins as the language has it', () => {
   expect(firstWeekday('de-DE')).toBe(1);
-  expect([0, 1]).toContain(firstWeekday('en-US'));
+  expect(firstWeekday('en-US')).toBe(0);
 });

@@ -118,15 +118,8 @@ const names = (words: string): string[] =>
   </div>
 </template>
 
+<style scoped src="./line.css" />
 <style scoped>
-.line {
-  display: flex;
-  justify-content: space-between;
-  gap: 14px;
-  align-items: baseline;
-  padding: 6px 0;
-  border-top: 1px solid var(--line);
-}
 .line input {
   font: inherit;
   color: var(--ink);

@@ -115,13 +115,4 @@ const begins = computed(() => {
   </div>
 </template>
 
-<style scoped>
-.line {
-  display: flex;
-  justify-content: space-between;
-  gap: 14px;
-  align-items: baseline;
-  padding: 6px 0;
-  border-top: 1px solid var(--line);
-}
-</style>
+<style scoped src="./line.css" />

@@ -276,19 +276,12 @@ async function save(): Promise<void> {
   </v-dialog>
 </template>
 
+<style scoped src="./line.css" />
 <style scoped>
 .row {
   padding: 20px 26px;
   display: block;
   overflow: auto;
-}
-.line {
-  display: flex;
-  justify-content: space-between;
-  gap: 14px;
-  align-items: baseline;
-  padding: 6px 0;
-  border-top: 1px solid var(--line);
 }
 .line input[type='text'] {
   font: inherit;

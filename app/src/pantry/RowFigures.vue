@@ -88,15 +88,8 @@ const setTenderness = (is: Tenderness): void => changed(withTenderness(sponge.va
   </component>
 </template>
 
+<style scoped src="./line.css" />
 <style scoped>
-.line {
-  display: flex;
-  justify-content: space-between;
-  gap: 14px;
-  align-items: baseline;
-  padding: 6px 0;
-  border-top: 1px solid var(--line);
-}
 summary {
   padding: 8px 0;
   border-top: 1px solid var(--line);

@@ -32,6 +32,16 @@ const orders: Record<Exclude<Sorting, 'date'>, (a: ShelfEntry, b: ShelfEntry) =>
   changed: (a, b) => b.updatedAt.localeCompare(a.updatedAt),
 };
 
+/** The first so many cakes of some groups. */
+export function firstOf(groups: readonly Group[], most: number): Group[] {
+  let left = most;
+  return groups.flatMap(({ title, entries }) => {
+    const shown = entries.slice(0, left);
+    left -= shown.length;
+    return shown.length > 0 ? [{ title, entries: shown }] : [];
+  });
+}
+
 /** By date in the groups of a shelf, otherwise in one row; patterns stand by themselves. */
 export function grouped(entries: readonly ShelfEntry[], sorting: Sorting, today: string): Group[] {
   const cakes = entries.filter(({ isPattern }) => !isPattern);

@@ -1,4 +1,4 @@
-import type { Build } from '@pyrgotect/core';
+import { buildVersion, migrate, type Build } from '@pyrgotect/core';
 import { restoreBuild } from './builds.ts';
 import { database, type Database, type StoredBuild } from './database.ts';
 
@@ -8,6 +8,11 @@ import { database, type Database, type StoredBuild } from './database.ts';
 
 const idsKey = 'examples';
 const awayKey = 'examples-away';
+/** What is put away, and the version that it was written in: it may come back to a later one. */
+interface Away {
+  version: number;
+  stored: StoredBuild[];
+}
 
 /** The builds of the example files, with dates counted from today. */
 export async function exampleTexts(today: Date): Promise<{ id: string; text: string }[]> {
@@ -39,7 +44,8 @@ export async function putExamplesAway(db: Database = database): Promise<void> {
     const stored = (await db.builds.bulkGet(ids)).filter((one) => one !== undefined);
     const before = await awayNow(db);
     const kept = before.filter(({ id }) => !stored.some((one) => one.id === id));
-    await db.settings.put({ key: awayKey, value: [...kept, ...stored] });
+    const away: Away = { version: buildVersion, stored: [...kept, ...stored] };
+    await db.settings.put({ key: awayKey, value: away });
     await db.builds.bulkDelete(ids);
     await db.shelf.bulkDelete(ids);
   });
@@ -53,5 +59,10 @@ export async function restoreExamples(db: Database = database): Promise<string[]
   return away.map(({ id }) => id);
 }
 
-const awayNow = async (db: Database): Promise<StoredBuild[]> =>
-  ((await db.settings.get(awayKey))?.value as StoredBuild[] | undefined) ?? [];
+async function awayNow(db: Database): Promise<StoredBuild[]> {
+  const away = (await db.settings.get(awayKey))?.value as Away | undefined;
+  return (away?.stored ?? []).map((one) => {
+    const { build } = migrate({ version: away!.version, build: one.build, pantry: {} });
+    return { ...one, build: build as Build };
+  });
+}

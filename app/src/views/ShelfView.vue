@@ -17,7 +17,7 @@ import type { StoredBuild } from '../storage/database.ts';
 import { download } from '../parts/download.ts';
 import IconPath from '../parts/IconPath.vue';
 import TopBar from '../parts/TopBar.vue';
-import { found, grouped, type Sorting, type States } from '../shelf/arranged.ts';
+import { firstOf, found, grouped, type Sorting, type States } from '../shelf/arranged.ts';
 import { fetchCard, heldKey } from '../shelf/card.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -67,7 +67,7 @@ useIntersectionObserver(
 const sought = computed(() => found(shelf.entries, search.value, state.value));
 const today = computed(() => format(now.value, 'yyyy-MM-dd'));
 const groups = computed(() =>
-  grouped(sought.value.slice(0, shown.value), sorting.value, today.value),
+  firstOf(grouped(sought.value, sorting.value, today.value), shown.value),
 );
 
 function showAll(): void {

@@ -2,9 +2,11 @@ import type { Recipe } from '../types.ts';
 import {
   baked,
   butter,
+  caramel,
   cools,
   cream,
   curd,
+  custard,
   dark,
   flour,
   icing,
@@ -22,30 +24,9 @@ import {
 
 /* What people ask for next: nuts, caramels, custards and creams with a taste of their own, and two sponges. */
 
-/** Milk, yolks and starch, boiled with what gives the taste. */
-const custard = (id: string, name: string, milkG: number, taste: Recipe['ingredients']): Recipe =>
-  recipe(
-    id,
-    name,
-    [of('milk', milkG), sugar(110), yolks(5), of('cornflour', 40), ...taste],
-    [
-      'Whisk yolks, sugar and cornflour; pour the hot milk on, whisking.',
-      'Boil it, stirring, one minute from the first bubble.',
-      'Stir in what gives the taste; chill on a tray under film.',
-    ],
-    {
-      makeMin: 15,
-      holds: [cools(3, 90, 8, 'tray in the fridge')],
-      hazards: ['hot fat or cream', 'steam'],
-      hotC: 98,
-      caution: scalds('Boiling custard'),
-      loss: 0.08,
-    },
-  );
-
 export const moreFillings: Recipe[] = [
-  custard('chocolatecustard', 'Chocolate custard', 500, [dark(120), butter(30)]),
-  custard('coffeecustard', 'Coffee custard', 420, [of('coffee', 90), butter(40)]),
+  custard('chocolatecustard', 'Chocolate custard', 500, 40, [dark(120), butter(30)]),
+  custard('coffeecustard', 'Coffee custard', 420, 40, [of('coffee', 90), butter(40)]),
   {
     ...curd('blackcurrantcurd', 'Blackcurrant curd', [
       of('blackcurrants', 300),
@@ -130,23 +111,12 @@ export const moreFillings: Recipe[] = [
       loss: 0.1,
     },
   ),
-  recipe(
+  caramel(
     'saltedcaramel',
     'Salted caramel',
     [sugar(420), of('glucose', 60), cream(330), butter(160), of('salt', 9)],
-    [
-      'Melt sugar and glucose to amber.',
-      'Add the warm cream slowly, at arm’s length.',
-      'Stir in butter and salt; cook to 110 °C; cool.',
-    ],
-    {
-      makeMin: 15,
-      holds: [cools(3, 108, 28, 'bowl')],
-      hazards: ['hot sugar', 'hot fat or cream', 'steam'],
-      hotC: 180,
-      caution: `${syrup} Add the cream slowly, in a deep pan.`,
-      loss: 0.08,
-    },
+    'Melt sugar and glucose to amber.',
+    110,
   ),
   recipe(
     'whitecream',

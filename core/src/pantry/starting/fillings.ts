@@ -6,6 +6,7 @@ import {
   whites,
   yolks,
   butter,
+  caramel,
   sugar,
   icing,
   dark,
@@ -187,23 +188,12 @@ export const fillingRecipes: Recipe[] = [
     ['Beat the fat until pale.', 'Add the icing sugar in three parts.', 'Loosen with the drink.'],
     { hazards: ['running machine'] },
   ),
-  recipe(
+  caramel(
     'caramel',
     'Soft caramel',
     [sugar(500), cream(420), butter(120), of('salt', 4)],
-    [
-      'Melt the sugar dry to amber.',
-      'Add the warm cream slowly, at arm’s length.',
-      'Stir in butter and salt; cook to 108 °C; cool.',
-    ],
-    {
-      makeMin: 15,
-      holds: [cools(3, 106, 28, 'bowl')],
-      hazards: ['hot sugar', 'hot fat or cream', 'steam'],
-      hotC: 180,
-      caution: `${syrup} Add the cream slowly, in a deep pan.`,
-      loss: 0.08,
-    },
+    'Melt the sugar dry to amber.',
+    108,
   ),
   recipe(
     'butterscotch',

@@ -122,6 +122,60 @@ export const scalds = (what: string): string =>
 export const raw =
   'Raw or lightly cooked egg: use pasteurised egg for guests at risk, and follow the local food code.';
 
+/** Milk, yolks and starch, boiled with what gives the taste. */
+export const custard = (
+  id: string,
+  name: string,
+  milkG: number,
+  starchG: number,
+  taste: Ingredient[],
+): Recipe =>
+  recipe(
+    id,
+    name,
+    [of('milk', milkG), sugar(110), yolks(5), of('cornflour', starchG), ...taste],
+    [
+      'Whisk yolks, sugar and cornflour; pour the hot milk on, whisking.',
+      'Boil it, stirring, one minute from the first bubble.',
+      'Beat in what gives the taste; chill on a tray under film.',
+    ],
+    {
+      makeMin: 15,
+      holds: [cools(3, 90, 8, 'tray in the fridge')],
+      hazards: ['hot fat or cream', 'steam'],
+      hotC: 98,
+      caution: scalds('Boiling custard'),
+      loss: 0.08,
+    },
+  );
+
+/** Sugar melted to amber, let down with cream and cooked to so many degrees. */
+export const caramel = (
+  id: string,
+  name: string,
+  lines: Ingredient[],
+  melted: string,
+  cookedC: number,
+): Recipe =>
+  recipe(
+    id,
+    name,
+    lines,
+    [
+      melted,
+      'Add the warm cream slowly, at arm’s length.',
+      `Stir in butter and salt; cook to ${cookedC} °C; cool.`,
+    ],
+    {
+      makeMin: 15,
+      holds: [cools(3, cookedC - 2, 28, 'bowl')],
+      hazards: ['hot sugar', 'hot fat or cream', 'steam'],
+      hotC: 180,
+      caution: `${syrup} Add the cream slowly, in a deep pan.`,
+      loss: 0.08,
+    },
+  );
+
 /** Juice, sugar and eggs thickened over water, with butter beaten in. */
 export const curd = (id: string, name: string, lines: Ingredient[]): Recipe =>
   recipe(

@@ -180,7 +180,11 @@ const views: View[] = [
   {
     name: 'calendar',
     path: '/calendar',
-    before: (p) => p.getByTestId('over').waitFor({ timeout: 60_000 }),
+    before: async (p) => {
+      await workedOut(p);
+      await p.getByTestId('over').waitFor({ timeout: 60_000 });
+      await expect(p.getByRole('progressbar', { name: 'Planning the days' })).toHaveCount(0);
+    },
   },
   {
     name: 'learnt',

@@ -21,6 +21,7 @@ import { firstWeekday } from '../calendar/first-weekday.ts';
 import { useLoads } from '../calendar/useLoads.ts';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { useUnits } from '../figures/units.ts';
+import CarvingNote from '../parts/CarvingNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useShelf } from '../stores/shelf.ts';
 
@@ -64,7 +65,7 @@ const dated = computed(() =>
   ),
 );
 const nameOf = computed(() => new Map(shelf.entries.map(({ id, name }) => [id, name])));
-const { loads, days, progress, trouble, again } = useLoads(() =>
+const { loads, days, carved, progress, trouble, again } = useLoads(() =>
   dated.value.filter(({ finished }) => !finished).map(({ id }) => id),
 );
 const dayOn = computed(() => new Map(days.value.map((day) => [day.date, day])));
@@ -157,6 +158,7 @@ const open = (id: string): void => void router.push(`/build/${id}/day`);
         aria-label="Planning the days"
       />
       <TroubleLine :trouble="trouble" what="The hours of work" @again="again" />
+      <CarvingNote :tiers="carved" />
       <ul v-if="over.length > 0" class="over" data-test="over">
         <li v-for="{ date, day } in over" :key="date">
           ▲ <b>{{ dayName(date) }}</b> holds {{ hours(day!.workMin) }} of work and has

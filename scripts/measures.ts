@@ -18,7 +18,7 @@ import {
   scheduleExact,
   schedule,
 } from './measures/core.ts';
-import { drafts } from './measures/designs.ts';
+import { drafts, firstDraft, resized } from './measures/designs.ts';
 import { mergeTenThousand, planAny } from './measures/withstand.ts';
 import { carving } from './measures/carve.ts';
 import {
@@ -60,6 +60,9 @@ const measures = [
   handRecords(),
   drafts(75),
   drafts(300),
+  firstDraft(75),
+  firstDraft(300),
+  resized(),
   mergeTenThousand(),
   planAny(),
   ...(await carving()),

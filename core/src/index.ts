@@ -81,6 +81,7 @@ export * from './working/cautions.ts';
 export * from './working/staged.ts';
 
 export * from './designs/designs.ts';
+export { beats, unbeaten, type Tried, type Weights } from './designs/weigh.ts';
 export * from './designs/proportions.ts';
 export * from './designs/resize.ts';
 export { shapes, stacksOf, type Narrowed, type Shape } from './designs/candidates.ts';

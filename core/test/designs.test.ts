@@ -14,12 +14,16 @@ import {
   proportions,
   stacksOf,
   unbeaten,
+  valueOf,
   widthMm,
   type Build,
+  type DesignAnswer,
   type Weights,
+  type Wish,
 } from '../src/index.ts';
 import { buildFrom } from '../src/designs/build-from.ts';
 import { candidatesFor } from '../src/designs/candidates.ts';
+import { daysTogether, lastDayHandsMin } from '../src/day/plan-days.ts';
 import { pantry } from './arbitrary.ts';
 
 const asked = (change: Partial<Build['brief']>): Build => {
@@ -125,20 +129,26 @@ describe('designs', () => {
           if (stops().join() === 'rod/wanted')
             plan = planBuild({ ...build, rod: { dowelId: build.tiers[0]!.stand.dowels!.dowelId, at: null } }, small); // prettier-ignore
           const over = plan.servings.count - 55;
+          const left = (list: readonly number[]): number => list.reduce((sum, g) => sum + g, 0);
           if (stops().length > 0 || over < 0 || over > 0.35 * 55) continue;
           all.push({
             weights: {
               over,
               handsOnMin: plan.tally.handsOnMin!,
+              lastDayMin: null,
               cost: plan.price!.total,
               heightMm: plan.tally.heightMm,
+              massG: plan.tally.massG!,
+              leftG:
+                left(plan.tiers.map(({ bake }) => valueOf(bake)!.offcutsG)) +
+                left(valueOf(plan.bowls)!.map((bowl) => bowl.leftG)),
               tipsAtG: plan.support!.whole.tipping!.brakeG,
             },
           });
         }
     const text = (set: readonly { weights: Weights }[]): string[] =>
       unbeaten(set)
-        .map(({ weights }) => JSON.stringify(weights))
+        .map(({ weights }) => JSON.stringify(Object.entries(weights).sort()))
         .sort();
     expect(all.length).toBeGreaterThan(3);
     expect(text(weighed)).toEqual(text(all));
@@ -180,10 +190,22 @@ describe('designs', () => {
   });
 
   it('know which beats which', () => {
-    const one: Weights = { over: 2, handsOnMin: 60, cost: 30, heightMm: 100, tipsAtG: 1 };
+    const one: Weights = {
+      over: 2,
+      handsOnMin: 60,
+      lastDayMin: 30,
+      cost: 30,
+      heightMm: 100,
+      massG: 3000,
+      leftG: 200,
+      tipsAtG: 1,
+    };
     expect(beats(one, one)).toBe(false);
     expect(beats({ ...one, cost: 29 }, one)).toBe(true);
     expect(beats({ ...one, cost: 29, tipsAtG: 0.9 }, one)).toBe(false);
+    // what does not fit the days beats nothing by the work of the last one
+    expect(beats({ ...one, lastDayMin: null }, one)).toBe(false);
+    expect(beats(one, { ...one, lastDayMin: null })).toBe(true);
     expect(unbeaten([{ weights: one }, { weights: { ...one, over: 3 } }])).toHaveLength(1);
   });
 
@@ -209,5 +231,86 @@ describe('designs', () => {
     expect(designs.every(({ fitsDays }) => fitsDays === false)).toBe(true);
     const fine = found(asked({ servings: 40, serveAt: '2027-06-12T16:00' }), pantry);
     expect(fine.designs.every(({ fitsDays }) => fitsDays === true)).toBe(true);
+  });
+
+  it('keep to a height and a weight, and offer the nearest where nothing does', () => {
+    const low = found(asked({ servings: 40 }), pantry, { ...anyWish, mostMm: 110 });
+    expect(low.beyond).toBeNull();
+    for (const { weights } of low.designs) expect(weights.heightMm).toBeLessThanOrEqual(110);
+    const flat = found(asked({ servings: 40 }), pantry, { ...anyWish, mostMm: 40 });
+    expect(flat.beyond).toBe('height');
+    const lowest = Math.min(...flat.weighed.map(({ weights }) => weights.heightMm));
+    expect(flat.designs[0]!.weights.heightMm).toBe(lowest);
+    const heavy = found(asked({ servings: 40 }), pantry, { ...anyWish, mostG: 500 });
+    expect(heavy.beyond).toBe('weight');
+    const { designs } = found(asked({ servings: 40 }), pantry, { ...anyWish, mostG: 5000 });
+    for (const { build, weights } of designs) {
+      expect(weights.massG).toBeLessThanOrEqual(5000);
+      expect(planBuild(build, pantry).tally.massG).toBe(weights.massG);
+    }
+  });
+
+  it('say how much of the work is on the day itself, by the days that are planned', () => {
+    const base = asked({ servings: 40, serveAt: '2027-06-12T16:00' });
+    const { weighed, designs } = found(base, pantry);
+    for (const { weights } of weighed) {
+      expect(weights.lastDayMin).toBeGreaterThanOrEqual(0);
+      expect(weights.lastDayMin).toBeLessThanOrEqual(weights.handsOnMin + 1);
+    }
+    const { build, weights } = designs[0]!;
+    const days = daysTogether([{ build, plan: planBuild(build, pantry), times: 1 }], pantry, 0)!;
+    const onDay = days.placed.filter(({ startMin }) => startMin > -15 * 60);
+    expect(onDay.length).toBeGreaterThan(0);
+    expect(lastDayHandsMin(days)).toBe(weights.lastDayMin);
+    // with no hours on the day itself, nothing is left for it
+    const early = asked({ servings: 40, serveAt: '2027-06-12T16:00' });
+    early.day.hours = early.day.hours.map((hours, i) => (i === 5 ? null : hours));
+    for (const one of found(early, pantry).designs) expect(one.weights.lastDayMin).toBe(0);
+  });
+
+  it('count the work of plain cakes among what must fit the days', () => {
+    const base = asked({ servings: 300, serveAt: '2027-06-12T16:00' });
+    const wish: Wish = { ...anyWish, mayKitchen: true };
+    const { designs } = found(base, pantry, wish);
+    const { build, kitchen } = designs.find((one) => one.kitchen)!;
+    const [main, plain] = [build, kitchen!.build].map((one) => ({
+      build: one,
+      plan: planBuild(one, pantry),
+    }));
+    const hands = (times: number): number => {
+      const days = daysTogether(
+        [
+          { ...main!, times: 1 },
+          { ...plain!, times },
+        ],
+        pantry,
+        0,
+      )!;
+      expect(new Set(days.tasks.map(({ id }) => id)).size).toBe(days.tasks.length);
+      return days.tasks.reduce((sum, task) => sum + task.handsMin + (task.again?.handsMin ?? 0), 0);
+    };
+    const [none, one, three] = [hands(0), hands(1), hands(3)];
+    expect(one).toBeGreaterThan(none);
+    expect(three - none).toBeCloseTo(3 * (one - none), 6);
+  });
+
+  it('show the first of them early, each as whole as the last', () => {
+    const heard: { share: number; first: DesignAnswer }[] = [];
+    const last = findDesigns(
+      asked({ servings: 75 }),
+      pantry,
+      anyWish,
+      undefined,
+      (share, first) => {
+        if (first) heard.push({ share, first });
+      },
+    );
+    expect(heard).toHaveLength(1);
+    const [{ share, first }] = heard as [(typeof heard)[number]];
+    expect(share).toBeLessThan(0.5);
+    if (!first.ok || !last.ok) throw new Error('nothing was found');
+    expect(first.designs.length).toBeGreaterThan(1);
+    const keys = new Set(last.weighed.map(({ key }) => key));
+    for (const { key } of first.designs) expect(keys.has(key)).toBe(true);
   });
 });

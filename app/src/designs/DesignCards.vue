@@ -51,11 +51,20 @@ const size = (mm: number): string => units.text(mm, 'size');
             >; {{ design.kitchen.servings }} of them from plain cakes cut out of sight</template
           >
         </span>
-        <span>{{ size(design.weights.heightMm) }} high</span>
+        <span
+          >{{ size(design.weights.heightMm) }} high,
+          {{ units.text(design.weights.massG, 'weight') }}
+        </span>
         <span class="soft">
           about {{ units.text(design.weights.cost, 'money') }},
-          {{ units.text(design.weights.handsOnMin, 'minutes') }} of work
+          {{ units.text(design.weights.handsOnMin, 'minutes') }} of work<template
+            v-if="design.weights.lastDayMin !== null"
+            >, {{ units.text(design.weights.lastDayMin, 'minutes') }} of it on the day</template
+          >
         </span>
+        <span class="soft"
+          >{{ units.text(design.weights.leftG, 'bowl') }} cut off or left over</span
+        >
         <span v-if="design.toBuy.length > 0" class="warn">
           to buy or borrow: {{ design.toBuy.map(({ name }) => name).join(', ') }}
         </span>

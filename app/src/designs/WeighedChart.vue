@@ -60,8 +60,9 @@ const layout = computed<Partial<Layout>>(() => ({
     <v-expansion-panel :title="`All ${weighed.length} that were planned`" value="chart">
       <template #text>
         <p class="lead">
-          None of them beats one that is offered in portions over, work, cost, height and steadiness
-          at once; the tallest and the one with most tiers are offered whatever they cost.
+          None of them beats one that is offered in portions over, work, work on the day, cost,
+          height, what is left over and steadiness at once; the tallest and the one with most tiers
+          are offered whatever they cost.
         </p>
         <ChartPane
           :data="data"

@@ -4,9 +4,12 @@ import type { Design, Gain, Outline, ProportionId } from '@pyrgotect/core';
 export const gainWords: Record<Gain, string> = {
   'fewest over': 'fewest portions over',
   'least work': 'least work',
+  'least on the day': 'least work on the day',
   cheapest: 'cheapest',
   lowest: 'lowest',
   tallest: 'tallest',
+  lightest: 'lightest',
+  'least left': 'least left over',
   steadiest: 'steadiest on the road',
   'most tiers': 'most tiers',
 };

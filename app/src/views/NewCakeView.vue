@@ -1,75 +1,23 @@
 <script setup lang="ts">
-import {
-  allergens,
-  anyWish,
-  coatStyles,
-  diets,
-  limits,
-  newBuild,
-  shapes,
-  styleRows,
-  type Build,
-  type Design,
-  type Portion,
-  type ProportionId,
-  type Shape,
-  type Wish,
-} from '@pyrgotect/core';
-import { format, nextSaturday, set } from 'date-fns';
-import { computed, onMounted, reactive, ref } from 'vue';
+import type { Design } from '@pyrgotect/core';
+import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import CakeSentence from '../designs/CakeSentence.vue';
 import DesignCards from '../designs/DesignCards.vue';
+import KeepOut from '../designs/KeepOut.vue';
 import WeighedChart from '../designs/WeighedChart.vue';
+import { useAsked } from '../designs/useAsked.ts';
 import { useDesigns } from '../designs/useDesigns.ts';
-import ChoiceField from '../figures/ChoiceField.vue';
-import QuantityField from '../figures/QuantityField.vue';
 import TroubleLine from '../figures/TroubleLine.vue';
-import WordField from '../figures/WordField.vue';
-import OwnRowDialog from '../pantry/OwnRowDialog.vue';
+import { useUnits } from '../figures/units.ts';
 import TopBar from '../parts/TopBar.vue';
-import { usePantry } from '../stores/pantry.ts';
 import { useShelf } from '../stores/shelf.ts';
 
 /** What a customer would say, in one sentence, and the cakes that it could become. Nothing is kept until one is taken. */
 const shelf = useShelf();
-const pantry = usePantry();
 const router = useRouter();
-
-/** A cake is most often wanted for a Saturday afternoon. */
-const usualTime = { hours: 16, minutes: 0 };
-const anything = 'any';
-interface Asked extends Pick<
-  Build['brief'],
-  'servings' | 'portion' | 'occasion' | 'look' | 'keepOut' | 'diets'
-> {
-  serveAt: string;
-  sponge: string;
-  filling: string;
-  frosting: string;
-  shape: string;
-  tiers: string;
-  proportion: string;
-  mayKitchen: string;
-  mayBuy: string;
-}
-const asked = reactive<Asked>({
-  servings: 40,
-  portion: 'dessert',
-  serveAt: format(set(nextSaturday(new Date()), usualTime), "yyyy-MM-dd'T'HH:mm"),
-  occasion: '',
-  look: 'smooth',
-  keepOut: [],
-  diets: [],
-  sponge: anything,
-  filling: anything,
-  frosting: anything,
-  shape: anything,
-  tiers: anything,
-  proportion: anything,
-  mayKitchen: 'no',
-  mayBuy: 'no',
-});
-const isPast = computed(() => asked.serveAt !== '' && new Date(asked.serveAt) < new Date());
+const units = useUnits();
+const { asked, isPast, base, wish } = useAsked();
 /** What is due that day already. */
 const sameDay = computed(() =>
   shelf.entries.filter(
@@ -78,106 +26,29 @@ const sameDay = computed(() =>
   ),
 );
 onMounted(() => void shelf.load());
-const orNone = <T extends string>(value: string): T | null =>
-  value === anything ? null : (value as T);
 
-const portions: { value: Portion; text: string }[] = [
-  { value: 'dessert', text: 'dessert portions' },
-  { value: 'small', text: 'small portions' },
-];
-const looks = coatStyles.map((value) => ({ value, text: styleRows[value].title.toLowerCase() }));
-const rowsOf = (rows: readonly { id: string; name: string }[], any: string) => [
-  { value: anything, text: any },
-  ...rows.map(({ id, name }) => ({ value: id, text: name.toLowerCase() })),
-];
-const sponges = computed(() => rowsOf(pantry.pantry.sponges, 'any sponge'));
-const fillings = computed(() =>
-  rowsOf(
-    pantry.pantry.spreads.filter(({ canFill }) => canFill),
-    'its frosting',
-  ),
-);
-const frostings = computed(() =>
-  rowsOf(
-    pantry.pantry.spreads.filter(({ canFill, canCoat }) => canFill && canCoat),
-    'any frosting',
-  ),
-);
-const shapeChoices = [
-  { value: anything, text: 'any shape' },
-  ...shapes.map((value) => ({
-    value,
-    text: { round: 'round', square: 'square', rectangle: 'a tray' }[value],
-  })),
-];
-const tierChoices = [
-  { value: anything, text: 'as many tiers as it takes' },
-  ...[1, 2, 3, 4, 5].map((n) => ({
-    value: String(n),
-    text: n === 1 ? 'one tier' : `${n} tiers`,
-  })),
-];
-const proportionChoices = [
-  { value: anything, text: 'of any height' },
-  { value: 'short and wide', text: 'as low as can be' },
-  { value: 'even steps', text: 'in even steps' },
-  { value: 'tall', text: 'tall' },
-  { value: 'one tall tier', text: 'with one tall tier' },
-];
-const kitchenChoices = [
-  { value: 'no', text: 'all of it on the table' },
-  { value: 'yes', text: 'with plain cakes cut in the kitchen' },
-];
-const buyChoices = [
-  { value: 'no', text: 'my own tins' },
-  { value: 'yes', text: 'any tin of the pantry, to buy or borrow' },
-];
-
-const base = computed<Build>(() => {
-  const build = newBuild('new', 'New cake', '2000-01-01T00:00:00Z');
-  const { servings, portion, occasion, look, keepOut, diets: eaten } = asked;
-  return {
-    ...build,
-    brief: {
-      ...build.brief,
-      servings,
-      portion,
-      occasion,
-      look,
-      keepOut,
-      diets: eaten,
-      serveAt: asked.serveAt || null,
-    },
-  };
-});
-const wish = computed<Wish>(() => ({
-  ...anyWish,
-  shape: orNone<Shape>(asked.shape),
-  tiers: asked.tiers === anything ? null : Number(asked.tiers),
-  proportion: orNone<ProportionId>(asked.proportion),
-  mayKitchen: asked.mayKitchen === 'yes',
-  mayBuy: asked.mayBuy === 'yes',
-  flavour: {
-    spongeId: orNone(asked.sponge),
-    fillingId: orNone(asked.filling),
-    frostingId: orNone(asked.frosting),
-  },
-}));
 const { answer, current, progress, trouble, again } = useDesigns(() =>
   isPast.value ? null : { base: base.value, wish: wish.value },
 );
 const title = computed(() => {
   if (isPast.value) return 'For when?';
   if (!answer.value) return 'Weighing cakes…';
-  return answer.value.ok
-    ? `${answer.value.designs.length} ${answer.value.designs.length === 1 ? 'cake' : 'cakes'} for ${asked.servings} guests`
-    : 'Nothing serves that yet';
+  if (!answer.value.ok) return 'Nothing serves that yet';
+  const { designs } = answer.value;
+  const many = `${designs.length} ${designs.length === 1 ? 'cake' : 'cakes'} for ${asked.servings} guests`;
+  return progress.value === null ? many : `${many}, and more are weighed…`;
 });
-const toggle = <T,>(from: T[], one: T): T[] =>
-  from.includes(one) ? from.filter((each) => each !== one) : [...from, one];
-
-/** What of one's own is being named. */
-const making = ref<'sponge' | 'filling' | 'frosting' | null>(null);
+/** What none of them keeps to, with the nearest that works. */
+const beyond = computed(() => {
+  const given = answer.value;
+  if (!given?.ok || !given.beyond) return null;
+  const [nearest] = given.designs;
+  if (!nearest) return null;
+  const { heightMm, massG } = nearest.weights;
+  return given.beyond === 'height'
+    ? `None that serves so many is at most ${units.text(asked.mostMm ?? 0, 'size')} high. These are the lowest, from ${units.text(heightMm, 'size')}; plain cakes cut in the kitchen, or larger tins, make it lower.`
+    : `None that serves so many weighs at most ${units.text(asked.mostG ?? 0, 'weight')}. These are the lightest, from ${units.text(massG, 'weight')}; plain cakes cut in the kitchen take weight off the table.`;
+});
 const taking = ref(false);
 async function take(design: Design): Promise<void> {
   if (taking.value) return;
@@ -199,56 +70,7 @@ async function empty(): Promise<void> {
       </button>
     </TopBar>
     <main>
-      <p class="sentence">
-        A cake for
-        <QuantityField
-          :model-value="asked.servings"
-          :of="limits.servings"
-          label="Guests"
-          @update:model-value="(n) => (asked.servings = n)"
-        />
-        guests in
-        <ChoiceField v-model="asked.portion" label="Portion" :options="portions" />, for
-        <WordField
-          v-model="asked.occasion"
-          class="date what"
-          :most="80"
-          aria-label="Occasion"
-          placeholder="what for"
-        />, served
-        <WordField
-          v-model="asked.serveAt"
-          class="date"
-          type="datetime-local"
-          aria-label="Date and time of serving"
-        />:
-        <ChoiceField
-          v-model="asked.sponge"
-          label="Sponge"
-          :options="sponges"
-          more="new sponge …"
-          @more="making = 'sponge'"
-        />, filled with
-        <ChoiceField
-          v-model="asked.filling"
-          label="Filling"
-          :options="fillings"
-          more="new filling …"
-          @more="making = 'filling'"
-        />, under
-        <ChoiceField
-          v-model="asked.frosting"
-          label="Frosting"
-          :options="frostings"
-          more="new frosting …"
-          @more="making = 'frosting'"
-        />, <ChoiceField v-model="asked.look" label="Look" :options="looks" />;
-        <ChoiceField v-model="asked.shape" label="Shape" :options="shapeChoices" />,
-        <ChoiceField v-model="asked.tiers" label="Tiers" :options="tierChoices" />,
-        <ChoiceField v-model="asked.proportion" label="Height" :options="proportionChoices" />;
-        <ChoiceField v-model="asked.mayKitchen" label="Kitchen cakes" :options="kitchenChoices" />,
-        from <ChoiceField v-model="asked.mayBuy" label="Tins" :options="buyChoices" />.
-      </p>
+      <CakeSentence v-model="asked" />
       <p v-if="isPast" class="warn" role="alert">
         That day and hour have passed. Choose one that is still to come.
       </p>
@@ -258,42 +80,7 @@ async function empty(): Promise<void> {
         {{ sameDay.map(({ name }) => name).join(', ') }}. The
         <router-link to="/calendar">calendar</router-link> says what the days before it hold.
       </p>
-      <v-expansion-panels variant="accordion" class="diets">
-        <v-expansion-panel
-          :title="
-            asked.keepOut.length + asked.diets.length === 0
-              ? 'Everybody eats everything'
-              : `Keep out: ${[...asked.keepOut, ...asked.diets].join(', ')}`
-          "
-        >
-          <template #text>
-            <p class="chips">
-              <v-chip
-                v-for="allergen in allergens"
-                :key="allergen"
-                :variant="asked.keepOut.includes(allergen) ? 'flat' : 'outlined'"
-                :color="asked.keepOut.includes(allergen) ? 'secondary' : undefined"
-                :aria-pressed="asked.keepOut.includes(allergen)"
-                @click="asked.keepOut = toggle(asked.keepOut, allergen)"
-                >{{ allergen }}</v-chip
-              >
-              <v-chip
-                v-for="diet in diets"
-                :key="diet"
-                :variant="asked.diets.includes(diet) ? 'flat' : 'outlined'"
-                :color="asked.diets.includes(diet) ? 'secondary' : undefined"
-                :aria-pressed="asked.diets.includes(diet)"
-                @click="asked.diets = toggle(asked.diets, diet)"
-                >{{ diet }}</v-chip
-              >
-            </p>
-            <p class="lead">
-              By what the pantry says of its recipes. What it may have touched in your kitchen the
-              program cannot know; your local food code says what to declare.
-            </p>
-          </template>
-        </v-expansion-panel>
-      </v-expansion-panels>
+      <KeepOut v-model="asked" />
 
       <h1 data-test="new-title" aria-live="polite">{{ title }}</h1>
       <v-progress-linear
@@ -309,16 +96,11 @@ async function empty(): Promise<void> {
           Drawn to one scale and planned whole: each stands, bakes in your tins and serves everyone.
           Nothing is kept until you take one; then everything of it can be changed.
         </p>
+        <p v-if="beyond" class="warn" role="alert" data-test="beyond">{{ beyond }}</p>
         <DesignCards :designs="answer.designs" :old="!current || taking" @take="take" />
         <WeighedChart :weighed="answer.weighed" />
       </template>
     </main>
-    <OwnRowDialog
-      v-if="making"
-      :kind="making"
-      @close="making = null"
-      @made="(id) => making && (asked[making] = id)"
-    />
   </div>
 </template>
 
@@ -331,25 +113,6 @@ main {
   max-width: 1240px;
   margin: 0 auto;
   padding: 16px 24px 40px;
-}
-.sentence {
-  max-width: none;
-}
-.what {
-  width: 12ch;
-}
-.what::placeholder {
-  color: var(--soft);
-  font-weight: 400;
-}
-.diets {
-  margin: 12px 0 18px;
-  max-width: 760px;
-}
-.chips {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
 }
 .warn {
   color: var(--warn);

@@ -109,7 +109,7 @@ const solver = {
     pantry: Pantry,
     wish: Wish,
     corrections: Corrections,
-    progress: (share: number) => void,
+    progress: (share: number, first?: DesignAnswer) => void,
   ): DesignAnswer => findDesigns(base, pantry, wish, corrections, progress),
   foods: (text: string, known: readonly Food[]): CsvResult<Food> =>
     readFoods(text, known, () => freshId('own')),

@@ -25,11 +25,16 @@ export interface Answer<A> {
 
 /**
  * Keeps the answer to a question that may change at any time: it is asked of the worker again when
- * it does, and an answer to an older question is dropped.
+ * it does, and an answer to an older question is dropped. What is known first is shown while the rest is
+ * worked out, as one that is not current.
  */
 export function useAnswer<Q, A>(
   question: () => Q | null,
-  ask: (solver: Remote<Solver>, question: Q, progress: (share: number) => void) => Promise<A>,
+  ask: (
+    solver: Remote<Solver>,
+    question: Q,
+    progress: (share: number, first?: A) => void,
+  ) => Promise<A>,
 ): Answer<A> {
   const answer = shallowRef<A | null>(null);
   const current = ref(false);
@@ -48,10 +53,12 @@ export function useAnswer<Q, A>(
     let done = false;
     try {
       const found = await solver.ask((remote, pulse) =>
-        ask(remote, JSON.parse(text) as Q, (share) => {
+        ask(remote, JSON.parse(text) as Q, (share, first) => {
           pulse();
           // word of progress comes by another way and may come after the answer
-          if (mine === latest && !done) progress.value = share;
+          if (mine !== latest || done) return;
+          progress.value = share;
+          if (first !== undefined) answer.value = first;
         }),
       );
       if (mine !== latest) return;

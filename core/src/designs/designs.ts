@@ -1,19 +1,19 @@
 import type { Build } from '../document/types.ts';
 import type { Corrections } from '../hand/corrections.ts';
-import type { Pantry, Tin } from '../pantry/types.ts';
-import { planBuild } from '../plan/plan.ts';
-import { nothingCarved } from '../plan/shape.ts';
-import { cakeDays } from '../shopping/cake-days.ts';
-import { buildFrom, kitchenCake } from './build-from.ts';
-import { candidatesFor, mostServed, type Candidate, type Narrowed } from './candidates.ts';
-import type { ProportionId } from './proportions.ts';
+import type { Pantry } from '../pantry/types.ts';
+import type { Quantity } from '../units/field.ts';
+import { candidatesFor, mostServed, type Narrowed } from './candidates.ts';
 import { anyFlavour, nothingServes, type Flavour } from './rows.ts';
+import { unbeaten, Weigher, type Tried, type Weights } from './weigh.ts';
 
 /** What a customer wishes besides what a brief says. */
 export interface Wish extends Narrowed {
   flavour: Flavour;
   /** Tins that are not owned may be bought or borrowed. */
   mayBuy: boolean;
+  /** As low as the box, and as light as the stand bears; null where that does not matter. */
+  mostMm: number | null;
+  mostG: number | null;
 }
 export const anyWish: Wish = {
   shape: null,
@@ -21,37 +21,27 @@ export const anyWish: Wish = {
   proportion: null,
   mayKitchen: false,
   mayBuy: false,
+  mostMm: null,
+  mostG: null,
   flavour: anyFlavour,
 };
 
-/** By what designs are weighed; less is better of each, but for steadiness. */
-export interface Weights {
-  /** Portions over. */
-  over: number;
-  handsOnMin: number;
-  cost: number;
-  heightMm: number;
-  /** Braking at which it tips on the road, in g; more is steadier. */
-  tipsAtG: number;
-}
 /** What a design has most of among those that are offered. */
 export type Gain =
-  'fewest over' | 'least work' | 'cheapest' | 'lowest' | 'tallest' | 'steadiest' | 'most tiers';
+  | 'fewest over'
+  | 'least work'
+  | 'least on the day'
+  | 'cheapest'
+  | 'lowest'
+  | 'tallest'
+  | 'lightest'
+  | 'least left'
+  | 'steadiest'
+  | 'most tiers';
 
 /** One whole cake that stands, serves everyone and can be baked. */
-export interface Design {
-  key: string;
-  build: Build;
-  /** Plain cakes that are cut out of sight, each a build of its own. */
-  kitchen: { build: Build; count: number; each: number; servings: number } | null;
-  proportion: ProportionId;
-  servings: number;
-  /** Tins of it that are not owned. */
-  toBuy: Tin[];
-  weights: Weights;
+export interface Design extends Tried {
   gains: Gain[];
-  /** It can be made within the hours before it is served; null where no date is given. */
-  fitsDays: boolean | null;
 }
 /** Everything that was planned, for a chart: what it weighs and whether it is offered. */
 export interface Weighed {
@@ -61,80 +51,25 @@ export interface Weighed {
   offered: boolean;
 }
 export type DesignAnswer =
-  | { ok: true; designs: Design[]; weighed: Weighed[] }
+  | {
+      ok: true;
+      designs: Design[];
+      weighed: Weighed[];
+      /** What none of them keeps to, so that those nearest to it are offered. */
+      beyond: 'height' | 'weight' | null;
+    }
   | { ok: false; problem: string; most: number };
+
+/** Least and greatest of what can be wished for: a single layer, and what fits through a door. */
+export const wishLimits = {
+  mostMm: { min: 30, max: 2000, kind: 'size' },
+  mostG: { min: 200, max: 200_000, kind: 'weight' },
+} as const satisfies Record<string, Quantity>;
 
 /** So many are offered at most; more than people compare. */
 const mostOffered = 5;
 /** So many are planned whole: where there are more, the rest has more portions over of the same kind. */
 const mostPlanned = 60;
-
-type Tried = Omit<Design, 'gains' | 'fitsDays'>;
-
-/** True where the first is as good as the other in all, and better in one. */
-export function beats(one: Weights, other: Weights): boolean {
-  const pairs = [
-    [one.over, other.over],
-    [one.handsOnMin, other.handsOnMin],
-    [one.cost, other.cost],
-    [one.heightMm, other.heightMm],
-    [-one.tipsAtG, -other.tipsAtG],
-  ] as const;
-  return pairs.every(([a, b]) => a <= b) && pairs.some(([a, b]) => a < b);
-}
-/** Those that no other beats in everything. */
-export const unbeaten = <T extends { weights: Weights }>(all: readonly T[]): T[] =>
-  all.filter(({ weights }) => !all.some((other) => beats(other.weights, weights)));
-
-const stopOf = (build: Build, pantry: Pantry, corrections?: Corrections) => {
-  const plan = planBuild(build, pantry, nothingCarved, corrections);
-  return { plan, stops: plan.cautions.filter(({ severity }) => severity === 'stop') };
-};
-
-/** A candidate planned whole; null where it cannot be made so. A tall one gets a rod where it asks for one. */
-function tried(
-  base: Build,
-  pantry: Pantry,
-  wish: Wish,
-  candidate: Candidate,
-  corrections?: Corrections,
-): Tried | null {
-  let build = buildFrom(base, pantry, wish.flavour, candidate);
-  let { plan, stops } = stopOf(build, pantry, corrections);
-  if (stops.length > 0 && stops.every(({ id }) => id === 'rod/wanted')) {
-    const dowelId = build.tiers[0]!.stand.dowels?.dowelId;
-    if (!dowelId) return null;
-    build = { ...build, rod: { dowelId, at: null } };
-    ({ plan, stops } = stopOf(build, pantry, corrections));
-  }
-  const { handsOnMin } = plan.tally;
-  const tipping = plan.support?.whole.tipping;
-  if (stops.length > 0 || handsOnMin === null || !plan.price || !tipping) return null;
-  const { kitchen } = candidate;
-  const beside = kitchen ? kitchenCake(base, pantry, wish.flavour, kitchen) : null;
-  const plain = beside ? stopOf(beside, pantry, corrections) : null;
-  if (plain && (plain.stops.length > 0 || plain.plan.tally.handsOnMin === null)) return null;
-  const times = kitchen?.count ?? 0;
-  const tins = [...candidate.tins, ...(kitchen ? [kitchen.tin] : [])];
-  return {
-    key: `${candidate.tins.map(({ id }) => id).join('+')}/${candidate.proportion.id}${kitchen ? `/+${times}` : ''}`,
-    build,
-    kitchen:
-      beside && kitchen
-        ? { build: beside, count: times, each: kitchen.each, servings: times * kitchen.each }
-        : null,
-    proportion: candidate.proportion.id,
-    servings: candidate.servings,
-    toBuy: tins.filter((tin, i) => tin.owned === 0 && tins.indexOf(tin) === i),
-    weights: {
-      over: candidate.servings - base.brief.servings,
-      handsOnMin: handsOnMin + times * (plain?.plan.tally.handsOnMin ?? 0),
-      cost: plan.price.total + times * (plain?.plan.price?.total ?? 0),
-      heightMm: plan.tally.heightMm,
-      tipsAtG: tipping.brakeG,
-    },
-  };
-}
 
 type Measure = (design: Tried) => number;
 /** What each gain is the least of, in the order in which designs are chosen for it. */
@@ -145,6 +80,9 @@ const gains: readonly [Gain, Measure][] = [
   ['steadiest', ({ weights }) => -weights.tipsAtG],
   ['cheapest', ({ weights }) => weights.cost],
   ['lowest', ({ weights }) => weights.heightMm],
+  ['least on the day', ({ weights }) => weights.lastDayMin ?? Infinity],
+  ['least left', ({ weights }) => weights.leftG],
+  ['lightest', ({ weights }) => weights.massG],
   ['most tiers', ({ build }) => -build.tiers.length],
 ];
 
@@ -171,50 +109,72 @@ function chosenFrom(all: readonly Tried[]): Tried[] {
   return chosen;
 }
 
+/** So many are shown where none keeps to a wish: the nearest to it. */
+const nearest = 3;
+
 /**
- * Those that are chosen and can be made in time: what cannot is left out and another chosen, as long as there
- * is one. Where nothing can be made in time, what was chosen first.
+ * What is offered of all that were planned: those that fit the days, where any does, and keep to the height and
+ * the weight that are wished for; where none does, the nearest to that.
  */
-function inTime(
-  { brief }: Build,
-  pantry: Pantry,
+function offered(
   all: readonly Tried[],
-  corrections?: Corrections,
-): (Tried & Pick<Design, 'fitsDays'>)[] {
-  if (brief.serveAt === null) return chosenFrom(all).map((one) => ({ ...one, fitsDays: null }));
-  const fits = new Map<Tried, boolean>();
-  let left = [...all];
-  for (let round = 0; round < mostRounds; round++) {
-    const chosen = chosenFrom(left);
-    for (const one of chosen)
-      if (!fits.has(one))
-        fits.set(one, cakeDays(one.build, pantry, nothingCarved, corrections) !== null);
-    const late = chosen.filter((one) => !fits.get(one));
-    if (late.length === 0) return chosen.map((one) => ({ ...one, fitsDays: true }));
-    left = left.filter((one) => !late.includes(one));
-  }
-  const good = chosenFrom(left).filter((one) => fits.get(one));
-  return good.length > 0
-    ? good.map((one) => ({ ...one, fitsDays: true }))
-    : chosenFrom(all).map((one) => ({ ...one, fitsDays: false }));
+  { mostMm, mostG }: Wish,
+): Extract<DesignAnswer, { ok: true }> {
+  const inTime = all.filter(({ fitsDays }) => fitsDays !== false);
+  const fair = inTime.length > 0 ? inTime : all;
+  const low = mostMm === null ? fair : fair.filter(({ weights }) => weights.heightMm <= mostMm);
+  const light = mostG === null ? low : low.filter(({ weights }) => weights.massG <= mostG);
+  const beyond = low.length === 0 ? 'height' : light.length === 0 ? 'weight' : null;
+  const missed: Measure = ({ weights }) => (beyond === 'height' ? weights.heightMm : weights.massG);
+  const chosen = beyond
+    ? [...(beyond === 'height' ? fair : low)]
+        .sort((a, b) => missed(a) - missed(b))
+        .slice(0, nearest)
+    : chosenFrom(light);
+  const isKept = new Set(chosen);
+  return {
+    ok: true,
+    beyond,
+    designs: chosen.map((design): Design => ({
+      ...design,
+      gains: gains
+        .filter(([, measure]) => {
+          const own = measure(design);
+          return (
+            Number.isFinite(own) &&
+            chosen.every((other) => own <= measure(other)) &&
+            chosen.some((other) => own < measure(other))
+          );
+        })
+        .map(([gain]) => gain),
+    })),
+    weighed: all.map((one) => ({
+      key: one.key,
+      tiers: one.build.tiers.length,
+      weights: one.weights,
+      offered: isKept.has(one),
+    })),
+  };
 }
-/** So often others are chosen in place of those that come too late: planning days takes time. */
-const mostRounds = 3;
+
+/** First offers are shown when so many are planned: the search begins with one of each kind. */
+const firstAfter = 8;
 
 /**
  * Whole cakes that serve what the brief asks for, from the tins that are owned: searched over tiers, shapes,
- * tins and heights, planned whole, and those kept that no other beats in portions over, work, cost, height and
- * steadiness (docs/model.md#designs). Three to five that differ are offered.
+ * tins and heights, planned whole with their days, and those kept that no other beats in portions over, work
+ * and work on the last day, cost, height, leftovers and steadiness (docs/model.md#designs). Three to five that
+ * differ are offered.
  *
  * @param base what is asked for, as a build; its tiers are replaced
- * @param progress share of the plans that are done, 0 to 1
+ * @param progress share of the plans that are done, 0 to 1; once, when the first are, what can be offered of them
  */
 export function findDesigns(
   base: Build,
   pantry: Pantry,
   wish: Wish = anyWish,
   corrections?: Corrections,
-  progress: (share: number) => void = () => undefined,
+  progress: (share: number, first?: DesignAnswer) => void = () => undefined,
 ): DesignAnswer {
   const unserved = nothingServes(pantry, base.brief, wish.flavour);
   if (unserved) return { ok: false, most: 0, problem: unserved };
@@ -224,39 +184,23 @@ export function findDesigns(
   if (tins.length === 0)
     return { ok: false, most: 0, problem: 'The pantry has no tin. Add one, and draft again.' };
   const candidates = candidatesFor(base.brief, tins, wish, mostPlanned);
-  const all = candidates.flatMap((candidate, i) => {
-    const one = tried(base, pantry, wish, candidate, corrections);
-    progress((i + 1) / candidates.length);
-    return one ? [one] : [];
-  });
-  const chosen = inTime(base, pantry, all, corrections);
-  if (chosen.length === 0) {
-    const most = mostServed(base.brief, tins, wish);
-    const help = wish.mayKitchen ? '' : ', or let plain cakes cut in the kitchen serve the rest';
-    return {
-      ok: false,
-      most,
-      problem:
-        most < base.brief.servings
-          ? `Your tins give at most ${most} servings${wish.tiers === null ? '' : ` in ${wish.tiers} ${wish.tiers === 1 ? 'tier' : 'tiers'}`}. Choose smaller portions, add a larger tin to the pantry${help}.`
-          : 'Nothing that serves so many stands and bakes as wished: leave the shape or the number of tiers open.',
-    };
+  const weigher = new Weigher(base, pantry, wish.flavour, corrections);
+  const all: Tried[] = [];
+  for (const [i, candidate] of candidates.entries()) {
+    const one = weigher.tried(candidate);
+    if (one) all.push(one);
+    const isFirst = i + 1 === firstAfter && candidates.length > firstAfter && all.length > 0;
+    progress((i + 1) / candidates.length, isFirst ? offered(all, wish) : undefined);
   }
-  const kept = new Set(chosen.map(({ key }) => key));
+  if (all.length > 0) return offered(all, wish);
+  const most = mostServed(base.brief, tins, wish);
+  const help = wish.mayKitchen ? '' : ', or let plain cakes cut in the kitchen serve the rest';
   return {
-    ok: true,
-    designs: chosen.map(({ fitsDays, ...design }): Design => ({
-      ...design,
-      gains: gains
-        .filter(([, measure]) => chosen.every((other) => measure(design) <= measure(other)))
-        .map(([gain]) => gain),
-      fitsDays,
-    })),
-    weighed: all.map(({ key, build, weights }) => ({
-      key,
-      tiers: build.tiers.length,
-      weights,
-      offered: kept.has(key),
-    })),
+    ok: false,
+    most,
+    problem:
+      most < base.brief.servings
+        ? `Your tins give at most ${most} servings${wish.tiers === null ? '' : ` in ${wish.tiers} ${wish.tiers === 1 ? 'tier' : 'tiers'}`}. Choose smaller portions, add a larger tin to the pantry${help}.`
+        : 'Nothing that serves so many stands and bakes as wished: leave the shape or the number of tiers open.',
   };
 }

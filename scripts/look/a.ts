@@ -1,0 +1,15 @@
+import { open } from './kit.ts';
+const { page, url, end } = await open();
+await page.goto(url + '/new');
+const t0 = Date.now();
+await page.getByTestId('take-design-0').waitFor();
+console.log('first cards', Date.now() - t0, await page.getByTestId('new-title').textContent());
+await page.waitForTimeout(3000);
+await page.screenshot({ path: '/tmp/a1.png' });
+await page.getByRole('textbox', { name: 'Height at most' }).fill('6 cm');
+await page.getByRole('textbox', { name: 'Height at most' }).press('Enter');
+await page.waitForTimeout(4000);
+await page.setViewportSize({ width: 390, height: 844 });
+await page.waitForTimeout(500);
+await page.screenshot({ path: '/tmp/a2.png' });
+await end();

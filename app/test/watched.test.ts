@@ -75,6 +75,29 @@ describe('a watched worker', () => {
     expect(await second).toBe('it did not answer');
   });
 
+  it('is not silent to a question that waits behind another, as long as that one is being answered', async () => {
+    const of = watched();
+    let answer = (text: string): void => void text;
+    let pulse = (): void => undefined;
+    const first = told(
+      of.ask((_remote, tell) => {
+        pulse = tell;
+        return new Promise((resolve) => (answer = resolve));
+      }),
+    );
+    const second = told(of.ask(never));
+    for (let i = 0; i < 3; i++) {
+      await vi.advanceTimersByTimeAsync(8_000);
+      pulse();
+    }
+    answer('done');
+    expect(await first).toBe('done');
+    await vi.advanceTimersByTimeAsync(9_000);
+    expect(StillWorker.all[0]!.isEnded).toBe(false);
+    await vi.advanceTimersByTimeAsync(2_000);
+    expect(await second).toBe('it did not answer');
+  });
+
   it('passes on what the work itself throws, and goes on', async () => {
     const of = watched();
     expect(await told(of.ask(() => Promise.reject(new Error('no such tin'))))).toBe('no such tin');

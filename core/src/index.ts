@@ -3,6 +3,8 @@
  * called on its own with plain data. Lengths in mm, masses in g, volumes in mL, temperatures in C,
  * times in min, forces in N, pressures in Pa, unless a name says otherwise.
  */
+export * from './archive/cake-archive.ts';
+export * from './archive/unpack.ts';
 export * from './plan/plan.ts';
 export { planCake } from './plan/cake.ts';
 export { planMaking } from './plan/making.ts';

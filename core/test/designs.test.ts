@@ -15,6 +15,7 @@ import {
   stacksOf,
   unbeaten,
   valueOf,
+  weighDesigns,
   widthMm,
   type Build,
   type DesignAnswer,
@@ -296,15 +297,13 @@ describe('designs', () => {
 
   it('show the first of them early, each as whole as the last', () => {
     const heard: { share: number; first: DesignAnswer }[] = [];
-    const last = findDesigns(
-      asked({ servings: 75 }),
-      pantry,
-      anyWish,
-      undefined,
-      (share, first) => {
-        if (first) heard.push({ share, first });
-      },
-    );
+    const search = weighDesigns(asked({ servings: 75 }), pantry);
+    let step = search.next();
+    for (; !step.done; step = search.next()) {
+      const { share, first } = step.value;
+      if (first) heard.push({ share, first });
+    }
+    const last = step.value;
     expect(heard).toHaveLength(1);
     const [{ share, first }] = heard as [(typeof heard)[number]];
     expect(share).toBeLessThan(0.5);

@@ -66,6 +66,46 @@ test('a filling of one’s own is named where it is chosen, and used at once', a
   await expect(page.getByRole('combobox', { name: 'Frosting', exact: true })).toHaveValue('any');
 });
 
+test('a frosting of one’s own comes with its recipe, pasted where it is named', async ({
+  page,
+}) => {
+  await page.goto('/new');
+  await page.getByRole('combobox', { name: 'Frosting', exact: true }).selectOption({ label: 'new frosting …' }); // prettier-ignore
+  const dialog = page.getByTestId('own-row');
+  await dialog.getByTestId('own-paste').click();
+  await expect(dialog).toContainText('It needs a name');
+  await dialog.getByLabel('What it is called').fill('Tower keeper’s buttercream');
+  await dialog.getByLabel('How stiff it is').selectOption({ label: 'soft' });
+  await dialog.getByTestId('own-paste').click();
+  const recipe = page.getByTestId('own-recipe');
+  await expect(recipe.getByLabel('Name of the recipe')).toHaveValue('Tower keeper’s buttercream');
+  await recipe.getByTestId('paste').fill('400 g butter\n300 g icing sugar\n60 g ground almonds');
+  await recipe.getByTestId('save-pasted').click();
+  await expect(recipe).toHaveCount(0);
+  const chosen = page.getByRole('combobox', { name: 'Frosting', exact: true });
+  await expect(chosen).toHaveValue(/^own-/);
+  await page.goto('/pantry?table=spreads');
+  await page.getByLabel('Find in this table').fill('keeper');
+  await expect(page.getByRole('row', { name: /Tower keeper/ })).toContainText('soft');
+});
+
+test('a hint is said once, where it serves, and again when it is asked for', async ({ page }) => {
+  await openDemo(page, 'Meridian');
+  await expect(page.getByTestId('hint')).toContainText('how it came about');
+  await page.getByRole('button', { name: 'Close the hint' }).click();
+  await expect(page.getByTestId('hint')).toHaveCount(0);
+  await page.goto('/build/meridian/day');
+  await expect(page.getByTestId('hint')).toContainText('backward from serving');
+  await page.goto('/build/meridian/stack');
+  await expect(page.getByTestId('sheet-title')).toBeVisible();
+  await expect(page.getByTestId('hint')).toHaveCount(0);
+  await page.goto('/help');
+  await page.getByTestId('forget-hints').click();
+  await expect(page.getByTestId('forget-hints')).toBeDisabled();
+  await page.goto('/build/meridian/stack');
+  await expect(page.getByTestId('hint')).toBeVisible();
+});
+
 test('what the models use stands behind more, in the table and in the form', async ({ page }) => {
   await page.goto('/pantry?table=sponges');
   await expect(page.getByRole('columnheader', { name: 'crumb' })).toBeVisible();

@@ -4,6 +4,9 @@ import { demoCount, expect as soon, saved, tally, test } from './support.ts';
 /** Weighing some dozens of whole cakes takes a second, and more while other tests run beside. */
 const expect = soon.configure({ timeout: 45_000 });
 
+/** Text that can be seen: names in drawings are there for who points at them. */
+const shown = (page: Page, text: RegExp) => page.getByText(text).locator('visible=true').first();
+
 /** A hand that counts what it does. */
 function counted(page: Page) {
   let actions = 0;
@@ -42,8 +45,40 @@ test('from an empty shelf to a printed sheet in twelve actions at most', async (
   await saved(page);
   await hand.click(page.getByRole('button', { name: 'Print' }));
   await expect(page.getByRole('heading', { name: 'Saturday at four' })).toBeVisible();
-  await expect(page.getByText(/strawberry filling/i).first()).toBeVisible();
+  await expect(shown(page, /strawberry filling/i)).toBeVisible();
   expect(hand.actions()).toBeLessThanOrEqual(12);
+});
+
+test('three tiers with dowels and drips to the printed sheet in sixty actions at most', async ({
+  page,
+}) => {
+  test.setTimeout(150_000);
+  const hand = counted(page);
+  await page.goto('/');
+  await hand.click(page.getByTestId('new'));
+  await hand.fill(page.getByRole('textbox', { name: 'Guests' }), '75');
+  await hand.fill(page.getByLabel('Date and time of serving'), '2027-06-12T16:00');
+  await hand.choose('Tiers', '3 tiers');
+  await hand.choose('Filling', 'strawberry filling');
+  await hand.choose('Frosting', 'meringue buttercream');
+  const first = page.getByTestId('take-design-0');
+  await expect(first).toBeEnabled();
+  await hand.click(first);
+  await expect(page).toHaveURL(/\/stack$/);
+  const stages = page.getByRole('navigation', { name: 'Stages' });
+  await hand.click(stages.getByRole('button', { name: /Finish/ }));
+  await hand.click(page.getByTestId('add-drip'));
+  for (const tier of ['Tier 2', 'Tier 3']) {
+    await hand.click(page.getByTestId('tiers').getByRole('button', { name: tier }));
+    await hand.click(page.getByTestId('add-drip'));
+  }
+  await hand.click(stages.getByRole('button', { name: /Support/ }));
+  await saved(page);
+  await hand.click(page.getByRole('button', { name: 'Print' }));
+  await expect(page.getByRole('heading', { name: 'New cake' })).toBeVisible();
+  for (const done of [/drip/i, /dowel/i, /strawberry filling/i])
+    await expect(shown(page, done)).toBeVisible();
+  expect(hand.actions()).toBeLessThanOrEqual(60);
 });
 
 test('three tiers for 120 with a kitchen cake beside: nothing is kept until it is taken', async ({
@@ -83,9 +118,15 @@ test('what cannot be is said at its place: a day that is past, guests beyond all
   await page.getByLabel('Date and time of serving').fill('2020-06-12T16:00');
   await page.getByLabel('Date and time of serving').blur();
   await expect(page.getByRole('alert')).toContainText('have passed');
+  await page.getByRole('textbox', { name: 'Height at most' }).fill('5 cm');
+  await page.getByRole('textbox', { name: 'Height at most' }).press('Enter');
   await page.getByLabel('Date and time of serving').fill('');
   await page.getByLabel('Date and time of serving').blur();
   await expect(page.getByTestId('take-design-0')).toBeEnabled();
+  await expect(page.getByTestId('beyond')).toContainText('None that serves so many is at most 5 cm high'); // prettier-ignore
+  await page.getByRole('textbox', { name: 'Height at most' }).fill('');
+  await page.getByRole('textbox', { name: 'Height at most' }).press('Enter');
+  await expect(page.getByTestId('beyond')).toHaveCount(0);
   const guests = page.getByRole('textbox', { name: 'Guests' });
   await guests.fill('400');
   await guests.press('Enter');

@@ -5,6 +5,7 @@ import {
   planBuild,
   resizeCake,
   startingPantry,
+  weighDesigns,
 } from '../../core/src/index.ts';
 import { demo, measure, timed, type Measure } from './measure.ts';
 
@@ -16,9 +17,11 @@ export function firstDraft(servings: number): Measure {
     const build = newBuild(`b${run}`, 'Bench', '2027-05-03T09:30:00Z');
     Object.assign(build.brief, { servings, serveAt: '2027-06-12T16:00' });
     const from = performance.now();
-    findDesigns(build, pantry, { ...anyWish, mayKitchen: true }, undefined, (_, first) => {
-      if (first) samples.push(performance.now() - from);
-    });
+    for (const { first } of weighDesigns(build, pantry, { ...anyWish, mayKitchen: true }))
+      if (first) {
+        samples.push(performance.now() - from);
+        break;
+      }
   }
   return measure(`drafts-first-${servings}`, 'ms', samples, 300, 'median');
 }

@@ -14,6 +14,7 @@ import {
 import { computed, ref, watch } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import { plain } from '../storage/builds.ts';
+import PasteRecipe from './PasteRecipe.vue';
 import { usePantry } from '../stores/pantry.ts';
 
 /** A filling, frosting or sponge of one's own, from where it is chosen: named, and like one that is known. */
@@ -32,30 +33,62 @@ const like = computed(() => known.value.find(({ id }) => id === likeId.value)!);
 const wordOf = (row: Spread | Sponge): string =>
   'stress21Pa' in row ? stiffnessOf(row) : tendernessOf(row);
 const word = ref(wordOf(like.value));
-watch(like, (row) => (word.value = wordOf(row)));
+// by its id: the rows are others whenever one of them is saved
+watch(likeId, () => (word.value = wordOf(like.value)));
 const words = (isSponge ? tendernessWords : stiffnessWords).map((value) => ({
   value: value,
   text: value,
 }));
 const problem = ref('');
-async function save(): Promise<void> {
-  const called = name.value.trim();
-  if (called === '') return void (problem.value = 'It needs a name.');
-  if (known.value.some((row) => row.name.toLowerCase() === called.toLowerCase()))
-    return void (problem.value = 'There is one of that name already.');
-  const id = `own-${crypto.randomUUID().slice(0, 13)}`;
-  const named = { ...plain(like.value), id, name: called, source: 'own' as const };
-  if ('stress21Pa' in named)
-    await pantry.saveRow('spreads', withStiffness(named, word.value as Stiffness));
-  else await pantry.saveRow('sponges', withTenderness(named, word.value as Tenderness));
-  emit('made', id);
+/** What it is called, where that will do. */
+function called(): string | null {
+  const typed = name.value.trim();
+  const isTaken = known.value.some((row) => row.name.toLowerCase() === typed.toLowerCase());
+  problem.value =
+    typed === '' ? 'It needs a name.' : isTaken ? 'There is one of that name already.' : '';
+  return problem.value === '' ? typed : null;
+}
+/** Kept as stiff or as tender as was said. */
+async function keep(row: Spread | Sponge): Promise<void> {
+  if ('stress21Pa' in row)
+    await pantry.saveRow('spreads', withStiffness(row, word.value as Stiffness));
+  else await pantry.saveRow('sponges', withTenderness(row, word.value as Tenderness));
+  emit('made', row.id);
   emit('close');
+}
+async function save(): Promise<void> {
+  const typed = called();
+  if (typed === null) return;
+  const id = `own-${crypto.randomUUID().slice(0, 13)}`;
+  await keep({ ...plain(like.value), id, name: typed, source: 'own' });
+}
+
+/** Its own recipe is being pasted, with the name that was given. */
+const pasted = ref<string | null>(null);
+let isKeeping = false;
+async function keepPasted(id: string): Promise<void> {
+  isKeeping = true;
+  const made = (isSponge ? pantry.pantry.sponges : pantry.pantry.spreads).find(
+    (row) => row.id === id,
+  );
+  if (made) await keep(plain(made));
 }
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
-    <v-card class="own" data-test="own-row">
+  <v-dialog
+    :model-value="true"
+    :max-width="pasted === null ? 520 : 980"
+    @update:model-value="emit('close')"
+  >
+    <v-card v-if="pasted !== null" class="own" data-test="own-recipe">
+      <PasteRecipe
+        :as="{ name: pasted, becomes: { kind: isSponge ? 'sponge' : 'spread', likeId } }"
+        @made="keepPasted"
+        @close="isKeeping || emit('close')"
+      />
+    </v-card>
+    <v-card v-else class="own" data-test="own-row">
       <h2>A {{ kind }} of my own</h2>
       <v-text-field
         v-model="name"
@@ -80,13 +113,15 @@ async function save(): Promise<void> {
         />.
       </p>
       <p class="soft">
-        It can be used at once, with the recipe, the keeping and the allergens of what it is like.
-        Its own recipe is pasted in the
-        <router-link to="/pantry?table=recipes">pantry</router-link>, and every figure of it can be
-        changed there.
+        It can be used at once, with the recipe, the keeping and the allergens of what it is like:
+        they are only true once its own recipe is pasted. Every figure of it can be changed in the
+        <router-link to="/pantry">pantry</router-link>.
       </p>
       <div class="row">
         <v-btn variant="text" @click="emit('close')">Leave it</v-btn>
+        <v-btn variant="outlined" data-test="own-paste" @click="pasted = called()"
+          >Paste its recipe …</v-btn
+        >
         <v-btn color="primary" data-test="own-save" @click="save">Keep it</v-btn>
       </div>
     </v-card>

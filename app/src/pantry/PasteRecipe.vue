@@ -36,12 +36,16 @@ import type { PastedLine } from './pasted-line.ts';
 import RecipeYield from './RecipeYield.vue';
 
 /** A recipe pasted line by line: each line read into grams beside what was written. */
-const emit = defineEmits<{ close: [] }>();
+const props = defineProps<{
+  /** What it is to become, where that is known already; with the name it was given there. */
+  as?: { name: string; becomes: Exclude<Becomes, { kind: 'recipe' }> };
+}>();
+const emit = defineEmits<{ close: []; made: [id: string] }>();
 const pantry = usePantry();
 const settings = useSettings();
 const units = useUnits();
 const text = ref('');
-const name = ref('');
+const name = ref(props.as?.name ?? '');
 const waiting = ref<{ name: string; lines: string[] }[]>([]);
 const tableProblems = ref<CsvProblem[]>([]);
 const problems = ref<string[]>([]);
@@ -128,7 +132,9 @@ const rows = computed(() =>
 );
 
 /** What it becomes: a frosting or a sponge needs a row of its own, and one it is like lends it the rest. */
-const chosenKind = ref<string | null>(null);
+const chosenKind = ref<string | null>(
+  props.as ? `${props.as.becomes.kind}/${props.as.becomes.likeId}` : null,
+);
 const alike = computed(() =>
   spongesLike(
     lines.value.map((line, i) => ({ foodId: foodIdOf(line, i), massG: gramsOf(line, i) ?? 0 })),
@@ -156,7 +162,7 @@ const spongeLike = computed<Sponge | null>(() => {
 const bake = ref<Recipe['bake']>(null);
 const likes = computed(() => [
   { value: 'recipe', text: 'only a recipe' },
-  ...(alike.value.length > 0 ? alike.value : pantry.pantry.sponges).map((row) => ({
+  ...(!props.as && alike.value.length > 0 ? alike.value : pantry.pantry.sponges).map((row) => ({
     value: `sponge/${row.id}`,
     text: `a cake like ${row.name.toLowerCase()}`,
   })),
@@ -240,6 +246,8 @@ async function save(): Promise<void> {
   await pantry.saveRow('recipes', recipe);
   if (spread) await pantry.saveRow('spreads', spread);
   if (sponge) await pantry.saveRow('sponges', sponge);
+  const made = spread ?? sponge;
+  if (made) emit('made', made.id);
   if (waiting.value.length > 0) next();
   else emit('close');
 }

@@ -29,6 +29,7 @@ const emit = defineEmits<{
   saveFile: [];
   again: [];
   keepPattern: [];
+  saveAll: [];
   fromPattern: [];
 }>();
 const units = useUnits();
@@ -175,6 +176,11 @@ const progress = computed(() => {
             title="Keep as a pattern"
             subtitle="to make cakes from, without a date"
             @click="emit('keepPattern')"
+          />
+          <v-list-item
+            title="Save with its pictures"
+            subtitle="the cake and its photos in one zip"
+            @click="emit('saveAll')"
           />
         </v-list>
       </v-menu>

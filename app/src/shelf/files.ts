@@ -2,7 +2,10 @@
 export {
   mergeRows,
   correctionsFor,
+  isArchive,
+  packCake,
   planShape,
   readBuildFile,
+  unpackCake,
   writeBuildFile,
 } from '@pyrgotect/core';

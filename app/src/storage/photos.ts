@@ -39,6 +39,9 @@ async function keptSize(file: Blob): Promise<{ width: number; height: number }> 
   return { width: wide!, height: high! };
 }
 
+/** Throws where a file is no photo that would be kept. @throws Error in words */
+export const checkPhoto = async (file: Blob): Promise<void> => void (await keptSize(file));
+
 /** A photo made smaller in the browser. @throws Error where it is no picture that can be read */
 export async function shrunk(file: Blob): Promise<Blob> {
   const { width, height } = await keptSize(file);

@@ -7,7 +7,7 @@ import {
 } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
-import { boolean, object, string, number } from 'yup';
+import { array, boolean, object, string, number } from 'yup';
 import { listen, tell } from '../storage/channel.ts';
 import { database } from '../storage/database.ts';
 
@@ -17,6 +17,8 @@ interface Saved {
   scheme: Scheme;
   /** Scale and thermometer at the bench are listened to. */
   devices: boolean;
+  /** Hints that were shown, each of them once. */
+  hintsSeen: string[];
 }
 
 const schema = object({
@@ -33,6 +35,7 @@ const schema = object({
   }).required(),
   scheme: string().oneOf(['paper', 'night', 'auto']).required(),
   devices: boolean().default(false),
+  hintsSeen: array(string().required().max(40)).max(100).default([]),
 }).required();
 
 /** Units and colours, the same in every build. */
@@ -40,6 +43,7 @@ export const useSettings = defineStore('settings', () => {
   const system = ref<UnitSystem>({ ...metric });
   const scheme = ref<Scheme>('auto');
   const devices = ref(false);
+  const hintsSeen = ref<string[]>([]);
   const isMetric = computed(() => system.value.length === 'cm');
   const unitsText = computed(() => {
     const { length, mass, temperature } = system.value;
@@ -56,12 +60,14 @@ export const useSettings = defineStore('settings', () => {
     system.value = { ...saved.system };
     scheme.value = saved.scheme;
     devices.value = saved.devices;
+    hintsSeen.value = saved.hintsSeen;
   }
   async function save(): Promise<void> {
     const value: Saved = {
       system: { ...system.value },
       scheme: scheme.value,
       devices: devices.value,
+      hintsSeen: [...hintsSeen.value],
     };
     await database.settings.put({ key: 'settings', value });
     tell({ kind: 'settings' });
@@ -83,6 +89,15 @@ export const useSettings = defineStore('settings', () => {
     devices.value = on;
     await save();
   }
+  async function seeHint(id: string): Promise<void> {
+    hintsSeen.value = [...hintsSeen.value, id];
+    await save();
+  }
+  /** All hints are shown once more. */
+  async function forgetHints(): Promise<void> {
+    hintsSeen.value = [];
+    await save();
+  }
   listen((word) => {
     if (word.kind === 'settings') void load();
   });
@@ -98,5 +113,8 @@ export const useSettings = defineStore('settings', () => {
     setUnits,
     setScheme,
     setDevices,
+    hintsSeen,
+    seeHint,
+    forgetHints,
   };
 });

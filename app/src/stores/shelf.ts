@@ -5,6 +5,7 @@ import {
   type Build,
   type Design,
   type FileProblem,
+  type Picture,
 } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
@@ -16,6 +17,11 @@ import { useCarvings } from './carvings.ts';
 import { useHand } from './hand.ts';
 import { usePantry } from './pantry.ts';
 
+/** What came of a file: the cake on the shelf, or why it was not taken. */
+type Imported = { build: Build } | { problems: FileProblem[] };
+const refusal = (message: string): Imported => ({
+  problems: [{ line: null, path: null, value: null, message }],
+});
 const newId = (): string => crypto.randomUUID().slice(0, 18);
 
 /** The next order of the shelf: soonest to be served first, then those without a date. */
@@ -139,8 +145,26 @@ export const useShelf = defineStore('shelf', () => {
     const known = tiers.flatMap(({ carve }) => (carve?.result?.coat.exact ? [carve.result] : []));
     return { name: `${name}.json`, text: writeBuildFile(build, pantry, known) };
   }
-  /** Takes a build file in. Nothing changes unless all of it is good. */
-  async function importText(text: string): Promise<{ build: Build } | { problems: FileProblem[] }> {
+  /** A cake with its photos, as one zip. */
+  async function exportArchive(id: string): Promise<{ name: string; bytes: Uint8Array } | null> {
+    const stored = await database.builds.get(id);
+    if (!stored) return null;
+    const { name, text } = await fileOf(stored.build);
+    const { packCake } = await import('../shelf/files.ts');
+    const { picturesOf } = await import('../storage/pictures.ts');
+    const bytes = packCake(text, await picturesOf(stored.build));
+    return { name: name.replace(/json$/, 'zip'), bytes };
+  }
+  /** Takes a file in: a cake, or a zip of one with its photos. */
+  async function importFile(file: Blob): Promise<Imported> {
+    const { isArchive, unpackCake } = await import('../shelf/files.ts');
+    const head = new Uint8Array(await file.slice(0, 4).arrayBuffer());
+    if (!isArchive(head)) return importText(await file.text());
+    const read = unpackCake(new Uint8Array(await file.arrayBuffer()));
+    return read.ok ? importText(read.text, read.pictures) : refusal(read.problem);
+  }
+  /** Takes the text of a build file in. Nothing changes unless all of it is good. */
+  async function importText(text: string, pictures: readonly Picture[] = []): Promise<Imported> {
     const { mergeRows, readBuildFile } = await import('../shelf/files.ts');
     const read = readBuildFile(text);
     if (!read.ok) return { problems: read.problems };
@@ -149,7 +173,11 @@ export const useShelf = defineStore('shelf', () => {
     await pantry.addRows(added);
     useCarvings().take(read.carvings);
     const taken = await database.builds.get(build.id);
-    const placed = taken ? { ...build, id: newId() } : build;
+    let placed = taken ? { ...build, id: newId() } : build;
+    if (pictures.length > 0) {
+      const { withPictures } = await import('../storage/pictures.ts');
+      placed = await withPictures(placed, pictures);
+    }
     await put(placed, 'From a file');
     return { build: placed };
   }
@@ -223,6 +251,8 @@ export const useShelf = defineStore('shelf', () => {
     remove,
     restore,
     exportText,
+    exportArchive,
+    importFile,
     fileOf,
     importText,
     seedDemo,

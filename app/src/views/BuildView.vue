@@ -4,6 +4,8 @@ import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import type { Caution } from '@pyrgotect/core';
 import WorkingDialog from '../figures/WorkingDialog.vue';
+import HintOnce from '../help/HintOnce.vue';
+import { isHint } from '../help/hints.ts';
 import BrandMark from '../parts/BrandMark.vue';
 import BuildHeader from '../parts/BuildHeader.vue';
 import { buildKeys } from '../parts/build-keys.ts';
@@ -212,6 +214,7 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
       </div>
       <StageRail data-walk="stages" :stage="stage" @go="go" @bench="toBench" />
       <section class="sheet" data-walk="sheet" :aria-label="`${stage} sheet`">
+        <HintOnce v-if="isHint(stage)" :id="stage" />
         <component
           :is="sheets[stage]"
           :key="stage"

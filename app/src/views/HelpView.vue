@@ -4,10 +4,12 @@ import TermPicture from '../help/TermPicture.vue';
 import { termList } from '../help/terms.ts';
 import { keyList } from '../parts/build-keys.ts';
 import TopBar from '../parts/TopBar.vue';
+import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
 
 /** What the words mean, what the keys do, and the walk round once more. */
 const shelf = useShelf();
+const settings = useSettings();
 onMounted(() => void shelf.load());
 /** The cake that is walked round: the next to be made. */
 const first = computed(() => shelf.entries[0] ?? null);
@@ -31,6 +33,19 @@ const found = computed(() => {
             >Walk round {{ first.name }}</router-link
           >
           <span v-else class="soft">It needs a cake on the shelf.</span>
+        </p>
+      </section>
+      <section>
+        <h2>Hints</h2>
+        <p>
+          Five screens say once what they can do that they do not show.
+          <v-btn
+            variant="outlined"
+            :disabled="settings.hintsSeen.length === 0"
+            data-test="forget-hints"
+            @click="settings.forgetHints()"
+            >Show them again</v-btn
+          >
         </p>
       </section>
       <section>

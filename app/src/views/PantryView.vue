@@ -15,6 +15,7 @@ import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { columns, freshRow, kitchenColumns, tableTitles } from '../pantry/columns.ts';
 import RowDialog from '../pantry/RowDialog.vue';
+import HintOnce from '../help/HintOnce.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
@@ -175,6 +176,7 @@ const setKitchen = (key: string, value: number | null): void => {
         </div>
       </section>
       <section v-else>
+        <HintOnce v-if="table === 'spreads' || table === 'sponges'" id="pantry" />
         <div class="top">
           <h1 v-if="table === 'stock'">
             {{ rows.length === 0 ? 'Nothing is put away yet' : `${rows.length} put away` }}

@@ -14,7 +14,7 @@ import { format } from 'date-fns';
 import { useRouter } from 'vue-router';
 import type { Build, FileProblem } from '@pyrgotect/core';
 import type { StoredBuild } from '../storage/database.ts';
-import { download } from '../parts/download.ts';
+import { download, downloadBytes } from '../parts/download.ts';
 import IconPath from '../parts/IconPath.vue';
 import TopBar from '../parts/TopBar.vue';
 import { firstOf, found, grouped, type Sorting, type States } from '../shelf/arranged.ts';
@@ -96,13 +96,18 @@ async function exportOne(id: string): Promise<void> {
   const file = await shelf.exportText(id);
   if (file) download(file.name, file.text);
 }
+/** A file beyond any cake with its pictures is not even read. */
+const mostBytes = 60_000_000;
+async function exportWithPictures(id: string): Promise<void> {
+  const file = await shelf.exportArchive(id);
+  if (file) downloadBytes(file.name, file.bytes, 'application/zip');
+}
 async function take(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];
   input.value = '';
   if (!file) return;
-  // a file beyond any build is not even read into memory
-  if (file.size > 20_000_000) {
+  if (file.size > mostBytes) {
     refused.value = {
       name: file.name,
       problems: [
@@ -110,13 +115,13 @@ async function take(event: Event): Promise<void> {
           line: null,
           path: null,
           value: null,
-          message: `The file is ${(file.size / 1e6).toFixed(0)} MB large. A build file is at most 5 MB.`,
+          message: `The file is ${(file.size / 1e6).toFixed(0)} MB large. A cake is at most 5 MB, and 60 MB with its pictures.`,
         },
       ],
     };
     return;
   }
-  const result = await shelf.importText(await file.text());
+  const result = await shelf.importFile(file);
   if ('problems' in result) refused.value = { name: file.name, problems: result.problems };
   else await router.push(`/build/${result.build.id}/stack`);
 }
@@ -148,7 +153,7 @@ function keys(event: KeyboardEvent): void {
         ref="fileInput"
         class="visually-hidden"
         type="file"
-        accept=".json,application/json"
+        accept=".json,.zip,application/json,application/zip"
         aria-label="Build file"
         @change="take"
       />
@@ -177,6 +182,7 @@ function keys(event: KeyboardEvent): void {
             @resize="resized = entry.id"
             @remove="remove(entry.id)"
             @save-file="exportOne(entry.id)"
+            @save-all="exportWithPictures(entry.id)"
           />
         </div>
       </section>

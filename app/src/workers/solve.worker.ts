@@ -1,6 +1,6 @@
 import {
   drawChance,
-  findDesigns,
+  weighDesigns,
   freshId,
   readFoods,
   planHeat,
@@ -104,13 +104,20 @@ const solver = {
   ready: (question: ReadyQuestion): ReadyAnswer => readyChance(question),
   replan: (question: DayQuestion, nowMin: number): Replan => replanFrom(question, nowMin),
   chance: (question: ChanceQuestion): BowlChance[] => drawChance(question),
-  designs: (
+  designs: async (
     base: Build,
     pantry: Pantry,
     wish: Wish,
     corrections: Corrections,
-    progress: (share: number, first?: DesignAnswer) => void,
-  ): DesignAnswer => findDesigns(base, pantry, wish, corrections, progress),
+    isWanted: (share: number, first?: DesignAnswer) => boolean | Promise<boolean>,
+  ): Promise<DesignAnswer | null> => {
+    const search = weighDesigns(base, pantry, wish, corrections);
+    for (let step = search.next(); ; step = search.next()) {
+      if (step.done) return step.value;
+      // another question may have come in the meantime
+      if (!(await isWanted(step.value.share, step.value.first))) return null;
+    }
+  },
   foods: (text: string, known: readonly Food[]): CsvResult<Food> =>
     readFoods(text, known, () => freshId('own')),
   drips: (question: DripsQuestion): DripRun[] => runDrips(question),

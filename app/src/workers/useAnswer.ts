@@ -11,6 +11,9 @@ const solver = new Watched<Solver>(
 export const askSolver = <A>(work: (solver: Remote<Solver>) => Promise<A>): Promise<A> =>
   solver.ask((remote) => work(remote));
 
+/** Tells how far the work is, and what is known first; false where nobody waits for its end any more. */
+export type Progress<A> = (share: number, first?: A) => boolean;
+
 export interface Answer<A> {
   answer: ShallowRef<A | null>;
   /** False while the answer is still that to an older question: it may be shown, not acted on. */
@@ -30,11 +33,7 @@ export interface Answer<A> {
  */
 export function useAnswer<Q, A>(
   question: () => Q | null,
-  ask: (
-    solver: Remote<Solver>,
-    question: Q,
-    progress: (share: number, first?: A) => void,
-  ) => Promise<A>,
+  ask: (solver: Remote<Solver>, question: Q, progress: Progress<A>) => Promise<A | null>,
 ): Answer<A> {
   const answer = shallowRef<A | null>(null);
   const current = ref(false);
@@ -56,12 +55,14 @@ export function useAnswer<Q, A>(
         ask(remote, JSON.parse(text) as Q, (share, first) => {
           pulse();
           // word of progress comes by another way and may come after the answer
-          if (mine !== latest || done) return;
+          if (mine !== latest || done) return false;
           progress.value = share;
           if (first !== undefined) answer.value = first;
+          return true;
         }),
       );
-      if (mine !== latest) return;
+      // one that nobody waits for any more gives nothing
+      if (mine !== latest || found === null) return;
       answer.value = found;
       current.value = true;
     } catch (error) {

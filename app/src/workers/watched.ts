@@ -19,6 +19,7 @@ export class Watched<T> {
   #worker: Worker | null = null;
   #remote: Remote<T> | null = null;
   #patience = silentMs;
+  #silence: ReturnType<typeof setTimeout> | undefined;
   readonly #failing = new Set<(error: Error) => void>();
 
   /** @param start starts the worker */
@@ -31,26 +32,18 @@ export class Watched<T> {
    */
   ask<A>(work: (remote: Remote<T>, pulse: Pulse) => Promise<A>): Promise<A> {
     return new Promise<A>((resolve, reject) => {
-      let timer: ReturnType<typeof setTimeout> | undefined;
       const end = (): void => {
-        clearTimeout(timer);
         this.#failing.delete(fail);
+        this.#listen();
       };
       const fail = (error: Error): void => {
         end();
         reject(error);
       };
-      const pulse = (): void => {
-        clearTimeout(timer);
-        timer = setTimeout(() => {
-          this.#patience *= 2;
-          this.#drop('it did not answer');
-        }, this.#patience);
-      };
       this.#failing.add(fail);
-      pulse();
+      if (this.#failing.size === 1) this.#listen();
       try {
-        work(this.#running(), pulse).then((answer) => {
+        work(this.#running(), () => this.#listen()).then((answer) => {
           end();
           resolve(answer);
         }, fail);
@@ -58,6 +51,19 @@ export class Watched<T> {
         fail(error as Error);
       }
     });
+  }
+
+  /**
+   * Something was heard: silence begins anew while anything is still asked. What waits behind another question
+   * is not silent as long as that one is being answered.
+   */
+  #listen(): void {
+    clearTimeout(this.#silence);
+    if (this.#failing.size === 0) return;
+    this.#silence = setTimeout(() => {
+      this.#patience *= 2;
+      this.#drop('it did not answer');
+    }, this.#patience);
   }
 
   #running(): Remote<T> {

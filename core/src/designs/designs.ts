@@ -167,15 +167,27 @@ const firstAfter = 8;
  * differ are offered.
  *
  * @param base what is asked for, as a build; its tiers are replaced
- * @param progress share of the plans that are done, 0 to 1; once, when the first are, what can be offered of them
  */
-export function findDesigns(
+export function findDesigns(...of: Parameters<typeof weighDesigns>): DesignAnswer {
+  const search = weighDesigns(...of);
+  for (let step = search.next(); ; step = search.next()) if (step.done) return step.value;
+}
+
+/** How far a search is. */
+export interface SearchStep {
+  /** Share of the plans that are done, 0 to 1. */
+  share: number;
+  /** Once, when some are: what can be offered of them. */
+  first?: DesignAnswer;
+}
+
+/** The search for designs, plan by plan, for who may want to leave it or to show what is known first. */
+export function* weighDesigns(
   base: Build,
   pantry: Pantry,
   wish: Wish = anyWish,
   corrections?: Corrections,
-  progress: (share: number, first?: DesignAnswer) => void = () => undefined,
-): DesignAnswer {
+): Generator<SearchStep, DesignAnswer, void> {
   const unserved = nothingServes(pantry, base.brief, wish.flavour);
   if (unserved) return { ok: false, most: 0, problem: unserved };
   const tins = pantry.tins.filter(
@@ -190,7 +202,10 @@ export function findDesigns(
     const one = weigher.tried(candidate);
     if (one) all.push(one);
     const isFirst = i + 1 === firstAfter && candidates.length > firstAfter && all.length > 0;
-    progress((i + 1) / candidates.length, isFirst ? offered(all, wish) : undefined);
+    yield {
+      share: (i + 1) / candidates.length,
+      ...(isFirst ? { first: offered(all, wish) } : {}),
+    };
   }
   if (all.length > 0) return offered(all, wish);
   const most = mostServed(base.brief, tins, wish);

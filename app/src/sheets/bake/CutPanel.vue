@@ -135,13 +135,16 @@ const flush = computed(() => {
       </figure>
     </div>
     <p class="lead">
-      Heights of the blade above the board, on each cake as it stands. Each cut turns
-      {{ text(pantry.pantry.kitchen.kerfMm, 'fine') }} into crumbs<template v-if="sponge"
+      Heights of the blade above the board, on each cake as it stands. Each cut (<TermWord
+        id="torte"
+        >torting</TermWord
+      >) turns {{ text(pantry.pantry.kitchen.kerfMm, 'fine') }} into crumbs,
+      <TermWord id="kerf" /><template v-if="sponge"
         >; below {{ text(sponge.minSliceMm) }} this sponge tears</template
       >. Cut away from the hand that holds it.
     </p>
     <p v-if="uses.length > 0" class="sentence">
-      <b>{{ text(bake.offcutsG, 'bowl') }}</b> of offcuts give
+      <b>{{ text(bake.offcutsG, 'bowl') }}</b> of <TermWord id="offcut">offcuts</TermWord> give
       {{ uses.map((use) => units.say(use.what)).join(', ') }}.
     </p>
 

@@ -14,6 +14,7 @@ import { computed } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
+import TermWord from '../../help/TermWord.vue';
 
 /** Every piece that comes away: its size, its weight, what it can serve for; what cake still lacks. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -78,7 +79,9 @@ const size = (piece: Offcut): string =>
 
 <template>
   <div data-test="offcuts">
-    <p v-if="!result" class="lead">Offcuts are listed once something is cut.</p>
+    <p v-if="!result" class="lead">
+      <TermWord id="offcut">Offcuts</TermWord> are listed once something is cut.
+    </p>
     <template v-else>
       <p v-if="lacks.length > 0" class="lacks">
         The drawn shape lacks

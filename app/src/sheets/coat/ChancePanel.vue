@@ -19,6 +19,7 @@ import TroubleLine from '../../figures/TroubleLine.vue';
 import { useAnswer } from '../../workers/useAnswer.ts';
 import { useSheet } from '../useSheet.ts';
 import { useScheme } from '../../styles/scheme.ts';
+import TermWord from '../../help/TermWord.vue';
 
 /** What each bowl may need, over 5,000 simulated cakes, and how often it runs short. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -119,7 +120,7 @@ const layout = computed<Partial<Layout>>(() => {
 <template>
   <div v-if="bowl" data-test="chance">
     <p class="sentence">
-      I accept to run short once in
+      I accept to <TermWord id="short">run short</TermWord> once in
       <QuantityField
         :model-value="accepted"
         :of="{ kind: 'count', min: 2, max: Math.round(1 / limits.shortShare.min) }"

@@ -5,6 +5,7 @@ import TintField from '../../colours/TintField.vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import FoodPick from '../../pantry/FoodPick.vue';
+import TermWord from '../../help/TermWord.vue';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import SurfacePanel from './SurfacePanel.vue';
@@ -152,7 +153,7 @@ const mass = (g: number): string => units.text(g, 'bowl');
 
     <SurfacePanel :tier="tier" :plans="tierPlan.surfaces" @edit="editTier" />
 
-    <h2>The board</h2>
+    <h2>The <TermWord id="board">board</TermWord></h2>
     <p class="sentence">
       Fondant on the board
       <QuantityField

@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import ProofLine from '../../day/ProofLine.vue';
 import QuantityField from '../../figures/QuantityField.vue';
+import TermWord from '../../help/TermWord.vue';
 import { useBuild } from '../../stores/build.ts';
 import { useKitchen } from '../../stores/kitchen.ts';
 import { useDay } from '../../stores/day.ts';
@@ -167,7 +168,8 @@ async function saveTable(): Promise<void> {
     </p>
     <template v-if="day.plan && day.plan.placed.length > 0">
       <p class="sentence" data-test="result">
-        {{ day.tasks.length }} tasks, <b>{{ text(ownMin, 'minutes') }}</b> of hands, from
+        {{ day.tasks.length }} tasks, <b>{{ text(ownMin, 'minutes') }}</b>
+        <TermWord id="hands-on">of hands</TermWord>, from
         <b>{{ at(day.plan.placed[0]!.startMin) }}</b> to {{ at(0)
         }}<template v-if="day.isShared"
           >; all cakes together begin {{ at(-day.plan.spanMin) }}</template

@@ -255,7 +255,8 @@ const made = computed(() => {
           @curve="(curveMm) => set({ curveMm }, 'Lengths drawn by hand')"
         />
         <p class="sentence">
-          The film that stays is {{ text(meanFilm, 'fine') }} thick. For this length:
+          The film that stays is {{ text(meanFilm, 'fine') }} thick.
+          <TermWord id="fluid">Poured</TermWord> for this length:
           <template v-for="name in lookNames" :key="name">
             <button
               v-if="looks?.[name]"

@@ -20,6 +20,7 @@ import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
+import TermWord from '../../help/TermWord.vue';
 
 /** How one tier stands on what is below it: board, place, posts, and what its crumb carries. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -244,6 +245,7 @@ const why = computed(() => {
       <button type="button" class="key small" data-test="add-deck" @click="addDeck">
         Put a board half-way up
       </button>
+      <TermWord id="board half-way up">What that is</TermWord>
     </p>
   </div>
   <p v-else class="lead">What it weighs is not known yet; the other sheets say what is missing.</p>

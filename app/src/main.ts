@@ -12,6 +12,7 @@ import { keepProgram } from './storage/updates.ts';
 import './styles/fonts.css';
 import './styles/theme.css';
 import './styles/page.css';
+import './styles/touch.css';
 
 usePalette();
 fetchCardEarly();

@@ -103,7 +103,15 @@ const isPinned = (id: string): boolean =>
 </script>
 
 <template>
-  <div ref="pane" class="pane" :class="{ paper: forPrint }" data-test="day-chart">
+  <div
+    ref="pane"
+    class="pane"
+    :class="{ paper: forPrint }"
+    role="group"
+    aria-label="The days, hour by hour"
+    tabindex="0"
+    data-test="day-chart"
+  >
     <p v-if="said" class="said" :class="{ against: said.isAgainst }" data-test="drag-says">
       {{ said.text }}
     </p>
@@ -187,7 +195,7 @@ const isPinned = (id: string): boolean =>
         :width="ghost.wide"
         :height="ghost.high"
       />
-      <g class="legend" :transform="`translate(20 ${allHigh - 36})`">
+      <g class="legend when-tall" :transform="`translate(20 ${allHigh - 36})`">
         <g
           v-for="(kind, i) in ['hands', 'oven', 'fridge', 'wait'] as const"
           :key="kind"

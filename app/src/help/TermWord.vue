@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, useId, useTemplateRef } from 'vue';
 import TermPicture from './TermPicture.vue';
 import { terms, type Term, type TermId } from './terms.ts';
 
@@ -7,30 +7,41 @@ import { terms, type Term, type TermId } from './terms.ts';
 const props = defineProps<{ id: TermId }>();
 const term = computed<Term>(() => terms[props.id]);
 const open = ref(false);
+const word = useTemplateRef<HTMLElement>('word');
+const textId = useId();
+/** A finger that rests on it has pressed it already. */
+const point = (event: PointerEvent, to: boolean): void => {
+  if (event.pointerType === 'mouse') open.value = to;
+};
 </script>
 
 <template>
+  <button
+    ref="word"
+    type="button"
+    class="word"
+    :aria-describedby="open ? textId : undefined"
+    @pointerenter="point($event, true)"
+    @pointerleave="point($event, false)"
+    @focus="open = true"
+    @blur="open = false"
+    @click="open = true"
+    @keydown.esc="open = false"
+  >
+    <slot>{{ term.word }}</slot>
+  </button>
+  <!-- there only while it is read: what is closed is nowhere on the page -->
   <v-tooltip
-    v-model="open"
+    v-if="open && word"
+    :model-value="true"
+    :target="word"
     location="top"
-    open-on-focus
     :max-width="280"
     content-class="term"
     :aria-label="term.means"
   >
-    <template #activator="{ props: opener }">
-      <button
-        type="button"
-        class="word"
-        v-bind="opener"
-        @click="open = true"
-        @keydown.esc="open = false"
-      >
-        <slot>{{ term.word }}</slot>
-      </button>
-    </template>
     <TermPicture v-if="term.drawn" :of="term.drawn" />
-    <div>{{ term.means }}</div>
+    <div :id="textId">{{ term.means }}</div>
   </v-tooltip>
 </template>
 

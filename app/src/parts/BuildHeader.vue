@@ -8,6 +8,7 @@ import { useBuild } from '../stores/build.ts';
 import BrandMark from './BrandMark.vue';
 import IconPath from './IconPath.vue';
 import SettingsMenu from './SettingsMenu.vue';
+import { onPhone } from './phone.ts';
 import { servedText } from './when.ts';
 
 /** The bar over an open cake: what it is, whether it is kept, and what can be done with all of it. */
@@ -15,8 +16,8 @@ defineProps<{ build: Build }>();
 const emit = defineEmits<{ history: []; bench: []; print: [] }>();
 const store = useBuild();
 const rename = (name: string): void => store.edit('Name', (draft) => void (draft.name = name));
-/** A phone held upright: what is wanted seldom is in a menu. */
-const xs = useMediaQuery('(max-width: 599px)');
+/** A phone: what is wanted seldom is in a menu. */
+const xs = useMediaQuery(onPhone);
 const saveText = computed(
   () =>
     ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved', gone: 'Taken off' })[
@@ -54,6 +55,7 @@ const saveText = computed(
       <IconPath :path="mdiUndo" />
     </button>
     <button
+      v-if="!xs"
       type="button"
       class="key quiet"
       :disabled="store.redoStack.length === 0"
@@ -90,13 +92,19 @@ const saveText = computed(
         </button>
       </template>
       <v-list>
+        <v-list-item
+          title="Redo"
+          :subtitle="store.redoStack.at(-1)?.label"
+          :disabled="store.redoStack.length === 0"
+          @click="store.redo()"
+        />
         <v-list-item title="Earlier versions" @click="emit('history')" />
         <v-list-item title="Print" @click="emit('print')" />
         <v-list-item title="Help" to="/help" />
       </v-list>
     </v-menu>
     <button type="button" class="key solid" data-walk="bench" @click="emit('bench')">
-      To the bench
+      {{ xs ? 'Bench' : 'To the bench' }}
     </button>
   </header>
 </template>
@@ -148,30 +156,32 @@ header {
     display: none;
   }
 }
-@media (max-width: 599px) {
+@media (max-width: 599px), (max-height: 499px) {
   header {
-    flex-wrap: wrap;
-    padding: 6px 12px;
-    gap: 4px 8px;
+    padding: 0 8px;
+    gap: 0;
   }
   header :deep(.mark) {
     font-size: 0;
     gap: 0;
+    min-width: 44px;
+    min-height: 44px;
+    justify-content: center;
   }
   .title {
-    flex: 1 1 60%;
+    flex: 1 1 0;
     min-width: 0;
+    margin-left: 0;
   }
   .grow {
-    order: 1;
-    flex: 0 0 100%;
-    height: 0;
+    display: none;
   }
-  .grow ~ * {
-    order: 2;
-  }
-  .state {
-    margin-right: auto;
+  /* that all is well needs no room here: it is there for who listens */
+  .state.saved {
+    position: absolute;
+    width: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
   }
 }
 </style>

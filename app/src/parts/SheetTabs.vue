@@ -1,60 +1,58 @@
 <script setup lang="ts" generic="T extends string">
-import { computed } from 'vue';
+import { useId } from 'vue';
 
-/** Turns of one sheet: words to choose between, with the arrow keys as well. */
-const props = defineProps<{ tabs: { id: T; text: string }[]; modelValue: T; label: string }>();
+/** Turns of one sheet: words to choose between, and below them what was chosen. */
+defineProps<{ tabs: readonly { id: T; text: string }[]; modelValue: T; label: string }>();
 const emit = defineEmits<{ 'update:modelValue': [id: T] }>();
-const ids = computed(() => props.tabs.map((tab) => tab.id));
-function move(event: KeyboardEvent, by: number): void {
-  const all = ids.value;
-  const to = (all.indexOf(props.modelValue) + by + all.length) % all.length;
-  emit('update:modelValue', all[to]!);
-  const list = (event.currentTarget as HTMLElement).parentElement;
-  (list?.children[to] as HTMLElement | undefined)?.focus();
-}
+const id = useId();
 </script>
 
 <template>
-  <div class="tabs" role="tablist" :aria-label="label">
-    <button
+  <v-tabs
+    class="tabs"
+    :model-value="modelValue"
+    density="compact"
+    color="primary"
+    show-arrows
+    mandatory
+    :aria-label="label"
+    @update:model-value="(to) => emit('update:modelValue', to as T)"
+  >
+    <v-tab
       v-for="tab in tabs"
+      :id="`${id}-${tab.id}`"
       :key="tab.id"
-      type="button"
-      role="tab"
+      :value="tab.id"
+      :aria-controls="$slots.default && tab.id === modelValue ? `${id}-panel` : undefined"
       :data-test="`tab-${tab.id}`"
-      :aria-selected="tab.id === modelValue"
-      :tabindex="tab.id === modelValue ? 0 : -1"
-      :class="{ on: tab.id === modelValue }"
-      @click="emit('update:modelValue', tab.id)"
-      @keydown.right.prevent.stop="move($event, 1)"
-      @keydown.left.prevent.stop="move($event, -1)"
+      >{{ tab.text }}</v-tab
     >
-      {{ tab.text }}
-    </button>
+  </v-tabs>
+  <div
+    v-if="$slots.default"
+    :id="`${id}-panel`"
+    role="tabpanel"
+    :aria-labelledby="`${id}-${modelValue}`"
+  >
+    <slot />
   </div>
 </template>
 
 <style scoped>
 .tabs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 20px;
-  margin: 8px 0 10px;
+  margin: 4px 0 10px;
   border-bottom: 1px solid var(--line);
 }
-button {
-  padding: 4px 0 6px;
-  font-weight: 600;
-  font-size: var(--size-text);
+.tabs :deep(.v-tab) {
+  min-width: 44px;
+  padding: 0 2px;
+  margin-right: 18px;
+  font: 600 var(--size-text) var(--text);
+  letter-spacing: 0;
+  text-transform: none;
   color: var(--soft);
-  border-bottom: 3px solid transparent;
-  margin-bottom: -1px;
 }
-button:hover {
+.tabs :deep(.v-tab--selected) {
   color: var(--ink);
-}
-button.on {
-  color: var(--ink);
-  border-color: var(--accent);
 }
 </style>

@@ -1,11 +1,21 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, onMounted, useTemplateRef, watch } from 'vue';
 import { useBuild } from '../stores/build.ts';
 import { sheetStages, stageTitles, type SheetStage } from './stages.ts';
 
-defineProps<{ stage: SheetStage }>();
+const props = defineProps<{ stage: SheetStage }>();
 const store = useBuild();
 const emit = defineEmits<{ go: [stage: SheetStage]; bench: [] }>();
+const rail = useTemplateRef<HTMLElement>('rail');
+/** Where the rail is a row that is longer than the screen, the open stage is in sight. */
+watch(
+  () => props.stage,
+  () => rail.value?.querySelector('.on')?.scrollIntoView({ block: 'nearest', inline: 'center' }),
+  { flush: 'post' },
+);
+onMounted(() =>
+  rail.value?.querySelector('.on')?.scrollIntoView({ block: 'nearest', inline: 'center' }),
+);
 const alerts = computed(() => {
   const count: Record<string, number> = {};
   for (const caution of store.cautions)
@@ -15,7 +25,7 @@ const alerts = computed(() => {
 </script>
 
 <template>
-  <nav class="rail" aria-label="Stages">
+  <nav ref="rail" class="rail" aria-label="Stages">
     <button
       v-for="(name, i) in sheetStages"
       :key="name"
@@ -76,7 +86,7 @@ small.alert {
   color: inherit;
   font-weight: 700;
 }
-@media (max-width: 1000px) {
+@media (max-width: 1000px), (max-height: 499px) {
   .rail {
     flex-direction: row;
     border-left: 0;
@@ -84,7 +94,9 @@ small.alert {
     overflow-x: auto;
   }
   button {
-    flex: 1;
+    flex: 1 0 auto;
+    gap: 6px;
+    padding: 0 10px;
     height: 46px;
   }
   button::before {

@@ -8,7 +8,7 @@ import {
   type CakePlan,
 } from '@pyrgotect/core';
 import { useNow } from '@vueuse/core';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useWorking } from '../figures/working.ts';
 import CautionList from '../figures/CautionList.vue';
 import { useBuild } from '../stores/build.ts';
@@ -65,11 +65,29 @@ const waiting = computed(
   () => carvingKnown(props.plan.tiers) === 'stack only' && carvings.problem === null,
 );
 const left = computed(() => timeLeft(props.build.brief.serveAt, now.value));
+/** On a phone the figures are one line until it is opened. */
+const isOpen = ref(false);
 const serious = computed(() => store.cautions.filter((c) => c.severity !== 'note').length);
 </script>
 
 <template>
-  <footer class="tally">
+  <footer class="tally" :class="{ open: isOpen }">
+    <button
+      type="button"
+      class="line"
+      data-test="tally-line"
+      :aria-expanded="isOpen"
+      @click="isOpen = !isOpen"
+    >
+      <b :class="{ waiting }"
+        >{{
+          cells
+            .slice(0, 3)
+            .map(({ value }) => value)
+            .join(' · ')
+        }}{{ waiting ? ' …' : ' servings' }}</b
+      >
+    </button>
     <button
       v-for="cell in cells"
       :key="cell.key"
@@ -94,7 +112,9 @@ const serious = computed(() => store.cautions.filter((c) => c.severity !== 'note
         <button
           v-bind="activator"
           type="button"
+          class="cautions"
           :class="{ warn: serious > 0 }"
+          :aria-label="`${store.cautions.length} ${store.cautions.length === 1 ? 'caution' : 'cautions'}`"
           data-test="tally-cautions"
         >
           <b>{{ serious > 0 ? '▲ ' : '' }}{{ store.cautions.length }}</b>
@@ -153,6 +173,9 @@ span {
 .list {
   padding: 4px 16px 16px;
 }
+.line {
+  display: none;
+}
 @media (max-width: 1000px) {
   .tally {
     grid-template-columns: repeat(4, 1fr);
@@ -161,14 +184,39 @@ span {
     border-top: 1px solid var(--foot-line);
   }
 }
-/* on a phone the words go into two lines rather than over their neighbours */
-@media (max-width: 560px) {
+/* on a phone one line, which opens; its words go into two lines rather than over their neighbours */
+@media (max-width: 599px), (max-height: 499px) {
+  .tally {
+    grid-template-columns: repeat(2, minmax(0, 1fr)) minmax(80px, auto);
+    min-height: 0;
+  }
+  .tally:not(.open) > button:not(.line, .cautions) {
+    display: none;
+  }
+  .line {
+    display: block;
+    grid-column: 1 / 3;
+  }
+  .cautions {
+    grid-column: 3;
+    grid-row: 1;
+  }
   button {
-    padding: 7px 4px 7px 10px;
+    min-height: 44px;
+    padding: 5px 6px 5px 12px;
+  }
+  .cautions {
+    padding-right: 14px;
+  }
+  .cautions span {
+    display: none;
+  }
+  .line b {
+    overflow: hidden;
+    text-overflow: ellipsis;
   }
   b {
     font-size: var(--size-lead);
-    white-space: normal;
   }
   span {
     display: block;

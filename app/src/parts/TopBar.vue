@@ -78,4 +78,30 @@ nav a.here {
     padding: 8px 16px;
   }
 }
+/* a phone: name, help and settings; the places below them; then what can be done here */
+@media (max-width: 599px) {
+  header {
+    padding: 4px 12px 0;
+    gap: 0 6px;
+  }
+  nav {
+    order: 1;
+    flex: 0 0 100%;
+    margin: 0;
+    gap: 0;
+    justify-content: space-between;
+  }
+  nav a {
+    padding: 12px 2px 9px;
+  }
+  header > :deep(.search),
+  header > :deep(.key:not([href='/help'])) {
+    order: 2;
+    margin: 2px 0 6px;
+  }
+  header > :deep(.search) {
+    flex: 1;
+    min-width: 0;
+  }
+}
 </style>

@@ -89,7 +89,7 @@ const front = computed(() => Y(-drawing.value.boardMm));
           :y="above"
           :px-per-mm="scale.pxPerMm"
         />
-        <text class="soft-text" x="20" y="56" font-size="13.5">
+        <text class="soft-text when-tall" x="20" y="56" font-size="13.5">
           above: from the top, same scale
         </text>
       </template>

@@ -154,7 +154,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
       />
       <text
         v-if="above"
-        class="soft-text"
+        class="soft-text when-tall"
         :x="width - 20"
         y="34"
         font-size="13.5"
@@ -241,7 +241,12 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
       </g>
 
       <!-- thickness of each layer and filling -->
-      <g v-for="label in labels" :key="label.id" class="label" @click="emit('select', label.id)">
+      <g
+        v-for="label in labels"
+        :key="label.id"
+        class="label when-tall"
+        @click="emit('select', label.id)"
+      >
         <path class="thinline" :d="`M${edge + 42} ${label.at}L${edge + 54} ${label.y}`" />
         <text
           :x="edge + 58"
@@ -259,7 +264,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
       <g
         v-for="other in otherTiers"
         :key="other.id"
-        class="label"
+        class="label when-tall"
         @click="emit('select', other.id)"
       >
         <text :x="other.x" :y="other.y - 2" font-size="15" font-weight="600">
@@ -273,6 +278,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
       <SectionHandle
         v-for="handle in handles"
         :key="handle.id"
+        class="when-tall"
         :label="handle.label"
         :x="handle.x"
         :y="handle.y"
@@ -308,6 +314,7 @@ const { tip, drag, nudge, hold, letGo, dragHeight, nudgeHeight } = useSectionDra
       />
 
       <SectionRuler
+        class="when-tall"
         :scale="scale"
         :half-width-mm="plan.section.halfWidthMm"
         :y="Y(-plan.section.boardMm) + 20"

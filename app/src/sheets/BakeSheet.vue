@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
+import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import TierStrip from '../parts/TierStrip.vue';
 import { useUnits } from '../figures/units.ts';
 import TinsPanel from './bake/TinsPanel.vue';
@@ -33,7 +34,11 @@ const tabs: { id: Tab; text: string }[] = [
   { id: 'cut', text: 'Level and split' },
   { id: 'bowl', text: 'Batter in hand' },
 ];
-const tab = ref<Tab>('tins');
+const tab = useQueryChoice(
+  'turn',
+  tabs.map(({ id }) => id),
+  'tins',
+);
 const title = computed(() => {
   const name = props.build.tiers.length > 1 ? `${tier.value.name}: ` : '';
   if (!tierPlan.value.bake.ok) return `${name}the batter cannot be worked out yet`;
@@ -51,8 +56,9 @@ const title = computed(() => {
   <div>
     <TierStrip :build="build" :tier-id="tier.id" :may-add="false" />
     <h1 data-test="sheet-title">{{ title }}</h1>
-    <SheetTabs v-model="tab" :tabs="tabs" label="Turns of the bake sheet" />
-    <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
-    <component :is="panels[tab]" :key="tab" :build="build" :plan="plan" />
+    <SheetTabs v-model="tab" :tabs="tabs" label="Turns of the bake sheet">
+      <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
+      <component :is="panels[tab]" :key="tab" :build="build" :plan="plan" />
+    </SheetTabs>
   </div>
 </template>

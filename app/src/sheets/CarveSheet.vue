@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import { partName } from '../parts/part-edits.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
+import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import TierStrip from '../parts/TierStrip.vue';
 import { useUnits } from '../figures/units.ts';
 import CutsPanel from './carve/CutsPanel.vue';
@@ -26,8 +27,11 @@ const tabs = [
   { id: 'guides', text: 'Guides' },
   { id: 'stackfor', text: 'What to stack' },
 ] as const;
-type Tab = (typeof tabs)[number]['id'];
-const tab = ref<Tab>('cuts');
+const tab = useQueryChoice(
+  'turn',
+  tabs.map(({ id }) => id),
+  'cuts',
+);
 // a cut that is chosen elsewhere opens the list of cuts
 watch(
   () => store.selected,
@@ -61,9 +65,10 @@ const title = computed(() => {
 <template>
   <div>
     <h1 data-test="sheet-title">{{ title }}</h1>
-    <SheetTabs v-model="tab" :tabs="[...tabs]" label="Carve" />
-    <TierStrip :build="build" :tier-id="tier.id" :may-add="false" />
-    <component :is="panels[tab]" :key="`${tab}/${tier.id}`" :build="build" :plan="plan" />
-    <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
+    <SheetTabs v-model="tab" :tabs="tabs" label="Carve">
+      <TierStrip :build="build" :tier-id="tier.id" :may-add="false" />
+      <component :is="panels[tab]" :key="`${tab}/${tier.id}`" :build="build" :plan="plan" />
+      <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
+    </SheetTabs>
   </div>
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
+import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import { useUnits } from '../figures/units.ts';
 import CoatPanel from './coat/CoatPanel.vue';
 import { useSheet } from './useSheet.ts';
@@ -26,7 +27,11 @@ const tabs = [
   { id: 'right', text: 'Put right' },
   { id: 'cost', text: 'Cost, diet' },
 ] as const;
-const tab = ref<(typeof tabs)[number]['id']>('coat');
+const tab = useQueryChoice(
+  'turn',
+  tabs.map(({ id }) => id),
+  'coat',
+);
 const panels = {
   coat: CoatPanel,
   covers: CoversPanel,
@@ -46,13 +51,14 @@ const title = computed(() =>
 <template>
   <div>
     <h1 data-test="sheet-title">{{ title }}</h1>
-    <SheetTabs v-model="tab" :tabs="[...tabs]" label="Coat and bowls" />
-    <component :is="panels[tab]" :build="build" :plan="plan" />
-    <CautionList
-      v-if="tab === 'coat' || tab === 'covers'"
-      :cautions="cautions"
-      @go="(caution) => emit('goTo', caution)"
-    />
-    <p v-if="!plan.bowls.ok" class="lead">{{ plan.bowls.problem }}</p>
+    <SheetTabs v-model="tab" :tabs="tabs" label="Coat and bowls">
+      <component :is="panels[tab]" :build="build" :plan="plan" />
+      <CautionList
+        v-if="tab === 'coat' || tab === 'covers'"
+        :cautions="cautions"
+        @go="(caution) => emit('goTo', caution)"
+      />
+      <p v-if="!plan.bowls.ok" class="lead">{{ plan.bowls.problem }}</p>
+    </SheetTabs>
   </div>
 </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
 import { format } from 'date-fns';
-import { computed, ref, watch } from 'vue';
+import { computed, watch } from 'vue';
 import ReadyLine from '../day/ReadyLine.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
+import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import { useDay } from '../stores/day.ts';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { useUnits } from '../figures/units.ts';
@@ -28,8 +29,11 @@ const tabs = [
   { id: 'now', text: 'From now' },
   { id: 'log', text: 'Log' },
 ] as const;
-type Tab = (typeof tabs)[number]['id'];
-const tab = ref<Tab>('hours');
+const tab = useQueryChoice(
+  'turn',
+  tabs.map(({ id }) => id),
+  'hours',
+);
 const panels = {
   hours: HoursPanel,
   tasks: TasksPanel,
@@ -78,8 +82,9 @@ const problem = computed(() => {
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <TroubleLine :trouble="day.trouble" what="The plan of the days" @again="day.again" />
     <ReadyLine />
-    <SheetTabs v-model="tab" :tabs="[...tabs]" label="Day" />
-    <component :is="panels[tab]" :build="build" :plan="plan" />
+    <SheetTabs v-model="tab" :tabs="tabs" label="Day">
+      <component :is="panels[tab]" :build="build" :plan="plan" />
+    </SheetTabs>
   </div>
 </template>
 

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import { partName } from '../parts/part-edits.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
+import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import TierStrip from '../parts/TierStrip.vue';
 import { useUnits } from '../figures/units.ts';
 import DripsPanel from './finish/DripsPanel.vue';
@@ -36,7 +37,11 @@ const turnOf: Record<string, Tab> = {
   piping: 'piping',
   topping: 'toppings',
 };
-const tab = ref<Tab>('drips');
+const tab = useQueryChoice(
+  'turn',
+  tabs.map(({ id }) => id),
+  'drips',
+);
 // what is chosen in the drawing opens its own turn
 watch(
   () => store.selected,
@@ -93,14 +98,15 @@ const isOfTier = computed(() => !['ganache', 'right', 'piping'].includes(tab.val
 <template>
   <div>
     <h1 data-test="sheet-title">{{ title }}</h1>
-    <SheetTabs v-model="tab" :tabs="[...tabs]" label="Finish" />
-    <TierStrip v-if="isOfTier" :build="build" :tier-id="tier.id" :may-add="false" />
-    <component
-      :is="panels[tab]"
-      :key="tab === 'drips' ? tier.id : tab"
-      :build="build"
-      :plan="plan"
-    />
-    <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
+    <SheetTabs v-model="tab" :tabs="tabs" label="Finish">
+      <TierStrip v-if="isOfTier" :build="build" :tier-id="tier.id" :may-add="false" />
+      <component
+        :is="panels[tab]"
+        :key="tab === 'drips' ? tier.id : tab"
+        :build="build"
+        :plan="plan"
+      />
+      <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
+    </SheetTabs>
   </div>
 </template>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { isBare, onePile, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
+import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import TierStrip from '../parts/TierStrip.vue';
 import { useUnits } from '../figures/units.ts';
 import LayersPanel from './stack/LayersPanel.vue';
@@ -33,7 +34,11 @@ const tabs: { id: Tab; text: string }[] = [
   { id: 'fillings', text: 'Fillings under load' },
   { id: 'centre', text: 'Soak and centre' },
 ];
-const tab = ref<Tab>('layers');
+const tab = useQueryChoice(
+  'turn',
+  tabs.map(({ id }) => id),
+  'layers',
+);
 // the hidden centre, chosen in the drawing, has its own turn
 watch(
   () => store.selected,
@@ -62,17 +67,18 @@ const title = computed(() => {
   <div>
     <TierStrip :build="build" :tier-id="tier.id" may-add />
     <h1 data-test="sheet-title">{{ title }}</h1>
-    <SheetTabs v-model="tab" :tabs="tabs" label="Turns of the stack sheet" />
-    <CautionList
-      v-if="tab !== 'layers'"
-      :cautions="cautions"
-      @go="(caution) => emit('goTo', caution)"
-    />
-    <component :is="panels[tab]" :key="tab" :build="build" :plan="plan" />
-    <CautionList
-      v-if="tab === 'layers'"
-      :cautions="cautions"
-      @go="(caution) => emit('goTo', caution)"
-    />
+    <SheetTabs v-model="tab" :tabs="tabs" label="Turns of the stack sheet">
+      <CautionList
+        v-if="tab !== 'layers'"
+        :cautions="cautions"
+        @go="(caution) => emit('goTo', caution)"
+      />
+      <component :is="panels[tab]" :key="tab" :build="build" :plan="plan" />
+      <CautionList
+        v-if="tab === 'layers'"
+        :cautions="cautions"
+        @go="(caution) => emit('goTo', caution)"
+      />
+    </SheetTabs>
   </div>
 </template>

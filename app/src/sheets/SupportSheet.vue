@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { openCounts, wantedMargin, type Build, type Caution, type CakePlan } from '@pyrgotect/core';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import { partName } from '../parts/part-edits.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
+import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import TierStrip from '../parts/TierStrip.vue';
 import { useUnits } from '../figures/units.ts';
 import StandPanel from './support/StandPanel.vue';
@@ -26,8 +27,11 @@ const tabs = [
   { id: 'road', text: 'Road' },
   { id: 'count', text: 'Not food' },
 ] as const;
-type Tab = (typeof tabs)[number]['id'];
-const tab = ref<Tab>('stand');
+const tab = useQueryChoice(
+  'turn',
+  tabs.map(({ id }) => id),
+  'stand',
+);
 const panels = {
   stand: StandPanel,
   dowels: DowelsPanel,
@@ -69,23 +73,24 @@ const open = computed(() => openCounts(props.plan.nonFood).length);
 <template>
   <div>
     <h1 data-test="sheet-title">{{ title }}</h1>
-    <SheetTabs v-model="tab" :tabs="[...tabs]" label="Support" />
-    <TierStrip
-      v-if="isOfTier && build.tiers.length > 1"
-      :build="build"
-      :tier-id="tier.id"
-      :may-add="false"
-    />
-    <component :is="panels[tab]" :build="build" :plan="plan" />
-    <p v-if="open > 0 && tab !== 'count'" class="soft">
-      <button type="button" class="key small quiet" @click="tab = 'count'">
-        {{ open }} {{ open === 1 ? 'count is' : 'counts are' }} open
-      </button>
-    </p>
-    <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
-    <p class="soft">
-      An estimate for food on a table, not structural engineering of record. What may stand in food,
-      and who may put a heavy cake where, your local code and the house decide.
-    </p>
+    <SheetTabs v-model="tab" :tabs="tabs" label="Support">
+      <TierStrip
+        v-if="isOfTier && build.tiers.length > 1"
+        :build="build"
+        :tier-id="tier.id"
+        :may-add="false"
+      />
+      <component :is="panels[tab]" :build="build" :plan="plan" />
+      <p v-if="open > 0 && tab !== 'count'" class="soft">
+        <button type="button" class="key small quiet" @click="tab = 'count'">
+          {{ open }} {{ open === 1 ? 'count is' : 'counts are' }} open
+        </button>
+      </p>
+      <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
+      <p class="soft">
+        An estimate for food on a table, not structural engineering of record. What may stand in
+        food, and who may put a heavy cake where, your local code and the house decide.
+      </p>
+    </SheetTabs>
   </div>
 </template>

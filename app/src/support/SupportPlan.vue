@@ -55,10 +55,13 @@ const reach = computed(() => {
   return Math.max(60, ...far);
 });
 const pxPerMm = computed(
-  () => Math.min((width.value || 500) - 60, (height.value || 600) - 150) / (2 * reach.value),
+  () =>
+    Math.min((width.value || 500) - 60, (height.value || 600) - (height.value < 260 ? 40 : 150)) /
+    (2 * reach.value),
 );
 const X = (mm: number): number => (width.value || 500) / 2 + mm * pxPerMm.value;
-const Y = (mm: number): number => (height.value || 600) / 2 + 8 - mm * pxPerMm.value;
+const Y = (mm: number): number =>
+  (height.value || 600) / 2 + (height.value < 260 ? 0 : 8) - mm * pxPerMm.value;
 const rim = (outline: Outline, at: Point): string =>
   polygon(coarse(outline))
     .map((p) => `${X(p.x + at.x).toFixed(1)},${Y(p.y + at.y).toFixed(1)}`)
@@ -160,7 +163,7 @@ function nudge(event: KeyboardEvent, i: number): void {
       role="group"
       :aria-label="title"
     >
-      <text x="20" y="34" font-size="16.5">{{ title }}</text>
+      <text class="when-tall" x="20" y="34" font-size="16.5">{{ title }}</text>
       <polygon v-if="boardRim" :points="boardRim" class="board" />
       <polygon
         v-for="(points, i) in rims"
@@ -214,7 +217,13 @@ function nudge(event: KeyboardEvent, i: number): void {
         <circle class="reach" :cx="disc.x" :cy="disc.y" :r="fullPx + 6" />
         <circle class="full" :cx="disc.x" :cy="disc.y" :r="fullPx" />
         <circle class="used" :cx="disc.x" :cy="disc.y" :r="disc.r" />
-        <text :x="disc.x" :y="disc.y + fullPx + 14" text-anchor="middle" font-size="13.5">
+        <text
+          class="when-tall"
+          :x="disc.x"
+          :y="disc.y + fullPx + 14"
+          text-anchor="middle"
+          font-size="13.5"
+        >
           {{ disc.restText }}
         </text>
         <text class="number" :x="disc.x" :y="disc.y + 4.5" text-anchor="middle" font-size="13.5">
@@ -225,10 +234,10 @@ function nudge(event: KeyboardEvent, i: number): void {
         </title>
       </g>
       <g v-if="discs.length > 0" class="legend">
-        <text x="20" :y="height - 44" font-size="13.5">
+        <text class="when-tall" x="20" :y="height - 44" font-size="13.5">
           Disc: what each carries at worst, a full ring is all it may. Figure: at rest.
         </text>
-        <text x="20" :y="height - 24" font-size="13.5">
+        <text class="when-tall" x="20" :y="height - 24" font-size="13.5">
           ✛ where the weight above acts. Drag a dowel, or arrow keys.
         </text>
       </g>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiArrowCollapse, mdiArrowExpand } from '@mdi/js';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
@@ -10,6 +11,7 @@ import BrandMark from '../parts/BrandMark.vue';
 import BuildHeader from '../parts/BuildHeader.vue';
 import { buildKeys } from '../parts/build-keys.ts';
 import FailedPlan from '../parts/FailedPlan.vue';
+import IconPath from '../parts/IconPath.vue';
 import StageRail from '../parts/StageRail.vue';
 import { stageOf } from '../parts/part-edits.ts';
 import { isStage, type SheetStage } from '../parts/stages.ts';
@@ -113,6 +115,9 @@ watch(
 );
 
 const go = (to: SheetStage): void => void router.push(`/build/${props.id}/${to}`);
+/** On a phone the drawing is a strip over the sheet, or stands in place of it. */
+const isDrawn = ref(false);
+watch(stage, () => (isDrawn.value = false));
 const toBench = (): void => void router.push(`/build/${props.id}/bench`);
 const toPrint = (): void => void router.push(`/build/${props.id}/print`);
 function select(id: string): void {
@@ -140,7 +145,7 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
 </script>
 
 <template>
-  <div v-if="store.build && store.cake" class="build">
+  <div v-if="store.build && store.cake" class="build" :class="{ drawn: isDrawn }">
     <BuildHeader
       :build="store.build"
       @history="dialog = 'history'"
@@ -192,6 +197,16 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
           :loads="stage === 'support'"
           @select="select"
         />
+        <button
+          type="button"
+          class="key small fold"
+          data-test="fold"
+          :aria-expanded="isDrawn"
+          @click="isDrawn = !isDrawn"
+        >
+          <IconPath :path="isDrawn ? mdiArrowCollapse : mdiArrowExpand" />
+          {{ isDrawn ? 'Back to the sheet' : 'Larger' }}
+        </button>
         <div
           v-if="viewed && (viewed !== 'carve' || carved)"
           class="views"
@@ -296,10 +311,75 @@ main {
     border-top: 1.5px solid var(--ink);
   }
 }
-/* a phone: the name above, what can be done below, nothing beyond the edge */
-@media (max-width: 599px) {
+.fold {
+  display: none;
+}
+/* a phone: the cake as a strip that opens, the sheet below it, figures and stages under the thumb */
+@media (max-width: 599px), (max-height: 499px) {
   .build {
-    grid-template-rows: auto minmax(0, 1fr) auto;
+    grid-template:
+      'head' 50px
+      'draw' minmax(150px, 24dvh)
+      'sheet' minmax(0, 1fr)
+      'tally' auto
+      'rail' auto / minmax(0, 1fr);
+  }
+  .build.drawn {
+    grid-template-rows: 50px minmax(0, 1fr) 0 auto auto;
+  }
+  .build > :deep(header) {
+    grid-area: head;
+  }
+  main {
+    display: contents;
+  }
+  .draw {
+    grid-area: draw;
+    min-height: 0;
+    container: drawing / size;
+  }
+  .sheet {
+    grid-area: sheet;
+    padding: 12px 16px 20px;
+  }
+  .drawn .sheet {
+    display: none;
+  }
+  .build > :deep(.tally) {
+    grid-area: tally;
+  }
+  .build :deep(.rail) {
+    grid-area: rail;
+    background: var(--oat);
+  }
+  .fold {
+    display: inline-flex;
+    position: absolute;
+    right: 8px;
+    bottom: 6px;
+    background: var(--oat);
+  }
+  .views {
+    top: 6px;
+    right: 8px;
+  }
+}
+@media (max-height: 499px) {
+  .build {
+    grid-template:
+      'head head' 48px
+      'draw sheet' minmax(0, 1fr)
+      'rail tally' auto / minmax(0, 2fr) minmax(0, 3fr);
+  }
+  .build.drawn {
+    grid-template:
+      'head head' 48px
+      'draw draw' minmax(0, 1fr)
+      'rail tally' auto / minmax(0, 2fr) minmax(0, 3fr);
+  }
+  .sheet {
+    border-top: 0;
+    border-left: 1.5px solid var(--ink);
   }
 }
 </style>

@@ -50,27 +50,28 @@ const builds = computed(() => new Set(hand.records.map(({ buildId }) => buildId)
         Note at the bench what you weighed, measured and timed: here stands what comes of it, and
         plans follow. Until then they rest on usual figures.
       </p>
-      <SheetTabs v-model="turn" :tabs="turns" label="Turns of what is learnt" />
-      <PracticePanel v-if="turn === 'practice'" />
-      <div v-else-if="known.length > 0" class="records">
-        <div>
-          <KindsChart v-model="chosen" />
-          <p class="kinds">
-            <button
-              v-for="kind in known"
-              :key="kind"
-              type="button"
-              class="key small"
-              :class="{ solid: kind === chosen }"
-              :aria-pressed="kind === chosen"
-              @click="chosen = kind"
-            >
-              {{ handRows[kind].title }}{{ hand.off.includes(kind) ? ', off' : '' }}
-            </button>
-          </p>
+      <SheetTabs v-model="turn" :tabs="turns" label="Turns of what is learnt">
+        <PracticePanel v-if="turn === 'practice'" />
+        <div v-else-if="known.length > 0" class="records">
+          <div>
+            <KindsChart v-model="chosen" />
+            <p class="kinds">
+              <button
+                v-for="kind in known"
+                :key="kind"
+                type="button"
+                class="key small"
+                :class="{ solid: kind === chosen }"
+                :aria-pressed="kind === chosen"
+                @click="chosen = kind"
+              >
+                {{ handRows[kind].title }}{{ hand.off.includes(kind) ? ', off' : '' }}
+              </button>
+            </p>
+          </div>
+          <KindRecords v-if="chosen" :key="chosen" :kind="chosen" />
         </div>
-        <KindRecords v-if="chosen" :key="chosen" :kind="chosen" />
-      </div>
+      </SheetTabs>
     </main>
   </div>
 </template>

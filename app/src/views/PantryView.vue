@@ -16,6 +16,7 @@ import QuantityField from '../figures/QuantityField.vue';
 import { columns, freshRow, kitchenColumns, tableTitles } from '../pantry/columns.ts';
 import RowDialog from '../pantry/RowDialog.vue';
 import HintOnce from '../help/HintOnce.vue';
+import SheetTabs from '../parts/SheetTabs.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
@@ -87,6 +88,14 @@ const cell = (row: Row, key: string): string => {
   if (column && typeof value === 'number') return units.text(value, column.kind);
   return typeof value === 'string' ? value : (column?.none ?? '–');
 };
+const tabs = [
+  ...pantryTables.map((id) => ({ id, text: tableTitles[id] })),
+  { id: 'kitchen' as const, text: 'Kitchen' },
+];
+function open(to: PantryTable | 'kitchen'): void {
+  table.value = to;
+  search.value = '';
+}
 const add = (): void => {
   const row = freshRow(openTable.value, rows.value[0], pantry.pantry);
   if (row) editing.value = { row, isNew: true };
@@ -121,169 +130,150 @@ const setKitchen = (key: string, value: number | null): void => {
   <div class="pantry">
     <TopBar here="pantry" />
     <main>
-      <div class="tabs" role="tablist">
-        <button
-          v-for="name in pantryTables"
-          :key="name"
-          type="button"
-          role="tab"
-          :aria-selected="table === name"
-          :class="{ on: table === name }"
-          @click="
-            table = name;
-            search = '';
-          "
-        >
-          {{ tableTitles[name] }}
-        </button>
-        <button
-          type="button"
-          role="tab"
-          :aria-selected="table === 'kitchen'"
-          :class="{ on: table === 'kitchen' }"
-          @click="table = 'kitchen'"
-        >
-          Kitchen
-        </button>
-      </div>
-
-      <section v-if="table === 'kitchen'">
-        <h1>Mixer, knife and what stays behind</h1>
-        <p class="lead">Trade custom and estimates, until you have measured your own.</p>
-        <p class="sentence">
-          A cup of flour or sugar is
-          <ChoiceField
-            :model-value="pantry.pantry.kitchen.measuring"
-            label="How a cup is filled"
-            :options="measuringChoices"
-            @update:model-value="
-              (measuring) => pantry.saveKitchen({ ...pantry.pantry.kitchen, measuring })
-            "
-          />: books differ by a quarter, and each has its own weights.
-        </p>
-        <div class="kitchen">
-          <div v-for="column in kitchenColumns" :key="column.key">
-            <span>{{ column.label }}</span>
-            <QuantityField
-              :model-value="
-                (pantry.pantry.kitchen as unknown as Record<string, number>)[column.key] ?? 0
+      <SheetTabs
+        :model-value="table"
+        :tabs="tabs"
+        label="Tables of the pantry"
+        @update:model-value="open"
+      >
+        <section v-if="table === 'kitchen'">
+          <h1>Mixer, knife and what stays behind</h1>
+          <p class="lead">Trade custom and estimates, until you have measured your own.</p>
+          <p class="sentence">
+            A cup of flour or sugar is
+            <ChoiceField
+              :model-value="pantry.pantry.kitchen.measuring"
+              label="How a cup is filled"
+              :options="measuringChoices"
+              @update:model-value="
+                (measuring) => pantry.saveKitchen({ ...pantry.pantry.kitchen, measuring })
               "
-              :of="{ ...column.range, kind: column.kind }"
-              :label="column.label"
-              @update:model-value="(n) => setKitchen(column.key, n)"
-            />
+            />: books differ by a quarter, and each has its own weights.
+          </p>
+          <div class="kitchen">
+            <div v-for="column in kitchenColumns" :key="column.key">
+              <span>{{ column.label }}</span>
+              <QuantityField
+                :model-value="
+                  (pantry.pantry.kitchen as unknown as Record<string, number>)[column.key] ?? 0
+                "
+                :of="{ ...column.range, kind: column.kind }"
+                :label="column.label"
+                @update:model-value="(n) => setKitchen(column.key, n)"
+              />
+            </div>
           </div>
-        </div>
-      </section>
-      <section v-else>
-        <HintOnce v-if="table === 'spreads' || table === 'sponges'" id="pantry" />
-        <div class="top">
-          <h1 v-if="table === 'stock'">
-            {{ rows.length === 0 ? 'Nothing is put away yet' : `${rows.length} put away` }}
-          </h1>
-          <h1 v-else>{{ rows.length }} {{ tableTitles[table].toLowerCase() }}</h1>
-          <input
-            v-model="search"
-            type="search"
-            :placeholder="
-              table === 'stock'
-                ? 'Find what is put away'
-                : `Find among the ${tableTitles[table].toLowerCase()}`
-            "
-            aria-label="Find in this table"
-          />
-          <button
-            v-if="table === 'recipes' || table === 'foods'"
-            type="button"
-            class="key"
-            data-test="import"
-            @click="importing = true"
+        </section>
+        <section v-else>
+          <HintOnce v-if="table === 'spreads' || table === 'sponges'" id="pantry" />
+          <div class="top">
+            <h1 v-if="table === 'stock'">
+              {{ rows.length === 0 ? 'Nothing is put away yet' : `${rows.length} put away` }}
+            </h1>
+            <h1 v-else>{{ rows.length }} {{ tableTitles[table].toLowerCase() }}</h1>
+            <input
+              v-model="search"
+              type="search"
+              :placeholder="
+                table === 'stock'
+                  ? 'Find what is put away'
+                  : `Find among the ${tableTitles[table].toLowerCase()}`
+              "
+              aria-label="Find in this table"
+            />
+            <button
+              v-if="table === 'recipes' || table === 'foods'"
+              type="button"
+              class="key"
+              data-test="import"
+              @click="importing = true"
+            >
+              {{ table === 'recipes' ? 'Paste or read a recipe' : 'Read or save a table' }}
+            </button>
+            <button
+              v-if="hasMeasured"
+              type="button"
+              class="key"
+              :aria-pressed="showsMeasured"
+              data-test="more-figures"
+              @click="showsMeasured = !showsMeasured"
+            >
+              {{ showsMeasured ? 'Fewer figures' : 'More figures' }}
+            </button>
+            <button type="button" class="key" data-test="add-row" @click="add">Add one</button>
+          </div>
+          <p v-if="table === 'stock'" class="lead">
+            Layers baked before and frozen, bowls made ahead. A cake takes them on its sheets Bake
+            (Tins) and Coat (Shared out); what it takes at the bench is counted off here.
+          </p>
+          <v-data-table
+            v-if="rows.length > 0"
+            class="table"
+            density="compact"
+            :headers="headers"
+            :items="rows"
+            :search="search"
+            :custom-filter="find"
+            filter-mode="some"
+            :filter-keys="['name']"
+            item-value="id"
+            :items-per-page="50"
+            :hide-default-footer="rows.length <= 25"
           >
-            {{ table === 'recipes' ? 'Paste or read a recipe' : 'Read or save a table' }}
-          </button>
-          <button
-            v-if="hasMeasured"
-            type="button"
-            class="key"
-            :aria-pressed="showsMeasured"
-            data-test="more-figures"
-            @click="showsMeasured = !showsMeasured"
-          >
-            {{ showsMeasured ? 'Fewer figures' : 'More figures' }}
-          </button>
-          <button type="button" class="key" data-test="add-row" @click="add">Add one</button>
-        </div>
-        <p v-if="table === 'stock'" class="lead">
-          Layers baked before and frozen, bowls made ahead. A cake takes them on its sheets Bake
-          (Tins) and Coat (Shared out); what it takes at the bench is counted off here.
-        </p>
-        <v-data-table
-          v-if="rows.length > 0"
-          class="table"
-          density="compact"
-          :headers="headers"
-          :items="rows"
-          :search="search"
-          :custom-filter="find"
-          filter-mode="some"
-          :filter-keys="['name']"
-          item-value="id"
-          :items-per-page="50"
-          :hide-default-footer="rows.length <= 25"
-        >
-          <template #item="{ item }">
-            <tr>
-              <td
-                v-for="header in headers"
-                :key="header.key"
-                :class="{ end: header.align === 'end' }"
-              >
-                <template v-if="header.key === 'actions'">
-                  <button
-                    type="button"
-                    class="key small"
-                    :aria-label="`Change ${item.name}`"
-                    @click="editing = { row: item, isNew: false }"
-                  >
-                    Change
-                  </button>
-                  <button
-                    v-if="item.source === 'own' && pantry.isBuiltIn(table, item.id)"
-                    type="button"
-                    class="key small quiet"
-                    :aria-label="`Starting values for ${item.name}`"
-                    @click="pantry.resetRow(table, item.id)"
-                  >
-                    Starting values
-                  </button>
-                  <button
-                    v-else-if="!pantry.isBuiltIn(table, item.id)"
-                    type="button"
-                    class="key small quiet"
-                    :aria-label="`Remove ${item.name}`"
-                    @click="pantry.removeRow(table, item.id)"
-                  >
-                    Remove
-                  </button>
-                </template>
-                <b v-else-if="header.key === 'name'">{{ item.name }}</b>
-                <QuantityField
-                  v-else-if="inTable(header.key)"
-                  :model-value="
-                    (item as unknown as Record<string, number | null>)[header.key] ?? null
-                  "
-                  :of="{ ...inTable(header.key)!.range, kind: inTable(header.key)!.kind }"
-                  :label="`${header.title}: ${item.name}`"
-                  :nullable="inTable(header.key)!.nullable ?? false"
-                  auto="–"
-                  @update:model-value="(n) => setCell(item, header.key, n)"
-                />
-                <template v-else>{{ cell(item, header.key) }}</template>
-              </td>
-            </tr>
-          </template>
-        </v-data-table>
-      </section>
+            <template #item="{ item }">
+              <tr>
+                <td
+                  v-for="header in headers"
+                  :key="header.key"
+                  :class="{ end: header.align === 'end' }"
+                >
+                  <template v-if="header.key === 'actions'">
+                    <button
+                      type="button"
+                      class="key small"
+                      :aria-label="`Change ${item.name}`"
+                      @click="editing = { row: item, isNew: false }"
+                    >
+                      Change
+                    </button>
+                    <button
+                      v-if="item.source === 'own' && pantry.isBuiltIn(table, item.id)"
+                      type="button"
+                      class="key small quiet"
+                      :aria-label="`Starting values for ${item.name}`"
+                      @click="pantry.resetRow(table, item.id)"
+                    >
+                      Starting values
+                    </button>
+                    <button
+                      v-else-if="!pantry.isBuiltIn(table, item.id)"
+                      type="button"
+                      class="key small quiet"
+                      :aria-label="`Remove ${item.name}`"
+                      @click="pantry.removeRow(table, item.id)"
+                    >
+                      Remove
+                    </button>
+                  </template>
+                  <b v-else-if="header.key === 'name'">{{ item.name }}</b>
+                  <QuantityField
+                    v-else-if="inTable(header.key)"
+                    :model-value="
+                      (item as unknown as Record<string, number | null>)[header.key] ?? null
+                    "
+                    :of="{ ...inTable(header.key)!.range, kind: inTable(header.key)!.kind }"
+                    :label="`${header.title}: ${item.name}`"
+                    :nullable="inTable(header.key)!.nullable ?? false"
+                    auto="–"
+                    @update:model-value="(n) => setCell(item, header.key, n)"
+                  />
+                  <template v-else>{{ cell(item, header.key) }}</template>
+                </td>
+              </tr>
+            </template>
+          </v-data-table>
+        </section>
+      </SheetTabs>
     </main>
     <RowDialog
       v-if="editing && table !== 'kitchen'"
@@ -312,24 +302,10 @@ main {
   overflow: auto;
   padding: 18px 28px;
 }
-.tabs {
-  display: flex;
-  gap: 22px;
-  border-bottom: 1.5px solid var(--line);
-  margin-bottom: 18px;
-}
-.tabs button {
-  font: 600 var(--size-lead) var(--heading);
-  color: var(--soft);
-  padding: 8px 0;
-}
-.tabs .on {
-  color: var(--ink);
-  border-bottom: 3px solid var(--accent);
-}
 .top {
   display: flex;
-  gap: 18px;
+  flex-wrap: wrap;
+  gap: 8px 18px;
   align-items: center;
   margin-bottom: 10px;
 }
@@ -344,6 +320,18 @@ main {
   border-bottom: 1.5px solid var(--soft);
   padding: 5px 2px;
   width: 260px;
+  min-width: 0;
+}
+@media (max-width: 599px) {
+  main {
+    padding: 8px 16px;
+  }
+  .top h1 {
+    flex: 0 0 100%;
+  }
+  .top input {
+    flex: 1;
+  }
 }
 .table {
   background: transparent;

@@ -38,7 +38,7 @@ const print = (): void => window.print();
 </script>
 
 <template>
-  <div v-if="store.build && store.plan" class="paper">
+  <main v-if="store.build && store.plan" class="paper">
     <p class="no-print bar">
       <router-link class="key" :to="`/build/${id}/stack`">Back</router-link>
       <button type="button" class="key solid" data-test="print-now" @click="print">
@@ -118,7 +118,7 @@ const print = (): void => window.print();
     </section>
     <p v-if="!store.plan.steps.ok">{{ store.plan.steps.problem }}</p>
     <footer>Times and keeping are usual guidance; your local food code and licence decide.</footer>
-  </div>
+  </main>
   <FailedPlan v-else-if="store.planFault" :fault="store.planFault" :build-id="id" />
   <main v-else-if="store.missing" class="paper">
     <h1>This cake is not on the shelf</h1>

@@ -26,6 +26,8 @@ import { useUnits } from '../figures/units.ts';
 import { useShelf } from '../stores/shelf.ts';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { useAnswer } from '../workers/useAnswer.ts';
+import { onPhone } from '../parts/phone.ts';
+import { useMediaQuery } from '@vueuse/core';
 
 /** What to buy for one or several cakes, and when. */
 const pantry = usePantry();
@@ -33,6 +35,8 @@ const { carvedOf, carvedTiers: tiersCarved } = useCarvedOf();
 const units = useUnits();
 const hand = useHand();
 const shelf = useShelf();
+/** The cakes stand over the list there, and fold. */
+const phone = useMediaQuery(onPhone);
 const today = format(new Date(), 'yyyy-MM-dd');
 const chosen = ref<string[] | null>(null);
 const leadDays = ref(2);
@@ -139,14 +143,19 @@ const pairedText = (row: ShoppingRow): string =>
   row.paired
     .map(({ pieces, name, from, to }) => `${pieces} ${name} left from ${from} go into ${to}`)
     .join('; ');
-const headers = [
+/** In the shop, on a phone, what is bought and when comes first. */
+const headers = computed(() => [
   { title: 'ingredient', key: 'name' },
-  { title: 'needed', key: 'needG', align: 'end' as const },
-  { title: 'stock', key: 'stockG', align: 'end' as const },
+  ...(phone.value
+    ? []
+    : [
+        { title: 'needed', key: 'needG', align: 'end' as const },
+        { title: 'stock', key: 'stockG', align: 'end' as const },
+      ]),
   { title: 'buy', key: 'buyG', align: 'end' as const },
   { title: 'when', key: 'from' },
   { title: 'cost', key: 'cost', align: 'end' as const },
-];
+]);
 const title = computed(() => {
   if (wanted.value.length === 0) return 'No cake is chosen';
   if (trouble.value) return 'Shopping';
@@ -185,8 +194,10 @@ function save(): void {
       </button>
     </TopBar>
     <main>
-      <aside>
-        <h2>Cakes</h2>
+      <component :is="phone ? 'details' : 'aside'" class="cakes">
+        <component :is="phone ? 'summary' : 'h2'">{{
+          phone ? `${wanted.length} of ${entries.length} cakes` : 'Cakes'
+        }}</component>
         <label v-for="entry in entries" :key="entry.id" class="cake">
           <input type="checkbox" :checked="wanted.includes(entry.id)" @change="toggle(entry.id)" />
           <span
@@ -214,7 +225,7 @@ function save(): void {
           />
           days before it is served.
         </p>
-      </aside>
+      </component>
       <section>
         <h1 data-test="shopping-title" :class="{ old: !current }">{{ title }}</h1>
         <CarvingNote :tiers="carvedTiers" />
@@ -260,8 +271,10 @@ function save(): void {
                     spareText(item)
                   }}</small>
                 </td>
-                <td class="end">{{ mass(item.needG) }}</td>
-                <td class="end">{{ item.stockG > 0 ? mass(item.stockG) : '' }}</td>
+                <template v-if="!phone">
+                  <td class="end">{{ mass(item.needG) }}</td>
+                  <td class="end">{{ item.stockG > 0 ? mass(item.stockG) : '' }}</td>
+                </template>
                 <td class="end">{{ packsText(item) }}</td>
                 <td>{{ whenText(item) }}</td>
                 <td class="end">{{ money(item.cost) }}</td>
@@ -307,7 +320,7 @@ main {
   display: grid;
   grid-template-columns: 250px 1fr;
 }
-aside {
+.cakes {
   border-right: 2px solid var(--ink);
   padding: 18px 16px;
   overflow: auto;
@@ -326,6 +339,18 @@ small {
   display: block;
   color: var(--soft);
   font-weight: 400;
+}
+.cakes > summary {
+  min-height: 44px;
+  display: list-item;
+  align-content: center;
+  font: 600 var(--size-lead) var(--heading);
+}
+@media (max-width: 599px) {
+  section,
+  .cakes {
+    padding: 8px 16px;
+  }
 }
 .find {
   font: inherit;
@@ -364,10 +389,14 @@ td {
 }
 @media (max-width: 900px) {
   main {
-    grid-template-columns: 1fr;
+    display: block;
     overflow: auto;
   }
-  aside {
+  section,
+  .cakes {
+    overflow: visible;
+  }
+  .cakes {
     border-right: 0;
     border-bottom: 2px solid var(--ink);
   }

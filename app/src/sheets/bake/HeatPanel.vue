@@ -148,14 +148,15 @@ const layout = computed<Partial<Layout>>(() => {
           >; a wrapped layer is frozen after <b>{{ minutes(answer.freezeLayerMin) }}</b></template
         >.
       </p>
-      <SheetTabs v-model="shown" :tabs="tabs" label="Stretch of the curve" />
-      <ChartPane
-        v-if="stretch"
-        :data="data"
-        :layout="layout"
-        :height="280"
-        :label="`Temperatures, ${tabs.find((t) => t.id === shown)!.text.toLowerCase()}`"
-      />
+      <SheetTabs v-model="shown" :tabs="tabs" label="Stretch of the curve">
+        <ChartPane
+          v-if="stretch"
+          :data="data"
+          :layout="layout"
+          :height="280"
+          :label="`Temperatures, ${tabs.find((t) => t.id === shown)!.text.toLowerCase()}`"
+        />
+      </SheetTabs>
       <p class="lead">
         All of it is estimate: conduction through a body of this size, the bake calibrated by
         {{ recipe?.bake ? `the time of ${recipe.name} in its own tin` : 'an ordinary sponge' }}.

@@ -251,6 +251,25 @@ footer button:focus-visible {
     min-height: 92px;
   }
 }
+@media (max-height: 499px) {
+  footer {
+    grid-column: auto;
+    grid-template: minmax(0, 1fr) auto auto / 56px minmax(0, 1fr);
+  }
+  .timers {
+    grid-column: 1 / -1;
+    flex-direction: column;
+    overflow: auto;
+    border-bottom: 1px solid var(--foot-line);
+  }
+  footer > button {
+    min-height: 64px;
+  }
+  .next {
+    grid-column: 1 / -1;
+    min-height: 92px;
+  }
+}
 @media (max-width: 500px) {
   footer {
     grid-template-columns: 56px minmax(0, 1fr) minmax(0, 1.2fr);

@@ -325,4 +325,19 @@ h1 {
     columns: 1;
   }
 }
+@media (max-height: 499px) {
+  h1 {
+    font-size: var(--size-head);
+  }
+  .lead {
+    font-size: var(--size-lead);
+    margin-top: 4px;
+  }
+  .amounts {
+    margin-top: 8px;
+  }
+  .big {
+    font-size: var(--size-big);
+  }
+}
 </style>

@@ -134,6 +134,7 @@ header {
   border-color: var(--accent);
 }
 .sub {
+  flex: 0 1 auto;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -151,9 +152,16 @@ header {
   color: var(--stop);
   font-weight: 700;
 }
+header > :not(.grow, .sub, .title) {
+  flex: none;
+}
 @media (max-width: 1000px) {
   .sub {
     display: none;
+  }
+  header :deep(.mark) {
+    font-size: 0;
+    gap: 0;
   }
 }
 @media (max-width: 599px), (max-height: 499px) {

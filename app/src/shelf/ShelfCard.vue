@@ -256,6 +256,21 @@ p {
   color: var(--soft);
   line-height: 0;
 }
+/* under a finger they have a line of their own, and are seen */
+@media (pointer: coarse) {
+  h2 {
+    padding-right: 0;
+  }
+  .actions {
+    position: static;
+    opacity: 1;
+    margin-left: -12px;
+  }
+  .actions button {
+    display: grid;
+    place-items: center;
+  }
+}
 .actions button:hover {
   color: var(--ink);
   background: var(--oat);

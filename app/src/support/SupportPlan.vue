@@ -56,12 +56,12 @@ const reach = computed(() => {
 });
 const pxPerMm = computed(
   () =>
-    Math.min((width.value || 500) - 60, (height.value || 600) - (height.value < 260 ? 40 : 150)) /
+    Math.min((width.value || 500) - 60, (height.value || 600) - (height.value < 330 ? 40 : 150)) /
     (2 * reach.value),
 );
 const X = (mm: number): number => (width.value || 500) / 2 + mm * pxPerMm.value;
 const Y = (mm: number): number =>
-  (height.value || 600) / 2 + (height.value < 260 ? 0 : 8) - mm * pxPerMm.value;
+  (height.value || 600) / 2 + (height.value < 330 ? 0 : 8) - mm * pxPerMm.value;
 const rim = (outline: Outline, at: Point): string =>
   polygon(coarse(outline))
     .map((p) => `${X(p.x + at.x).toFixed(1)},${Y(p.y + at.y).toFixed(1)}`)

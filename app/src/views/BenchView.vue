@@ -295,6 +295,31 @@ h1 {
     display: none;
   }
 }
+/* a phone on its side: the step, and beside it what ends it */
+@media (max-height: 499px) {
+  .bench {
+    grid-template: 44px minmax(0, 1fr) / minmax(0, 1fr) minmax(240px, 34%);
+    font-size: var(--size-lead);
+  }
+  .bench > :deep(footer) {
+    grid-area: 1 / 2 / 3 / 3;
+  }
+  aside {
+    border-right: 0;
+    border-bottom: 2px solid var(--ink);
+  }
+  .out {
+    padding: 0 18px;
+    line-height: 44px;
+  }
+  .ahead,
+  .tower {
+    display: none;
+  }
+  .step {
+    padding: 8px 18px;
+  }
+}
 @media (max-width: 500px) {
   .bench {
     grid-template-rows: 150px minmax(0, 1fr) auto;

@@ -288,6 +288,8 @@ main {
   gap: 6px;
 }
 .sheet {
+  /* what stands for itself in it scrolls with it */
+  position: relative;
   background: var(--milk);
   padding: 20px 26px 26px;
   overflow: auto;

@@ -330,7 +330,7 @@ main {
     flex: 0 0 100%;
   }
   .top input {
-    flex: 1;
+    flex: 1 0 140px;
   }
 }
 .table {

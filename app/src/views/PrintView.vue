@@ -137,6 +137,7 @@ const print = (): void => window.print();
 }
 .bar {
   display: flex;
+  flex-wrap: wrap;
   gap: 10px;
   margin-bottom: 18px;
 }
@@ -174,6 +175,16 @@ footer {
   margin-top: 12px;
   color: var(--soft);
   font-size: var(--size-fine);
+}
+/* on a small screen it is looked at, not yet on paper */
+@media screen and (max-width: 699px) {
+  .paper {
+    padding: 12px;
+    overflow-x: auto;
+  }
+  header {
+    grid-template-columns: 1fr;
+  }
 }
 @media print {
   .paper {

@@ -92,7 +92,7 @@ test('a frosting of one’s own comes with its recipe, pasted where it is named'
 test('a hint is said once, where it serves, and again when it is asked for', async ({ page }) => {
   await openDemo(page, 'Meridian');
   await expect(page.getByTestId('hint')).toContainText('how it came about');
-  await page.getByRole('button', { name: 'Close the hint' }).click();
+  await page.getByRole('button', { name: 'Put this hint away' }).click();
   await expect(page.getByTestId('hint')).toHaveCount(0);
   await page.goto('/build/meridian/day');
   await expect(page.getByTestId('hint')).toContainText('backward from serving');

@@ -22,7 +22,8 @@ watch(() => props.id, show);
     density="compact"
     variant="text"
     closable
-    close-label="Close the hint"
+    close-label="Put this hint away"
+    role="note"
     data-test="hint"
     @click:close="open = false"
     >{{ hints[id] }}</v-alert

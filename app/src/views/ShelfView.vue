@@ -96,8 +96,8 @@ async function exportOne(id: string): Promise<void> {
   const file = await shelf.exportText(id);
   if (file) download(file.name, file.text);
 }
-/** A file beyond any cake with its pictures is not even read. */
-const mostBytes = 60_000_000;
+/** A file beyond any cake, or any with its pictures, is not even read. */
+const mostBytes = (name: string): number => (/\.zip$/i.test(name) ? 60_000_000 : 20_000_000);
 async function exportWithPictures(id: string): Promise<void> {
   const file = await shelf.exportArchive(id);
   if (file) downloadBytes(file.name, file.bytes, 'application/zip');
@@ -107,7 +107,7 @@ async function take(event: Event): Promise<void> {
   const file = input.files?.[0];
   input.value = '';
   if (!file) return;
-  if (file.size > mostBytes) {
+  if (file.size > mostBytes(file.name)) {
     refused.value = {
       name: file.name,
       problems: [

@@ -48,7 +48,8 @@ export function unpack(bytes: Uint8Array, limits: UnpackLimits): Unpacked {
   const files = new Map<string, Uint8Array>();
   let seen = 0;
   let inAll = 0;
-  let open: string | null = null;
+  /** What is being unpacked. */
+  const now: { open: string | null } = { open: null };
   let wrong: string | null = null;
   const reader = new Unzip((file) => {
     seen += 1;
@@ -61,7 +62,7 @@ export function unpack(bytes: Uint8Array, limits: UnpackLimits): Unpacked {
           ? `The archive holds more than ${limits.most} files.`
           : null;
     if (wrong || name.endsWith('/')) return;
-    open = name;
+    now.open = name;
     const pieces: Uint8Array[] = [];
     let size = 0;
     file.ondata = (error, chunk, final) => {
@@ -76,7 +77,7 @@ export function unpack(bytes: Uint8Array, limits: UnpackLimits): Unpacked {
       pieces.push(chunk);
       if (final) {
         files.set(name, joined(pieces, size));
-        open = null;
+        now.open = null;
       }
     };
     file.start();
@@ -89,7 +90,7 @@ export function unpack(bytes: Uint8Array, limits: UnpackLimits): Unpacked {
     return problem(wrong ?? 'The archive cannot be unpacked: part of it is missing or changed.');
   }
   if (wrong) return problem(wrong);
-  if (open !== null) return problem(`The archive ends inside “${open}”.`);
+  if (now.open !== null) return problem(`The archive ends inside “${now.open}”.`);
   if (seen !== announced)
     return problem(
       `The archive says it holds ${announced} ${announced === 1 ? 'file' : 'files'}, and ${seen} are in it.`,

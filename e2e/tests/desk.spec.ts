@@ -207,3 +207,46 @@ test('on a phone all of the header is within reach, and what is wanted seldom is
   await page.getByText('Print', { exact: true }).click();
   await expect(page).toHaveURL(/print/);
 });
+
+test('focus is where a dialog was opened from, however it closes', async ({ page }) => {
+  await openDemo(page);
+  const history = page.getByRole('button', { name: 'History' });
+  await history.press('Enter');
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(history).toBeFocused();
+  const height = page.getByTestId('tally-height');
+  await height.press('Enter');
+  await page.getByRole('dialog').getByRole('button', { name: 'Close' }).press('Enter');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await expect(height).toBeFocused();
+  // the place and its turn are in the address, and stay through a reload
+  await page.goto('/build/meridian/finish?turn=piping');
+  await expect(page.getByTestId('tab-piping')).toHaveAttribute('aria-selected', 'true');
+  await page.getByTestId('tab-toppings').click();
+  await expect(page).toHaveURL(/turn=toppings/);
+  await page.reload();
+  await expect(page.getByTestId('tab-toppings')).toHaveAttribute('aria-selected', 'true');
+});
+
+test('on a phone the drawing folds, the figures are one line, and the open stage is in sight', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openDemo(page, 'Meridian', 'day');
+  const stage = page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('button', { name: /Day/ });
+  await expect(stage).toBeInViewport({ ratio: 1 });
+  await expect(page.getByTestId('tally-mass')).toBeHidden();
+  await page.getByTestId('tally-line').click();
+  await expect(page.getByTestId('tally-mass')).toBeVisible();
+  const chart = page.getByTestId('day-chart');
+  const strip = (await chart.boundingBox())!.height;
+  await page.getByTestId('fold').click();
+  await expect(page.getByTestId('sheet-title')).toBeHidden();
+  expect((await chart.boundingBox())!.height).toBeGreaterThan(2 * strip);
+  await page.getByTestId('fold').click();
+  await expect(page.getByTestId('sheet-title')).toBeVisible();
+});

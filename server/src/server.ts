@@ -66,6 +66,8 @@ export async function buildServer({
     root: folder,
     wildcard: true,
     cacheControl: false,
+    // made by the build beside each file
+    preCompressed: true,
     setHeaders(reply, path) {
       // built files carry their hash in their name; everything else may change
       reply.header(
@@ -73,7 +75,7 @@ export async function buildServer({
         path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
       );
       // the solids' worker runs WebAssembly; no page may
-      if (/\/assets\/carve\.worker-[^/]*\.js$/.test(path))
+      if (/\/assets\/carve\.worker-[^/]*\.js(\.br|\.gz)?$/.test(path))
         reply.header('content-security-policy', policyText(workerPolicy));
     },
   });

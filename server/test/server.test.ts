@@ -3,14 +3,22 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { FastifyInstance } from 'fastify';
+import { brotliCompressSync, brotliDecompressSync, gunzipSync, gzipSync } from 'node:zlib';
 import { buildServer } from '../src/server.ts';
 
+const pageOf = (name: string): string =>
+  name.endsWith('html') ? '<!doctype html><title>app</title>' : 'self.onmessage = null';
 let app: FastifyInstance;
 beforeAll(async () => {
   const root = mkdtempSync(join(tmpdir(), 'pyrgotect-dist-'));
   mkdirSync(join(root, 'assets'));
-  writeFileSync(join(root, 'index.html'), '<!doctype html><title>app</title>');
   writeFileSync(join(root, 'assets', 'main-abc.js'), 'export {}');
+  // as the build leaves them
+  for (const name of ['index.html', 'assets/carve.worker-abc.js']) {
+    writeFileSync(join(root, name), pageOf(name));
+    writeFileSync(join(root, `${name}.br`), brotliCompressSync(pageOf(name)));
+    writeFileSync(join(root, `${name}.gz`), gzipSync(pageOf(name)));
+  }
   app = await buildServer({ root, demo: true });
 });
 afterAll(() => app.close());
@@ -38,6 +46,33 @@ describe('the server', () => {
     expect(asset.headers['cache-control']).toContain('immutable');
     const page = await app.inject({ url: '/', headers: html });
     expect(page.headers['cache-control']).toBe('no-cache');
+  });
+  it('sends what is compressed to who can read it, with the same headers', async () => {
+    const unpack = { br: brotliDecompressSync, gzip: gunzipSync };
+    for (const encoding of ['br', 'gzip'] as const)
+      for (const url of ['/', '/build/meridian/stack']) {
+        const answer = await app.inject({ url, headers: { ...html, 'accept-encoding': encoding } });
+        expect(answer.headers['content-encoding']).toBe(encoding);
+        expect(answer.headers['content-type']).toContain('text/html');
+        expect(answer.headers.vary).toContain('accept-encoding');
+        expect(answer.headers['cache-control']).toBe('no-cache');
+        expect(unpack[encoding](answer.rawPayload).toString()).toContain('<title>app</title>');
+      }
+    const worker = await app.inject({
+      url: '/assets/carve.worker-abc.js',
+      headers: { 'accept-encoding': 'br' },
+    });
+    expect(worker.headers['content-type']).toContain('javascript');
+    expect(worker.headers['cache-control']).toContain('immutable');
+    expect(worker.headers['content-security-policy']).toContain('wasm-unsafe-eval');
+    const plain = await app.inject({ url: '/', headers: html });
+    expect(plain.headers['content-encoding']).toBeUndefined();
+    // what the build did not compress is sent as it is
+    const small = await app.inject({
+      url: '/assets/main-abc.js',
+      headers: { 'accept-encoding': 'br' },
+    });
+    expect(small.body).toBe('export {}');
   });
   it('says how it was started, and 404 for what it has not', async () => {
     expect((await app.inject('/api/start')).json()).toEqual({ demo: true });

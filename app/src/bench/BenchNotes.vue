@@ -7,6 +7,7 @@ import { useUnits } from '../figures/units.ts';
 import NotePhoto from './NotePhoto.vue';
 import { elapsedMin, rangeOf } from './noting.ts';
 import type { BenchHand } from './useBench.ts';
+import DialogBox from '../parts/DialogBox.vue';
 
 /** What really happened at a step, in two touches: figures as planned or typed, words, a photo. */
 const props = defineProps<{ step: Step; steps: Step[]; build: Build; bench: BenchHand }>();
@@ -74,7 +75,7 @@ const notes = computed(() =>
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="660" @update:model-value="emit('close')">
+  <DialogBox max-width="660" @update:model-value="emit('close')">
     <v-card class="notes" data-test="notes">
       <h1>What happened</h1>
       <p class="soft">{{ step.title }}</p>
@@ -146,7 +147,7 @@ const notes = computed(() =>
         </ul>
       </template>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

@@ -2,6 +2,7 @@
 import type { Step } from '@pyrgotect/core';
 import { onMounted, useTemplateRef } from 'vue';
 import { useSettings } from '../stores/settings.ts';
+import DialogBox from '../parts/DialogBox.vue';
 
 defineProps<{ steps: Step[]; done: Set<string>; index: number }>();
 const settings = useSettings();
@@ -11,7 +12,7 @@ onMounted(() => list.value?.querySelector('.on')?.scrollIntoView({ block: 'cente
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="640" @update:model-value="emit('close')">
+  <DialogBox max-width="640" @update:model-value="emit('close')">
     <v-card class="steps">
       <h1>All {{ steps.length }} steps</h1>
       <ol ref="list">
@@ -35,7 +36,7 @@ onMounted(() => list.value?.querySelector('.on')?.scrollIntoView({ block: 'cente
       </ol>
       <p><button type="button" class="key" @click="emit('close')">Close</button></p>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

@@ -3,6 +3,7 @@ import { ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useDevices } from '../stores/devices.ts';
 import { useUnits } from '../figures/units.ts';
+import DialogBox from '../parts/DialogBox.vue';
 
 /** The stand-ins for scale and thermometer: what stands on one, what the other hangs in. */
 const emit = defineEmits<{ close: [] }>();
@@ -16,7 +17,7 @@ const steps = [-50, -10, 1, 10, 50];
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="620" @update:model-value="emit('close')">
+  <DialogBox max-width="620" @update:model-value="emit('close')">
     <v-card class="devices" data-test="devices">
       <h1>Scale and thermometer</h1>
       <p class="soft">
@@ -104,7 +105,7 @@ const steps = [-50, -10, 1, 10, 50];
         <button type="button" class="key" @click="emit('close')">Close</button>
       </p>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

@@ -18,6 +18,7 @@ import { useUnits } from '../figures/units.ts';
 import WordField from '../figures/WordField.vue';
 import { useBuild } from '../stores/build.ts';
 import { suggestHex } from './suggest.ts';
+import DialogBox from '../parts/DialogBox.vue';
 
 /** How one colour of this cake looks, what it is called, and what a test spot asked of gel. */
 const props = defineProps<{ name: string }>();
@@ -55,7 +56,7 @@ const setSpot = (g: number | null): void =>
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="420" @update:model-value="emit('close')">
+  <DialogBox max-width="420" @update:model-value="emit('close')">
     <v-card class="colour" data-test="colour">
       <h2>
         <WordField
@@ -99,7 +100,7 @@ const setSpot = (g: number | null): void =>
       </p>
       <p><button type="button" class="key solid" @click="emit('close')">Done</button></p>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

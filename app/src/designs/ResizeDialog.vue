@@ -9,6 +9,7 @@ import { database } from '../storage/database.ts';
 import { useHand } from '../stores/hand.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useShelf } from '../stores/shelf.ts';
+import DialogBox from '../parts/DialogBox.vue';
 
 /** A cake of the shelf, with its look, for another number of guests: a new cake beside it. */
 const props = defineProps<{ buildId: string }>();
@@ -60,7 +61,7 @@ async function lay(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="720" @update:model-value="emit('close')">
+  <DialogBox max-width="720" @update:model-value="emit('close')">
     <v-card v-if="build" class="resize" data-test="resize">
       <h1>{{ build.name }} for another number</h1>
       <p class="sentence">
@@ -103,7 +104,7 @@ async function lay(): Promise<void> {
         <v-btn variant="outlined" @click="emit('close')">Leave it</v-btn>
       </p>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useBuild } from '../stores/build.ts';
 import { useUnits } from './units.ts';
 import { useWorking } from './working.ts';
+import DialogBox from '../parts/DialogBox.vue';
 
 const store = useBuild();
 const units = useUnits();
@@ -20,7 +21,7 @@ const range = (input: Input): string =>
 </script>
 
 <template>
-  <v-dialog :model-value="figure !== null" max-width="620" @update:model-value="close">
+  <DialogBox :model-value="figure !== null" max-width="620" @update:model-value="close">
     <v-card v-if="figure" class="working" data-test="working">
       <header>
         <div>
@@ -59,7 +60,7 @@ const range = (input: Input): string =>
       </table>
       <button v-if="trail.length > 1" type="button" class="key small" @click="back">Back</button>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

@@ -12,6 +12,7 @@ import { plain } from '../storage/builds.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { askSolver } from '../workers/useAnswer.ts';
 import PasteRecipe from './PasteRecipe.vue';
+import DialogBox from '../parts/DialogBox.vue';
 
 /** Recipes pasted or read from a table, ingredients read from and saved as a table. */
 defineProps<{ table: 'recipes' | 'foods' }>();
@@ -66,7 +67,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="860" @update:model-value="emit('close')">
+  <DialogBox max-width="860" @update:model-value="emit('close')">
     <v-card class="import" data-test="import-dialog">
       <PasteRecipe v-if="table === 'recipes'" @close="emit('close')" />
       <template v-else>
@@ -133,7 +134,7 @@ async function save(): Promise<void> {
         </p>
       </template>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

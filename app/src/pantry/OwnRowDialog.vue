@@ -16,6 +16,7 @@ import ChoiceField from '../figures/ChoiceField.vue';
 import { plain } from '../storage/builds.ts';
 import PasteRecipe from './PasteRecipe.vue';
 import { usePantry } from '../stores/pantry.ts';
+import DialogBox from '../parts/DialogBox.vue';
 
 /** A filling, frosting or sponge of one's own, from where it is chosen: named, and like one that is known. */
 const props = defineProps<{ kind: 'filling' | 'frosting' | 'sponge' }>();
@@ -76,11 +77,7 @@ async function keepPasted(id: string): Promise<void> {
 </script>
 
 <template>
-  <v-dialog
-    :model-value="true"
-    :max-width="pasted === null ? 520 : 980"
-    @update:model-value="emit('close')"
-  >
+  <DialogBox :max-width="pasted === null ? 520 : 980" @update:model-value="emit('close')">
     <v-card v-if="pasted !== null" class="own" data-test="own-recipe">
       <PasteRecipe
         :as="{ name: pasted, becomes: { kind: isSponge ? 'sponge' : 'spread', likeId } }"
@@ -125,7 +122,7 @@ async function keepPasted(id: string): Promise<void> {
         <v-btn color="primary" data-test="own-save" @click="save">Keep it</v-btn>
       </div>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

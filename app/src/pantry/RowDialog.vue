@@ -37,6 +37,7 @@ import RecipeFields from './RecipeFields.vue';
 import StockFields from './StockFields.vue';
 import DrawnWall from './DrawnWall.vue';
 import TinWall from './TinWall.vue';
+import DialogBox from '../parts/DialogBox.vue';
 
 type Row = RowOf<PantryTable>;
 const props = defineProps<{ table: PantryTable; row: Row; isNew: boolean }>();
@@ -113,7 +114,7 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="700" @update:model-value="emit('close')">
+  <DialogBox max-width="700" @update:model-value="emit('close')">
     <v-card class="row" data-test="row-dialog">
       <h1>{{ isNew ? `A new ${rowNouns[table]}` : row.name }}</h1>
       <p v-if="!isNew" class="soft">
@@ -273,7 +274,7 @@ async function save(): Promise<void> {
         <button type="button" class="key" @click="emit('close')">Leave it</button>
       </p>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped src="./line.css" />

@@ -7,6 +7,7 @@ import { useSettings } from '../stores/settings.ts';
 import { useUnits } from '../figures/units.ts';
 import { labelOf, walkable } from './part-edits.ts';
 import { sheetStages, stageTitles, type SheetStage } from './stages.ts';
+import DialogBox from './DialogBox.vue';
 
 const props = defineProps<{ plan: CakePlan }>();
 const emit = defineEmits<{
@@ -70,7 +71,7 @@ const move = (by: number): void => {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="520" @update:model-value="emit('close')">
+  <DialogBox max-width="520" @update:model-value="emit('close')">
     <v-card class="finder">
       <input
         v-model="text"
@@ -92,7 +93,7 @@ const move = (by: number): void => {
         <li v-if="found.length === 0" class="soft none">Nothing by that name in this build.</li>
       </ul>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

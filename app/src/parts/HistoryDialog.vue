@@ -8,6 +8,7 @@ import type { Revision } from '../storage/database.ts';
 import { useBuild } from '../stores/build.ts';
 import { useCarvings } from '../stores/carvings.ts';
 import { usePantry } from '../stores/pantry.ts';
+import DialogBox from './DialogBox.vue';
 
 const props = defineProps<{ buildId: string }>();
 const emit = defineEmits<{ close: [] }>();
@@ -38,7 +39,7 @@ function restore(): void {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="760" @update:model-value="emit('close')">
+  <DialogBox max-width="760" @update:model-value="emit('close')">
     <v-card class="history">
       <h2>Earlier versions</h2>
       <p class="soft">
@@ -69,7 +70,7 @@ function restore(): void {
         <button type="button" class="key" @click="emit('close')">Close</button>
       </p>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

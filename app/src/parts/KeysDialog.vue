@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { keyList } from './build-keys.ts';
+import DialogBox from './DialogBox.vue';
 
 const emit = defineEmits<{ close: [] }>();
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="560" @update:model-value="emit('close')">
+  <DialogBox max-width="560" @update:model-value="emit('close')">
     <v-card class="keys">
       <h2>Keys</h2>
       <dl>
@@ -16,7 +17,7 @@ const emit = defineEmits<{ close: [] }>();
       </dl>
       <button type="button" class="key" @click="emit('close')">Close</button>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

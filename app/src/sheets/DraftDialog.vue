@@ -4,6 +4,7 @@ import DesignCards from '../designs/DesignCards.vue';
 import { useDesigns } from '../designs/useDesigns.ts';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { useBuild } from '../stores/build.ts';
+import DialogBox from '../parts/DialogBox.vue';
 
 /** Whole cakes for the brief of this one, to take in its place. */
 const props = defineProps<{ build: Build }>();
@@ -27,7 +28,7 @@ function take(design: Design): void {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="1240" @update:model-value="emit('close')">
+  <DialogBox max-width="1240" @update:model-value="emit('close')">
     <v-card class="draft" data-test="proposals">
       <header>
         <h1 v-if="answer?.ok">
@@ -55,7 +56,7 @@ function take(design: Design): void {
         <DesignCards :designs="answer.designs" :old="!current" @take="take" />
       </template>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

@@ -3,6 +3,7 @@ import { limits, type Outline } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { pathOutline } from './svg-path.ts';
+import DialogBox from '../parts/DialogBox.vue';
 
 /** Reads an outline from an SVG file or a pasted path; nothing changes until it is taken. */
 const props = defineProps<{ wide: number }>();
@@ -34,7 +35,7 @@ function take(): void {
 </script>
 
 <template>
-  <v-dialog :model-value="true" max-width="640" @update:model-value="emit('close')">
+  <DialogBox max-width="640" @update:model-value="emit('close')">
     <v-card class="path" data-test="path-dialog">
       <h1>A shape of its own</h1>
       <p class="lead">
@@ -67,7 +68,7 @@ function take(): void {
         </button>
       </div>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

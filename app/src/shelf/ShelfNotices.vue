@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { FileProblem } from '@pyrgotect/core';
+import DialogBox from '../parts/DialogBox.vue';
 
 /** What the shelf has to say: a cake that was taken off, a file that was not taken in. */
 defineProps<{
@@ -23,7 +24,7 @@ const emit = defineEmits<{ bringBack: []; forget: []; close: [] }>();
       </button>
     </template>
   </v-snackbar>
-  <v-dialog :model-value="refused !== null" max-width="640" @update:model-value="emit('close')">
+  <DialogBox :model-value="refused !== null" max-width="640" @update:model-value="emit('close')">
     <v-card v-if="refused" class="refused" data-test="refused">
       <h2>{{ refused.name }} was not taken in</h2>
       <p>Nothing on the shelf or in the pantry has changed.</p>
@@ -35,7 +36,7 @@ const emit = defineEmits<{ bringBack: []; forget: []; close: [] }>();
       </ul>
       <p><button type="button" class="key" @click="emit('close')">Close</button></p>
     </v-card>
-  </v-dialog>
+  </DialogBox>
 </template>
 
 <style scoped>

@@ -287,6 +287,7 @@ test('a cake that is done goes into the log and stays there', async ({ page }) =
   await expect(page.getByTestId('next')).toHaveText('All done: into the log');
   await page.getByTestId('next').click();
   await expect(page.getByTestId('next')).toHaveText('Take it up again');
+  await kept(page);
   await page.goto('/build/equinox/day');
   await page.getByTestId('tab-log').click();
   await expect(page.getByTestId('finished')).toContainText('stays as it was planned');

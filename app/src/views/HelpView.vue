@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
+import { hints } from '../help/hints.ts';
 import TermPicture from '../help/TermPicture.vue';
 import { termList } from '../help/terms.ts';
 import { keyList } from '../parts/build-keys.ts';
@@ -10,6 +11,7 @@ import { useShelf } from '../stores/shelf.ts';
 /** What the words mean, what the keys do, and the walk round once more. */
 const shelf = useShelf();
 const settings = useSettings();
+const hintCount = Object.keys(hints).length;
 onMounted(() => void shelf.load());
 /** The cake that is walked round: the next to be made. */
 const first = computed(() => shelf.entries[0] ?? null);
@@ -38,7 +40,7 @@ const found = computed(() => {
       <section>
         <h2>Hints</h2>
         <p>
-          Five screens say once what they can do that they do not show.
+          {{ hintCount }} screens say once what they can do that they do not show.
           <v-btn
             variant="outlined"
             :disabled="settings.hintsSeen.length === 0"

@@ -6,6 +6,7 @@ import { notYetThere } from '../src/bench/progress.ts';
 import { fitTinToTier, labelOf, partName, stageOf, walkable } from '../src/parts/part-edits.ts';
 import SheetTabs from '../src/parts/SheetTabs.vue';
 import SettingsMenu from '../src/parts/SettingsMenu.vue';
+import { vuetify } from '../src/plugins/vuetify.ts';
 import { arcPath, fillOf } from '../src/section/tones.ts';
 import OutlineFields from '../src/sheets/OutlineFields.vue';
 import LevelDial from '../src/sheets/stack/LevelDial.vue';
@@ -21,22 +22,44 @@ describe('turns of a sheet', () => {
     { id: 'b', text: 'Second' },
     { id: 'c', text: 'Third' },
   ];
-  const mounted = (modelValue: string) =>
-    mount(SheetTabs, { props: { tabs, modelValue, label: 'Turns' }, attachTo: document.body });
-  it('are chosen by click and by the arrow keys, round and round', async () => {
-    const wrapper = mounted('c');
+  const mounted = async (modelValue: string) => {
+    const wrapper = mount(SheetTabs, {
+      props: { tabs, modelValue, label: 'Turns' },
+      slots: { default: 'What was chosen' },
+      global: { plugins: [vuetify] },
+      attachTo: document.body,
+    });
+    await flushPromises();
+    return wrapper;
+  };
+  it('are chosen by click, and told apart', async () => {
+    const wrapper = await mounted('c');
     const buttons = wrapper.findAll('[role="tab"]');
     expect(buttons.map((b) => b.attributes('aria-selected'))).toEqual(['false', 'false', 'true']);
     await buttons[0]!.trigger('click');
-    await buttons[2]!.trigger('keydown', { key: 'ArrowRight' });
-    await buttons[2]!.trigger('keydown', { key: 'ArrowLeft' });
-    expect(wrapper.emitted('update:modelValue')).toEqual([['a'], ['a'], ['b']]);
+    expect(wrapper.emitted('update:modelValue')).toEqual([['a']]);
     wrapper.unmount();
   });
-  it('leave one stop for the tab key', () => {
-    const wrapper = mounted('b');
+  it('leave one stop for the tab key', async () => {
+    const wrapper = await mounted('b');
     const stops = wrapper.findAll('[role="tab"]').map((b) => b.attributes('tabindex'));
     expect(stops).toEqual(['-1', '0', '-1']);
+    wrapper.unmount();
+  });
+  it('go on from one to the next by the arrow keys', async () => {
+    const wrapper = await mounted('a');
+    const buttons = wrapper.findAll('[role="tab"]');
+    (buttons[0]!.element as HTMLElement).focus();
+    await buttons[0]!.trigger('keydown', { key: 'ArrowRight' });
+    expect(document.activeElement).toBe(buttons[1]!.element);
+    wrapper.unmount();
+  });
+  it('name the panel of the one chosen by its tab', async () => {
+    const wrapper = await mounted('b');
+    const panel = wrapper.get('[role="tabpanel"]');
+    const chosen = wrapper.get('[aria-selected="true"]');
+    expect(panel.attributes('aria-labelledby')).toBe(chosen.attributes('id'));
+    expect(chosen.attributes('aria-controls')).toBe(panel.attributes('id'));
     wrapper.unmount();
   });
 });

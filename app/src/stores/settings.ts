@@ -62,12 +62,13 @@ export const useSettings = defineStore('settings', () => {
     devices.value = saved.devices;
     hintsSeen.value = saved.hintsSeen;
   }
-  async function save(): Promise<void> {
+  async function save(change: Partial<Saved> = {}): Promise<void> {
     const value: Saved = {
       system: { ...system.value },
       scheme: scheme.value,
       devices: devices.value,
       hintsSeen: [...hintsSeen.value],
+      ...change,
     };
     await database.settings.put({ key: 'settings', value });
     tell({ kind: 'settings' });
@@ -93,10 +94,10 @@ export const useSettings = defineStore('settings', () => {
     hintsSeen.value = [...hintsSeen.value, id];
     await save();
   }
-  /** All hints are shown once more. */
+  /** All hints are shown once more; the screen says so when that is kept. */
   async function forgetHints(): Promise<void> {
+    await save({ hintsSeen: [] });
     hintsSeen.value = [];
-    await save();
   }
   listen((word) => {
     if (word.kind === 'settings') void load();

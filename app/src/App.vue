@@ -9,12 +9,17 @@ import { useFault } from './stores/faults.ts';
 import { usePantry } from './stores/pantry.ts';
 import { useSettings } from './stores/settings.ts';
 import { useShelf } from './stores/shelf.ts';
+import { said } from './parts/announce.ts';
+import { contentId } from './parts/places.ts';
+import { tip } from './parts/tip.ts';
 import { useScheme } from './styles/scheme.ts';
 
 /** It knows the open cake, which the shelf does not load. */
 const FaultNotice = defineAsyncComponent(() => import('./parts/FaultNotice.vue'));
 const StorageMark = defineAsyncComponent(() => import('./parts/StorageMark.vue'));
 const UpdateNotice = defineAsyncComponent(() => import('./parts/UpdateNotice.vue'));
+const TipLayer = defineAsyncComponent(() => import('./parts/TipLayer.vue'));
+const toContent = (): void => document.getElementById(contentId)?.focus();
 const fault = useFault();
 const storage = useStorageState();
 const update = useUpdate();
@@ -46,6 +51,7 @@ onMounted(async () => {
 
 <template>
   <v-app :theme="scheme" class="app">
+    <a class="skip" :href="`#${contentId}`" @click.prevent="toContent">To the content</a>
     <HatchDefs />
     <p v-if="problem" class="trouble" role="alert">
       What this browser keeps cannot be read ({{ problem }}).
@@ -54,10 +60,26 @@ onMounted(async () => {
     <FaultNotice v-if="fault" />
     <StorageMark v-if="storage.kind !== 'kept'" />
     <UpdateNotice v-if="update" />
+    <TipLayer v-if="tip.at && tip.text" />
+    <div class="visually-hidden" aria-live="polite" data-test="said">{{ said.polite }}</div>
+    <div class="visually-hidden" aria-live="assertive">{{ said.urgent }}</div>
   </v-app>
 </template>
 
 <style scoped>
+.skip {
+  position: fixed;
+  left: 12px;
+  top: -60px;
+  z-index: 3000;
+  padding: 13px 16px;
+  background: var(--ink);
+  color: var(--milk);
+  border-radius: 0 0 4px 4px;
+}
+.skip:focus {
+  top: 0;
+}
 .trouble {
   margin: 0;
   padding: 10px 20px;

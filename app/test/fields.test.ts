@@ -4,9 +4,10 @@ import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { nextTick } from 'vue';
 import QuantityField from '../src/figures/QuantityField.vue';
-import { clock, servedText, timeLeft } from '../src/parts/when.ts';
+import { clock, servedText, timeLeft } from '../src/locale/when.ts';
 import { fitSection, scaleText, spread } from '../src/section/scale.ts';
 import { useSettings } from '../src/stores/settings.ts';
+import './with-library.ts';
 
 beforeEach(() => setActivePinia(createPinia()));
 

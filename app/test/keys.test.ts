@@ -1,7 +1,8 @@
 import { cutKinds, limits, newBuild } from '@pyrgotect/core';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { buildKeys, keyList, type KeyActions } from '../src/parts/build-keys.ts';
+import { buildKeys, type KeyActions } from '../src/parts/build-keys.ts';
+import { keysOf } from '../src/parts/keys.ts';
 import { choiceOf, chosenValue, cutFields } from '../src/sheets/carve/cut-fields.ts';
 import { mergesNothing, saveBuild } from '../src/storage/builds.ts';
 import { database } from '../src/storage/database.ts';
@@ -125,8 +126,32 @@ describe('keys of an open cake', () => {
     expect([on.go, on.toBench].some((one) => vi.mocked(one).mock.calls.length > 0)).toBe(false);
   });
   it('are listed, each with what it does', () => {
-    expect(keyList.length).toBeGreaterThan(9);
-    expect(new Set(keyList.map(([keys]) => keys)).size).toBe(keyList.length);
+    for (const lines of Object.values(keysOf))
+      expect(new Set(lines.map(([keys]) => keys)).size).toBe(lines.length);
+    // what the list of a cake names does something there
+    const on = actions();
+    const single = keysOf['in an open cake']
+      .map(([keys]) => keys)
+      .filter((keys) => keys.length === 1);
+    for (const key of single) press(key, on);
+    expect(vi.mocked(on.show).mock.calls).toEqual([['history'], ['find'], ['keys']]);
+    expect(on.toBench).toHaveBeenCalledOnce();
+    expect(on.toPrint).toHaveBeenCalledOnce();
+  });
+  it('do nothing alone once they are switched off, and come back', async () => {
+    const on = actions();
+    await useSettings().setSingleKeys(false);
+    useBuild().selected = 'tier-1/layer/1';
+    for (const key of ['b', '2', '+', '?', '/']) press(key, on);
+    expect([on.go, on.toBench, on.show].some((one) => vi.mocked(one).mock.calls.length > 0)).toBe(
+      false,
+    );
+    expect(heights()[1]).toBe(25);
+    press('Escape', on);
+    expect(useBuild().selected).toBeNull();
+    await useSettings().setSingleKeys(true);
+    press('b', on);
+    expect(on.toBench).toHaveBeenCalledOnce();
   });
 });
 

@@ -2,17 +2,19 @@ import { newBuild, newLayer, planBuild, startingPantry, type Outline } from '@py
 import { flushPromises, mount } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { VSelect } from 'vuetify/components/VSelect';
 import { notYetThere } from '../src/bench/progress.ts';
 import { fitTinToTier, labelOf, partName, stageOf, walkable } from '../src/parts/part-edits.ts';
+import QuantityField from '../src/figures/QuantityField.vue';
 import SheetTabs from '../src/parts/SheetTabs.vue';
 import SettingsMenu from '../src/parts/SettingsMenu.vue';
-import { vuetify } from '../src/plugins/vuetify.ts';
 import { arcPath, fillOf } from '../src/section/tones.ts';
 import OutlineFields from '../src/sheets/OutlineFields.vue';
 import LevelDial from '../src/sheets/stack/LevelDial.vue';
 import RimReadings from '../src/sheets/stack/RimReadings.vue';
 import { hourText } from '../src/sheets/stack/useLevel.ts';
 import { useSettings } from '../src/stores/settings.ts';
+import './with-library.ts';
 
 beforeEach(() => setActivePinia(createPinia()));
 
@@ -26,7 +28,6 @@ describe('turns of a sheet', () => {
     const wrapper = mount(SheetTabs, {
       props: { tabs, modelValue, label: 'Turns' },
       slots: { default: 'What was chosen' },
-      global: { plugins: [vuetify] },
       attachTo: document.body,
     });
     await flushPromises();
@@ -96,7 +97,10 @@ describe('rim readings', () => {
     expect(rim([]).findAll('input')).toHaveLength(4);
     const eight = rim([1, 2, 3, 4, 5, 6, 7, 8]);
     expect(eight.findAll('input')).toHaveLength(8);
-    expect(rim([]).text()).toContain('Layer 2 at 3 o’clock');
+    const labels = rim([])
+      .findAll('input')
+      .map((input) => input.attributes('aria-label'));
+    expect(labels).toContain('Layer 2 at 3 o’clock');
   });
   it('come as a whole rim, the ones not read yet empty, and none when all are taken out', async () => {
     const wrapper = rim([]);
@@ -120,7 +124,8 @@ describe('rim readings', () => {
 describe('an outline in words', () => {
   const change = async (from: Outline, kind: string): Promise<unknown> => {
     const wrapper = mount(OutlineFields, { props: { outline: from } });
-    await wrapper.find('select').setValue(kind);
+    wrapper.findComponent(VSelect).vm.$emit('update:modelValue', kind);
+    await flushPromises();
     return wrapper.emitted<[Outline]>('change')?.[0]?.[0];
   };
   const round: Outline = { kind: 'round', diameterMm: 240 };
@@ -135,7 +140,7 @@ describe('an outline in words', () => {
   });
   it('has a field for each of its measures', () => {
     const fields = (outline: Outline): number =>
-      mount(OutlineFields, { props: { outline } }).findAll('input').length;
+      mount(OutlineFields, { props: { outline } }).findAllComponents(QuantityField).length;
     expect(fields(round)).toBe(1);
     expect(fields({ kind: 'rectangle', widthMm: 300, depthMm: 200, cornerMm: 5 })).toBe(3);
     expect(fields({ kind: 'petal', diameterMm: 250, petals: 6 })).toBe(2);

@@ -13,3 +13,7 @@ globalThis.ResizeObserver ??= Observer as unknown as typeof ResizeObserver;
 globalThis.IntersectionObserver ??= Observer as unknown as typeof IntersectionObserver;
 if (typeof visualViewport === 'undefined' || visualViewport === null)
   Object.defineProperty(globalThis, 'visualViewport', { value: new EventTarget() });
+
+// as the interface tests: what depends on the region is tested by naming one
+if (typeof navigator !== 'undefined')
+  Object.defineProperty(navigator, 'language', { value: 'en-GB', configurable: true });

@@ -6,7 +6,6 @@ import { entryOf, mergesNothing, saveBuild } from '../src/storage/builds.ts';
 import { database, type ShelfEntry } from '../src/storage/database.ts';
 import { exampleIds } from '../src/storage/examples.ts';
 import { useShelf } from '../src/stores/shelf.ts';
-import { firstWeekday } from '../src/calendar/first-weekday.ts';
 
 beforeEach(async () => {
   setActivePinia(createPinia());
@@ -143,9 +142,4 @@ describe('the examples', () => {
     expect(await database.builds.get(ids[1]!)).toBeDefined();
     expect(shelf.entries).toHaveLength(ids.length + 1);
   }, 30_000);
-});
-
-it('a week begins as the language has it', () => {
-  expect(firstWeekday('de-DE')).toBe(1);
-  expect(firstWeekday('en-US')).toBe(0);
 });

@@ -53,6 +53,7 @@ export { hasOver, tooMany, type Crowd } from './fields/too-many.ts';
 export * from './document/merge-builds.ts';
 export * from './document/create.ts';
 export * from './document/edit.ts';
+export * from './document/advised.ts';
 export * from './document/deck-key.ts';
 export * from './document/leave-out.ts';
 export * from './document/migrations/migrate.ts';

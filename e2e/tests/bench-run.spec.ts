@@ -1,5 +1,14 @@
 import type { Page, WebSocketRoute } from '@playwright/test';
-import { devicesOn, expect, keptAtBench as kept, openDemo, saved, tally, test } from './support.ts';
+import {
+  choose,
+  devicesOn,
+  expect,
+  keptAtBench as kept,
+  openDemo,
+  saved,
+  tally,
+  test,
+} from './support.ts';
 
 const title = (page: Page) => page.getByTestId('step-title');
 /** Goes on at the bench until a step has some title. */
@@ -242,9 +251,7 @@ test('two cakes in one kitchen share the hands; a freezer chills sooner', async 
   const freezer = page.getByRole('textbox', { name: 'Height of the freezer’s shelves together' });
   await freezer.fill('60 cm');
   await freezer.press('Enter');
-  await page
-    .getByRole('combobox', { name: 'Where stacks and coats get firm' })
-    .selectOption('freezer');
+  await choose(page.getByRole('combobox', { name: 'Where stacks and coats get firm' }), 'freezer');
   await expect(page.getByTestId('result')).toBeVisible();
   await saved(page);
 });
@@ -258,7 +265,7 @@ test('the hand: corrections are switched, begun anew, and practice follows the s
   await expect(page.getByTestId('hand-title')).toContainText('by');
   await page.getByRole('button', { name: 'Smooth coats' }).click();
   await expect(page.getByTestId('kind')).toContainText('Equinox');
-  await page.getByTestId('switch').uncheck();
+  await page.getByTestId('switch').getByRole('checkbox').uncheck();
   await expect(page.getByTestId('kind')).toContainText('Plans do not follow it');
   await openDemo(page, 'Meridian', 'Coat');
   await expect(tally(page, 'frosting')).not.toHaveText(made);

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
-import { expect, openDemo, saved, tally, test } from './support.ts';
+import { choose, expect, openDemo, saved, tally, test } from './support.ts';
 import type { Page } from '@playwright/test';
 
 // the solids start with a program of half a megabyte, on a busy machine
 const slow = { timeout: 60_000 };
 const title = (page: Page) => page.getByTestId('sheet-title');
 const add = (page: Page, kind: string) =>
-  page.getByRole('combobox', { name: 'Add a cut' }).selectOption({ label: kind });
+  choose(page.getByRole('combobox', { name: 'Add a cut' }), kind);
 const type = async (page: Page, label: string, value: string): Promise<void> => {
   const field = page.getByRole('textbox', { name: label, exact: true });
   await field.fill(value);

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { expect, openDemo, saved, test } from './support.ts';
+import { choose, expect, openDemo, saved, test } from './support.ts';
 
 test('the days of the three-tier cake, planned backward within the hours', async ({
   page,
@@ -46,8 +46,8 @@ test('own tasks, own minutes, days off; what cannot be is said', async ({ page }
   await minutes.fill('3 h');
   await minutes.press('Enter');
   await expect(title).not.toHaveText(before);
-  await page.getByRole('combobox', { name: 'After which task' }).selectOption({ index: 2 });
-  await page.getByRole('combobox', { name: 'Before which task' }).selectOption({ index: 1 });
+  await choose(page.getByRole('combobox', { name: 'After which task' }), { index: 2 });
+  await choose(page.getByRole('combobox', { name: 'Before which task' }), { index: 1 });
   await expect(page.getByRole('alert')).toContainText('wait for each other in a loop');
   await page.getByTestId('own-task').getByRole('button', { name: 'take it out' }).click();
   await expect(page.getByRole('alert')).toHaveCount(0);

@@ -1,4 +1,4 @@
-import { dragUp, expect, handle, openDemo, saved, tally, test } from './support.ts';
+import { choose, dragUp, expect, handle, openDemo, saved, tally, test } from './support.ts';
 
 test('from a brief to a drawn build that serves everyone', async ({ page }) => {
   await page.goto('/');
@@ -8,7 +8,7 @@ test('from a brief to a drawn build that serves everyone', async ({ page }) => {
   const guests = page.getByRole('textbox', { name: 'Servings wanted' });
   await guests.fill('40');
   await guests.press('Enter');
-  await page.getByRole('combobox', { name: 'Look' }).selectOption('smooth');
+  await choose(page.getByRole('combobox', { name: 'Look' }), 'smooth');
   await page.getByLabel('Date and time of serving').fill('2027-06-12T16:00');
   await page.getByLabel('Date and time of serving').blur();
   await page.getByTestId('draft').click();

@@ -75,13 +75,13 @@ export const smallTargets = (page: Page): Promise<string[]> =>
     )) {
       if (element.closest('svg, .visually-hidden, [aria-hidden="true"]')) continue;
       // a box that is ticked is hit with its words
-      const target = element.matches('input') ? (element.closest('label') ?? element) : element;
+      const target = element.closest('label, .v-selection-control, .v-field') ?? element;
       const box = target.getBoundingClientRect();
       const { visibility, opacity } = getComputedStyle(element);
       if (box.width < 2 || box.height < 2 || visibility === 'hidden' || opacity === '0') continue;
       if (box.height < least || box.width < least)
         found.push(
-          `${target.tagName} ${target.className} “${target.innerText.slice(0, 20)}” ${Math.round(box.width)} × ${Math.round(box.height)}`,
+          `${target.tagName} ${target.className} “${(target as HTMLElement).innerText.slice(0, 20)}” ${Math.round(box.width)} × ${Math.round(box.height)}`,
         );
     }
     return found;

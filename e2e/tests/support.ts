@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 
 /**
  * Every test watches the page: a request to another host, an error on the console or a breach of
@@ -59,6 +59,44 @@ export const saved = async (page: Page): Promise<void> => {
 /** At the bench: what was ticked is kept, and counted off in the pantry. */
 export const keptAtBench = (page: Page): Promise<void> =>
   expect(page.getByTestId('bench')).toHaveAttribute('data-state', 'saved');
+
+/** The line of a menu that a choice is made from: by its words, by what it stands for, or by its place. */
+function lineOf(list: Locator, which: string | { index: number }): Locator {
+  const lines = list.getByRole('option');
+  if (typeof which !== 'string') return lines.nth(which.index);
+  const named = list.page().getByText(which, { exact: true });
+  return lines.filter({ has: named }).or(list.locator(`[data-value=${JSON.stringify(which)}]`));
+}
+
+/** Chooses in a field of a sentence, as a hand does: opens it, looks for the line and presses it. */
+export async function choose(field: Locator, which: string | { index: number }): Promise<void> {
+  // what is pressed is the field, its input lies under the words
+  await field.locator('xpath=ancestor::*[contains(@class, "v-field")][1]').click();
+  const list = field.page().getByRole('listbox');
+  await expect(list).toBeVisible();
+  const line = lineOf(list, which);
+  // a long list holds only what is seen of it, and opens at the line that is chosen
+  const scroll = (by: number): Promise<void> =>
+    list.evaluate(async (el, px) => {
+      const inside = [el, ...el.querySelectorAll('*')];
+      for (const each of inside)
+        if (px === 0) each.scrollTop = 0;
+        else each.scrollTop += px;
+      await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
+    }, by);
+  if ((await line.count()) === 0) await scroll(0);
+  for (let i = 0; i < 60 && (await line.count()) === 0; i++) await scroll(150);
+  await line.first().click();
+  await expect(list).toBeHidden();
+}
+
+/** The same in the field of that name. */
+export const chooseAt = (page: Page, name: string, which: string): Promise<void> =>
+  choose(page.getByRole('combobox', { name, exact: true }), which);
+
+/** What a choice stands at: the value, not its words. */
+export const chosen = (field: Locator): Locator =>
+  field.locator('xpath=ancestor::*[@data-value][1]');
 
 /** Turns on scale and thermometer, which nobody sees before. */
 export async function devicesOn(page: Page): Promise<void> {

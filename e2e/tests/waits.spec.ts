@@ -1,4 +1,4 @@
-import { expect, openDemo, saved, test } from './support.ts';
+import { choose, chosen, expect, openDemo, saved, test } from './support.ts';
 
 test('where a caramel cools is chosen, and days and bench leave the time', async ({ page }) => {
   await openDemo(page, 'Jubilee', 'Coat');
@@ -6,8 +6,8 @@ test('where a caramel cools is chosen, and days and bench leave the time', async
   await page.getByRole('button', { name: 'Soft caramel' }).click();
   const place = page.getByRole('combobox', { name: 'Where it cools' });
   await expect(page.getByTestId('cooling')).toContainText('28 °C');
-  await expect(place).toHaveValue('bowl');
-  await place.selectOption('cold water');
+  await expect(chosen(place)).toHaveAttribute('data-value', 'bowl');
+  await choose(place, 'cold water');
   await saved(page);
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByTestId('all-steps').click();
@@ -35,7 +35,8 @@ test('while something waits the bench offers what holds nothing up, and goes the
   // read and pressed in one go: the plan of the days may come in between and order them anew
   const title = await first.evaluate((button: HTMLElement) => {
     button.click();
-    return button.firstChild!.textContent!.trim();
+    const words = button.querySelector('.v-btn__content')!.childNodes;
+    return [...words].map(({ textContent }) => textContent!.trim()).find(Boolean)!;
   });
   expect(title.length).toBeGreaterThan(5);
   await expect(page.getByTestId('step-title')).toHaveText(title);

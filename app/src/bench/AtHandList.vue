@@ -26,15 +26,14 @@ const rows = computed(() =>
     <p><b>First all of this, weighed out.</b> Once it has begun, nothing of it waits.</p>
     <TickList :rows="rows" :ticked="ticked" @tick="(key) => bench.tick([key])" />
     <p class="keys">
-      <button
-        type="button"
-        class="key solid"
+      <KeyButton
+        variant="flat"
         data-test="all-at-hand"
         @click="bench.tick(rows.map(({ key }) => key).filter((key) => !ticked.includes(key)))"
       >
         All at hand
-      </button>
-      <button type="button" class="key" @click="bench.tick([goOnKey(step)])">Go on without</button>
+      </KeyButton>
+      <KeyButton @click="bench.tick([goOnKey(step)])">Go on without</KeyButton>
     </p>
   </section>
 </template>

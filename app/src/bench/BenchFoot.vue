@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type Step } from '@pyrgotect/core';
 import { computed } from 'vue';
-import { clock } from '../parts/when.ts';
+import { clock } from '../locale/when.ts';
 import { useUnits } from '../figures/units.ts';
 import type { MayNotify } from './useAlarms.ts';
 import type { BenchHand } from './useBench.ts';
@@ -66,8 +66,8 @@ const notesHere = computed(
       >
         <v-menu v-if="bench.timers.value.length > mostShown" location="top">
           <template #activator="{ props: opens }">
-            <v-btn variant="outlined" size="small" data-test="more-timers" v-bind="opens"
-              >{{ bench.timers.value.length - mostShown }} more</v-btn
+            <KeyButton size="small" data-test="more-timers" v-bind="opens"
+              >{{ bench.timers.value.length - mostShown }} more</KeyButton
             >
           </template>
           <v-list>
@@ -77,24 +77,24 @@ const notesHere = computed(
               :title="`${clock(timer.left)} ${timer.label}`"
             >
               <template #append>
-                <v-btn
+                <KeyButton
                   variant="text"
                   size="small"
                   :aria-label="`Stop ${timer.label}`"
                   @click="bench.stopTimer(timer.id)"
-                  >stop</v-btn
+                  >stop</KeyButton
                 >
               </template>
             </v-list-item>
           </v-list>
         </v-menu>
-        <v-btn
+        <KeyButton
           v-if="mayNotify === 'default'"
           variant="text"
           size="small"
           data-test="ask-notify"
           @click="emit('askToNotify')"
-          >Tell me when I look elsewhere</v-btn
+          >Tell me when I look elsewhere</KeyButton
         >
       </div>
       <div v-if="bench.timers.value.length === 0" class="none">

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { recordablesOf, type Build, type Recordable, type Step } from '@pyrgotect/core';
-import { format, parseISO } from 'date-fns';
-import { computed, reactive, ref, useTemplateRef } from 'vue';
+import { parseISO } from 'date-fns';
+import { dayAndHour } from '../locale/when.ts';
+import { computed, reactive, ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useUnits } from '../figures/units.ts';
 import NotePhoto from './NotePhoto.vue';
 import { elapsedMin, rangeOf } from './noting.ts';
 import type { BenchHand } from './useBench.ts';
 import DialogBox from '../parts/DialogBox.vue';
+import FileKey from '../parts/FileKey.vue';
 
 /** What really happened at a step, in two touches: figures as planned or typed, words, a photo. */
 const props = defineProps<{ step: Step; steps: Step[]; build: Build; bench: BenchHand }>();
@@ -18,7 +20,6 @@ const records = computed(() => recordablesOf(props.step));
 const values = reactive<Record<string, number | null>>({});
 const words = ref('');
 const problem = ref('');
-const camera = useTemplateRef<HTMLInputElement>('camera');
 
 const clockMin = computed(() => elapsedMin(props.build, new Date()));
 /** What is offered at one touch: what was planned, or what the clock says. */
@@ -48,9 +49,7 @@ function add(): void {
   if (filled.length === 0) props.bench.addNote(props.step, null, null, words.value.trim());
   emit('close');
 }
-async function photo(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0];
-  if (!file) return;
+async function photo(file: File): Promise<void> {
   problem.value = '';
   try {
     await props.bench.addPhoto(props.step, file);
@@ -90,41 +89,34 @@ const notes = computed(() =>
           wide
           @update:model-value="(n) => (values[record.label] = n)"
         />
-        <button
-          v-if="offered(record)"
-          type="button"
-          class="key"
-          @click="take(record, offered(record)!.value)"
-        >
+        <KeyButton v-if="offered(record)" @click="take(record, offered(record)!.value)">
           {{ offered(record)!.text }}
-        </button>
+        </KeyButton>
       </div>
-      <label class="words"
-        >in words
-        <input
-          v-model="words"
-          type="text"
-          maxlength="2000"
-          placeholder="what you would like to know next time"
-          @keydown.enter="add"
-      /></label>
+      <v-text-field
+        v-model="words"
+        class="words"
+        label="in words"
+        variant="underlined"
+        density="compact"
+        hide-details
+        maxlength="2000"
+        placeholder="what you would like to know next time"
+        persistent-placeholder
+        @keydown.enter="add"
+      />
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <p class="row">
-        <button type="button" class="key solid" data-test="add-note" @click="add">Note it</button>
-        <button type="button" class="key" data-test="add-photo" @click="camera?.click()">
-          A photo
-        </button>
-        <input
-          ref="camera"
-          class="visually-hidden"
-          type="file"
+        <KeyButton variant="flat" data-test="add-note" @click="add">Note it</KeyButton>
+        <FileKey
           accept="image/*"
-          capture="environment"
-          tabindex="-1"
-          aria-label="A photo of this step"
-          @change="photo"
-        />
-        <button type="button" class="key" @click="emit('close')">Close</button>
+          camera
+          label="A photo of this step"
+          data-test="add-photo"
+          @take="photo"
+          >A photo</FileKey
+        >
+        <KeyButton @click="emit('close')">Close</KeyButton>
       </p>
       <template v-if="notes.length > 0">
         <h2>Noted so far</h2>
@@ -133,16 +125,15 @@ const notes = computed(() =>
             <NotePhoto v-if="note.kind === 'photo'" :id="note.id" :title="note.title" />
             <span>
               <b v-if="note.shown">{{ note.shown }}</b> {{ note.text }}
-              <small>{{ note.title }}, {{ format(parseISO(note.at), 'd MMM HH:mm') }}</small>
+              <small>{{ note.title }}, {{ dayAndHour(parseISO(note.at), 'plain') }}</small>
             </span>
-            <button
-              type="button"
-              class="key small"
+            <KeyButton
+              size="small"
               :aria-label="`Take out the note on ${note.title}`"
               @click="bench.removeNote(note.id)"
             >
               take out
-            </button>
+            </KeyButton>
           </li>
         </ul>
       </template>
@@ -171,17 +162,7 @@ const notes = computed(() =>
   justify-self: end;
 }
 .words {
-  display: grid;
-  color: var(--soft);
   margin-top: 12px;
-}
-.words input {
-  font: inherit;
-  color: var(--ink);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 2px solid var(--accent);
-  padding: 9px 8px;
 }
 .problem {
   color: var(--stop);

@@ -23,18 +23,17 @@ onMounted(() => list.value?.querySelector('.on')?.scrollIntoView({ block: 'cente
               >{{ settings.words(step.title) }} <small>{{ step.chapter }}</small></span
             >
           </button>
-          <button
+          <KeyButton
             v-if="done.has(step.key)"
-            type="button"
-            class="key small"
+            size="small"
             :aria-label="`${step.title}: not done after all`"
             @click="emit('reopen', step.key)"
           >
             not done
-          </button>
+          </KeyButton>
         </li>
       </ol>
-      <p><button type="button" class="key" @click="emit('close')">Close</button></p>
+      <p><KeyButton @click="emit('close')">Close</KeyButton></p>
     </v-card>
   </DialogBox>
 </template>

@@ -19,32 +19,19 @@ const set = (value: number): void =>
 
 <template>
   <div class="count" data-test="count">
-    <button
-      type="button"
-      class="key"
-      aria-label="One less"
-      @click="set((counted ?? record.planned) - 1)"
-    >
-      −
-    </button>
+    <KeyButton aria-label="One less" @click="set((counted ?? record.planned) - 1)"> − </KeyButton>
     <b aria-live="polite">{{ counted ?? '–' }}</b>
-    <button
-      type="button"
-      class="key"
-      aria-label="One more"
-      @click="set((counted ?? record.planned - 1) + 1)"
-    >
+    <KeyButton aria-label="One more" @click="set((counted ?? record.planned - 1) + 1)">
       +
-    </button>
-    <button
+    </KeyButton>
+    <KeyButton
       v-if="counted === null"
-      type="button"
-      class="key solid"
+      variant="flat"
       data-test="count-all"
       @click="set(record.planned)"
     >
       All {{ record.planned }}
-    </button>
+    </KeyButton>
     <span :class="{ off: counted !== null && counted !== record.planned }">
       {{ record.label }}; {{ record.planned }} planned
     </span>

@@ -38,29 +38,16 @@ const steps = [-50, -10, 1, 10, 50];
           label="What is set on the scale"
           @update:model-value="(g) => (putG = g)"
         />
-        <button
-          type="button"
-          class="key solid"
-          data-test="put"
-          @click="devices.ask({ do: 'put', g: putG })"
-        >
+        <KeyButton variant="flat" data-test="put" @click="devices.ask({ do: 'put', g: putG })">
           Set it on
-        </button>
-        <button
-          v-for="g in steps"
-          :key="g"
-          type="button"
-          class="key"
-          @click="devices.ask({ do: 'put', g })"
-        >
+        </KeyButton>
+        <KeyButton v-for="g in steps" :key="g" @click="devices.ask({ do: 'put', g })">
           {{ g > 0 ? '+' : '−' }}{{ text(Math.abs(g), 'small') }}
-        </button>
+        </KeyButton>
       </p>
       <p class="row">
-        <button type="button" class="key" @click="devices.ask({ do: 'clear' })">
-          Take everything off
-        </button>
-        <button type="button" class="key" @click="devices.ask({ do: 'tare' })">Tare</button>
+        <KeyButton @click="devices.ask({ do: 'clear' })"> Take everything off </KeyButton>
+        <KeyButton @click="devices.ask({ do: 'tare' })">Tare</KeyButton>
       </p>
       <h2>
         Thermometer:
@@ -90,19 +77,16 @@ const steps = [-50, -10, 1, 10, 50];
         />
       </p>
       <p class="row">
-        <button
-          type="button"
-          class="key solid"
+        <KeyButton
+          variant="flat"
           data-test="hang"
           @click="devices.ask({ do: 'bowl', tempC: bowlC, massG: bowlG, aroundC })"
         >
           Hang it in
-        </button>
-        <button type="button" class="key" @click="devices.ask({ do: 'no bowl' })">
-          Take it out
-        </button>
+        </KeyButton>
+        <KeyButton @click="devices.ask({ do: 'no bowl' })"> Take it out </KeyButton>
         <span class="grow" />
-        <button type="button" class="key" @click="emit('close')">Close</button>
+        <KeyButton @click="emit('close')">Close</KeyButton>
       </p>
     </v-card>
   </DialogBox>

@@ -107,15 +107,9 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
 
 <template>
   <section v-if="found.length > 0" ref="panel" class="faults" data-test="faults">
-    <button
-      type="button"
-      class="key"
-      :aria-expanded="open"
-      data-test="something-wrong"
-      @click="toggle"
-    >
+    <KeyButton :aria-expanded="open" data-test="something-wrong" @click="toggle">
       Something is wrong
-    </button>
+    </KeyButton>
     <template v-if="open">
       <ul>
         <li v-for="fault in found" :key="fault.id">
@@ -132,24 +126,18 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
       <div v-if="chosen" class="mend" data-test="mend">
         <p>{{ chosen.mend }}</p>
         <p v-if="chosen.desk === 'tear' && tier" class="row">
-          <button
-            v-for="layer in torn"
-            :key="layer"
-            type="button"
-            class="key"
-            @click="leaveOut(layer)"
-          >
+          <KeyButton v-for="layer in torn" :key="layer" @click="leaveOut(layer)">
             Leave layer {{ layer + 1 }} out
-          </button>
+          </KeyButton>
           <span v-if="torn.length === 0" class="soft"
             >The tier cannot do without it: bake it again, or mend it.</span
           >
         </p>
         <p v-if="chosen.desk === 'thin' && gapIndex !== null && tier" class="row">
           <template v-if="thinMm !== null && thinMm < tier.gaps[gapIndex]!.heightMm">
-            <button type="button" class="key" data-test="spread-thin" @click="spreadThin(thinMm)">
+            <KeyButton data-test="spread-thin" @click="spreadThin(thinMm)">
               Fill {{ units.text(thinMm, 'thickness') }} thick from here on
-            </button>
+            </KeyButton>
             <span class="soft"
               >instead of {{ units.text(tier.gaps[gapIndex]!.heightMm, 'thickness') }}: so thick, a
               filling that is two fifths as firm as its row says stays in</span
@@ -178,9 +166,7 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
           <p v-else class="soft">Note what is left in the bowl first.</p>
         </template>
         <p class="row">
-          <button
-            type="button"
-            class="key"
+          <KeyButton
             data-test="note-fault"
             @click="
               note(chosen.name);
@@ -188,15 +174,13 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
             "
           >
             Note: {{ chosen.name.toLowerCase() }}
-          </button>
-          <button
+          </KeyButton>
+          <KeyButton
             v-if="chosen.desk === 'tins' || chosen.desk === 'left' || chosen.id === 'sunk-cold'"
-            type="button"
-            class="key"
             @click="emit('note')"
           >
             Note a figure
-          </button>
+          </KeyButton>
         </p>
       </div>
     </template>

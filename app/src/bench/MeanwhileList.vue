@@ -13,16 +13,10 @@ const units = useUnits();
 <template>
   <section v-if="steps.length > 0" class="meanwhile" aria-label="Meanwhile" data-test="meanwhile">
     <h2>Meanwhile hands are free for</h2>
-    <button
-      v-for="step in steps"
-      :key="step.key"
-      type="button"
-      class="key"
-      @click="emit('take', step)"
-    >
+    <KeyButton v-for="step in steps" :key="step.key" @click="emit('take', step)">
       {{ settings.words(step.title) }}
       <small>{{ units.text(step.handsOnMin, 'minutes') }}</small>
-    </button>
+    </KeyButton>
   </section>
 </template>
 

@@ -8,7 +8,8 @@ import {
   type Recordable,
   type Step,
 } from '@pyrgotect/core';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
+import { hourText } from '../locale/when.ts';
 import { computed } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useDevices } from '../stores/devices.ts';
@@ -60,11 +61,11 @@ const timer = computed<BenchTimer | undefined>(() =>
 const goesOn = computed(() => {
   const found = forecast.value;
   if (!found) return '';
-  const read = `Read ${degrees(found.readC)} at ${format(parseISO(found.at), 'HH:mm')}: `;
+  const read = `Read ${degrees(found.readC)} at ${hourText(parseISO(found.at))}: `;
   if (found.leftMin === null) return `${read}here it never gets to ${degrees(probe.value.toC)}.`;
   if (found.leftMin < 1) return `${read}cold enough.`;
   const at = new Date(Date.parse(found.at) + found.leftMin * 60_000);
-  return `${read}${units.text(found.leftMin, 'minutes')} more to ${degrees(probe.value.toC)}, at about ${format(at, 'HH:mm')}.`;
+  return `${read}${units.text(found.leftMin, 'minutes')} more to ${degrees(probe.value.toC)}, at about ${hourText(at)}.`;
 });
 /** A timer that ends at another time than the reading says, by more than this, is moved on request, min. */
 const worthMin = 3;
@@ -84,9 +85,7 @@ const moveTo = computed(() => {
         >{{ probe.label }}, wanted {{ degrees(probe.fromC) }} to {{ degrees(probe.toC) }}</small
       >
     </span>
-    <button type="button" class="key" data-test="note-temp" @click="note(devices.tempC)">
-      Note it
-    </button>
+    <KeyButton data-test="note-temp" @click="note(devices.tempC)"> Note it </KeyButton>
   </section>
   <section v-else class="probe typed" data-test="probe-typed" aria-label="Thermometer">
     <span>
@@ -104,15 +103,13 @@ const moveTo = computed(() => {
   </section>
   <p v-if="goesOn" class="goes-on" data-test="goes-on">
     {{ goesOn }}
-    <button
+    <KeyButton
       v-if="moveTo !== null && timer"
-      type="button"
-      class="key"
       data-test="move-timer"
       @click="bench.setMinutes(timer.id, moveTo)"
     >
       Set its timer to {{ units.text(moveTo, 'minutes') }} in all
-    </button>
+    </KeyButton>
   </p>
 </template>
 

@@ -155,9 +155,9 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
   <LevelPanel v-if="step.rimsOf !== null" :build="build" :plan="plan" big />
 
   <div v-if="step.timer && !running && opened" class="timer">
-    <button
-      type="button"
-      class="key solid start"
+    <KeyButton
+      class="start"
+      variant="flat"
       data-test="start-timer"
       @click="bench.startTimer(step.timer.minutes)"
     >
@@ -165,15 +165,14 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
       <small v-if="step.timer.usualMin !== undefined" class="usual"
         >yours; usual {{ units.text(step.timer.usualMin, 'minutes') }}</small
       >
-    </button>
-    <button
+    </KeyButton>
+    <KeyButton
       v-if="step.timer.lookMin"
-      type="button"
-      class="key start"
+      class="start"
       @click="bench.startTimer(Math.round(step.timer.lookMin))"
     >
       First look: {{ Math.round(step.timer.lookMin) }} min
-    </button>
+    </KeyButton>
   </div>
 
   <TickList

@@ -34,15 +34,9 @@ const first = computed(() => (found.value?.first ?? []).flatMap((key) => stepOf(
         settings.words(stepOf(found.use)?.title ?? '')
       }}”, and before that {{ text(found.openMin, 'minutes') }} of work and waiting are open. First:
     </p>
-    <button
-      v-for="one in first.slice(0, mostShown)"
-      :key="one.key"
-      type="button"
-      class="key"
-      @click="emit('take', one)"
-    >
+    <KeyButton v-for="one in first.slice(0, mostShown)" :key="one.key" @click="emit('take', one)">
       {{ settings.words(one.title) }}
-    </button>
+    </KeyButton>
     <span v-if="first.length > mostShown" class="more"
       >and {{ first.length - mostShown }} more</span
     >

@@ -94,9 +94,8 @@ const go = (by: number): void => {
         ><i :style="{ width: `${(100 * filled) / 1.15}%` }" /><u
       /></span>
     </div>
-    <button
-      type="button"
-      class="key solid"
+    <KeyButton
+      variant="flat"
       data-test="take"
       :disabled="devices.settledG === null || devices.settledG < 0.5"
       @click="take"
@@ -108,10 +107,8 @@ const go = (by: number): void => {
             ? 'put it on the scale'
             : `Take ${text(devices.settledG)}`
       }}
-    </button>
-    <button type="button" class="key" data-test="tare" @click="devices.ask({ do: 'tare' })">
-      Tare
-    </button>
+    </KeyButton>
+    <KeyButton data-test="tare" @click="devices.ask({ do: 'tare' })"> Tare </KeyButton>
   </section>
 </template>
 

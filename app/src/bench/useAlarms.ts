@@ -1,5 +1,6 @@
 import { useEventListener } from '@vueuse/core';
 import { ref, watch, type Ref } from 'vue';
+import { announce } from '../parts/announce.ts';
 import { allowTone, ring } from './tone.ts';
 import type { RunningTimer } from './useBench.ts';
 
@@ -48,6 +49,7 @@ export function useAlarms(
       for (const timer of up()) {
         if (told.has(timer.id)) continue;
         told.add(timer.id);
+        announce(`Time is up: ${timer.label}`, 'urgent');
         if (document.visibilityState === 'hidden' && may() === 'granted')
           // without it the bell is all there is
           void notify(timer, cake()).catch(() => undefined);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { CalendarDay } from '@pyrgotect/core';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
+import { dayText } from '../locale/when.ts';
 import { useUnits } from '../figures/units.ts';
 import type { ShelfEntry } from '../storage/database.ts';
 import DayCell from './DayCell.vue';
@@ -17,7 +18,7 @@ const units = useUnits();
   <p v-if="days.length === 0" class="soft">Nothing is due or to be made here.</p>
   <ol class="days">
     <li v-for="{ date, day, due } in days" :key="date">
-      <h2>{{ format(parseISO(date), 'EEE d MMM') }}</h2>
+      <h2>{{ dayText(parseISO(date), 'short') }}</h2>
       <div>
         <DayCell :day="day" :due="due" />
         <p v-for="cake in day?.cakes ?? []" :key="cake.cakeId" class="soft">

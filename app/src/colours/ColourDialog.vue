@@ -60,7 +60,6 @@ const setSpot = (g: number | null): void =>
     <v-card class="colour" data-test="colour">
       <h2>
         <WordField
-          class="name"
           :most="limits.tintLength.max"
           needed
           aria-label="Name of the colour"
@@ -98,7 +97,7 @@ const setSpot = (g: number | null): void =>
         A screen shows no frosting as it is: the spot decides. It stands for an hour before it is
         judged, a strong one overnight.
       </p>
-      <p><button type="button" class="key solid" @click="emit('close')">Done</button></p>
+      <p><KeyButton variant="flat" @click="emit('close')">Done</KeyButton></p>
     </v-card>
   </DialogBox>
 </template>
@@ -106,13 +105,5 @@ const setSpot = (g: number | null): void =>
 <style scoped>
 .colour {
   padding: 20px 24px;
-}
-.name {
-  font: inherit;
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  background: var(--raised);
-  color: var(--accent);
-  width: 100%;
 }
 </style>

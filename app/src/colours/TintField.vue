@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { colourOf, limits, setColour } from '@pyrgotect/core';
-import { computed, defineAsyncComponent, ref, useId } from 'vue';
-import WordField from '../figures/WordField.vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useBuild } from '../stores/build.ts';
 import { suggestHex } from './suggest.ts';
 
@@ -10,12 +9,19 @@ const props = defineProps<{ modelValue: string; label: string }>();
 const emit = defineEmits<{ 'update:modelValue': [name: string] }>();
 const ColourDialog = defineAsyncComponent(() => import('./ColourDialog.vue'));
 const store = useBuild();
-const id = useId();
 const isOpen = ref(false);
 const colours = computed(() => store.build?.colours ?? []);
 const colour = computed(() => colourOf(colours.value, props.modelValue));
 
-function take(name: string): void {
+/* taken when the field is left, Enter is pressed or one is picked: letters alone are no colour yet */
+const words = ref<string | null>(props.modelValue);
+watch(
+  () => props.modelValue,
+  (now) => (words.value = now),
+);
+function take(): void {
+  const name = (words.value ?? '').trim();
+  if (name === props.modelValue) return;
   if (name && !colourOf(colours.value, name))
     store.edit('A colour more', (draft) =>
       setColour(draft, { name, hex: suggestHex(name), gPerKg: null }),
@@ -26,18 +32,23 @@ function take(name: string): void {
 
 <template>
   <span class="tint-field">
-    <WordField
-      class="tint"
-      :most="limits.tintLength.max"
+    <v-combobox
+      v-model="words"
+      class="in-line worded tint"
+      variant="plain"
+      density="compact"
+      hide-details
+      hide-no-data
+      persistent-placeholder
+      :items="colours.map((one) => one.name)"
+      :maxlength="limits.tintLength.max"
       :aria-label="label"
       placeholder="as it is"
-      :list="id"
-      :model-value="modelValue"
-      @update:model-value="take"
+      :menu-props="{ contentClass: 'choices' }"
+      @blur="take"
+      @keydown.enter="take"
+      @update:menu="(open: boolean) => open || take()"
     />
-    <datalist :id="id">
-      <option v-for="one in colours" :key="one.name" :value="one.name" />
-    </datalist>
     <button
       v-if="modelValue"
       type="button"
@@ -55,14 +66,7 @@ function take(name: string): void {
 .tint-field {
   white-space: nowrap;
 }
-.tint {
-  font: inherit;
-  font-weight: 600;
-  color: var(--accent);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  padding: 1px 6px;
+.tint.v-input {
   width: 8.5em;
 }
 .swatch {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { batchCards } from '@pyrgotect/core';
-import { format } from 'date-fns';
+import { dayAndHour } from '../locale/when.ts';
 import { computed } from 'vue';
 import { useListText } from '../bench/listText.ts';
 import { useBuild } from '../stores/build.ts';
@@ -44,9 +44,7 @@ const cards = computed(() =>
           <b>{{ text(card.makeG, 'bowl') }}</b>
         </h3>
         <p class="soft">
-          {{
-            card.madeMin === null ? '' : `${format(day.dateOf(card.madeMin), 'EEE d MMM, HH:mm')}. `
-          }}
+          {{ card.madeMin === null ? '' : `${dayAndHour(day.dateOf(card.madeMin), 'short')}. ` }}
           {{ card.mixes > 1 ? `${card.mixes} mixings, each:` : '' }}
         </p>
         <ul>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { format } from 'date-fns';
+import { dayAndHour } from '../locale/when.ts';
 import { useDay } from '../stores/day.ts';
 import BatchCards from './BatchCards.vue';
 import WhatBecomes from './WhatBecomes.vue';
@@ -18,13 +18,13 @@ const day = useDay();
     <table>
       <tbody>
         <tr v-for="{ at, task, isCritical } in day.rows" :key="task.id">
-          <td class="when">{{ format(day.dateOf(at.startMin), 'EEE HH:mm') }}</td>
+          <td class="when">{{ dayAndHour(day.dateOf(at.startMin), 'weekday') }}</td>
           <td>{{ task.title }}{{ isCritical ? ' ◆' : '' }}</td>
           <td class="when">{{ task.handsMin }} min</td>
           <td class="when">
             {{
               at.endMin > at.handsEndMin
-                ? `until ${format(day.dateOf(at.endMin), 'EEE HH:mm')}`
+                ? `until ${dayAndHour(day.dateOf(at.endMin), 'weekday')}`
                 : ''
             }}
           </td>

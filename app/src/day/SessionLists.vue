@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { planSessions, storeLabels } from '@pyrgotect/core';
-import { format } from 'date-fns';
+import { dayAndHour, hourText, type DayForm } from '../locale/when.ts';
 import { computed } from 'vue';
 import { useListText } from '../bench/listText.ts';
 import { useBuild } from '../stores/build.ts';
@@ -32,18 +32,19 @@ const labels = computed(() =>
       })
     : [],
 );
-const at = (min: number, words: string): string => format(day.dateOf(min), words);
+const hour = (min: number): string => hourText(day.dateOf(min));
+const at = (min: number, form: DayForm): string => dayAndHour(day.dateOf(min), form);
 const listText = useListText();
 </script>
 
 <template>
   <section v-for="session in sessions" :key="session.fromMin" class="session" data-test="session">
     <h2>
-      {{ at(session.fromMin, 'EEEE d MMMM, HH:mm') }} to {{ at(session.toMin, 'HH:mm') }}
+      {{ at(session.fromMin, 'long') }} to {{ hour(session.toMin) }}
       <small>{{ text(session.handsMin, 'minutes') }} of hands</small>
     </h2>
     <p v-if="session.warm.length > 0">
-      Out of the fridge by {{ at(session.outMin, 'HH:mm') }}:
+      Out of the fridge by {{ hour(session.outMin) }}:
       <b>{{
         session.warm.map(({ name, massG }) => `${name} ${text(massG, 'bowl')}`).join(', ')
       }}</b>. Too cold they make a batter grainy.
@@ -69,8 +70,8 @@ const listText = useListText();
     <div class="labels">
       <p v-for="label in labels" :key="label.id" class="label">
         <b>{{ store.build?.name }}: {{ settings.words(label.name) }}</b>
-        made {{ at(label.madeMin, 'EEE d MMM, HH:mm') }}<br />
-        use by {{ at(label.useByMin, 'EEE d MMM, HH:mm') }}<br />
+        made {{ at(label.madeMin, 'short') }}<br />
+        use by {{ at(label.useByMin, 'short') }}<br />
         {{ label.contents }}
       </p>
     </div>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { temperatureLog, type TemperatureLine } from '@pyrgotect/core';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
+import { dayAndHour } from '../locale/when.ts';
 import { computed } from 'vue';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -68,7 +69,7 @@ const actions: Record<TemperatureLine['action'], string> = {
           </td>
           <td>
             <span v-for="reading in line.readings" :key="reading.at" class="reading">{{
-              format(parseISO(reading.at), 'd MMM, HH:mm')
+              dayAndHour(parseISO(reading.at), 'plain')
             }}</span>
             <span v-if="line.readings.length === 0" class="blank">________</span>
           </td>

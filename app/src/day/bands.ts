@@ -1,4 +1,5 @@
 import { format, startOfDay } from 'date-fns';
+import { dayText } from '../locale/when.ts';
 import type { DayRow } from '../stores/day.ts';
 
 export type BarKind = 'hands' | 'oven' | 'fridge' | 'wait';
@@ -99,7 +100,7 @@ export function bandsOf(rows: readonly DayRow[], dateOf: (minutes: number) => Da
     const band = days.get(key) ?? {
       key,
       day,
-      title: format(day, 'EEEE d MMMM'),
+      title: dayText(day, 'long'),
       bars: [],
       hands: 0,
       waits: 0,

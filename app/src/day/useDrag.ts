@@ -1,5 +1,5 @@
 import type { Break } from '@pyrgotect/core';
-import { format } from 'date-fns';
+import { dayAndHour } from '../locale/when.ts';
 import { computed, shallowRef } from 'vue';
 import { useDay } from '../stores/day.ts';
 import { followPointer } from '../drawings/follow-pointer.ts';
@@ -68,7 +68,7 @@ export function useDrag(timeAt: (x: number, y: number) => number | null) {
     if (!held.value) return null;
     const { id, startMin } = held.value;
     const broken = day.breaks(id, startMin);
-    const at = format(day.dateOf(startMin), 'EEE HH:mm');
+    const at = dayAndHour(day.dateOf(startMin), 'weekday');
     return {
       isAgainst: broken.length > 0,
       text:

@@ -3,6 +3,7 @@ import { coatStyles, limits, shapes, styleRows, wishLimits, type Portion } from 
 import { computed, ref } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
+import WhenField from '../figures/WhenField.vue';
 import WordField from '../figures/WordField.vue';
 import OwnRowDialog from '../pantry/OwnRowDialog.vue';
 import { usePantry } from '../stores/pantry.ts';
@@ -85,17 +86,11 @@ const making = ref<'sponge' | 'filling' | 'frosting' | null>(null);
     <ChoiceField v-model="asked.portion" label="Portion" :options="portions" />, for
     <WordField
       v-model="asked.occasion"
-      class="date what"
+      class="what"
       :most="80"
       aria-label="Occasion"
       placeholder="what for"
-    />, served
-    <WordField
-      v-model="asked.serveAt"
-      class="date"
-      type="datetime-local"
-      aria-label="Date and time of serving"
-    />,
+    />, served <WhenField v-model="asked.serveAt" nullable label="Date and time of serving" />,
     <ChoiceField v-model="asked.travels" label="Does it travel" :options="travelChoices" />
     <template v-if="asked.travels === 'yes'">
       for
@@ -160,11 +155,7 @@ const making = ref<'sponge' | 'filling' | 'frosting' | null>(null);
 .sentence {
   max-width: none;
 }
-.what {
-  width: 12ch;
-}
-.what::placeholder {
-  color: var(--soft);
-  font-weight: 400;
+.what.v-input {
+  min-width: 12ch;
 }
 </style>

@@ -98,10 +98,10 @@ async function lay(): Promise<void> {
         </template>
       </template>
       <p class="buttons">
-        <v-btn color="secondary" :disabled="!answer?.ok" data-test="lay-resized" @click="lay"
-          >Lay it on the shelf</v-btn
+        <KeyButton color="secondary" :disabled="!answer?.ok" data-test="lay-resized" @click="lay"
+          >Lay it on the shelf</KeyButton
         >
-        <v-btn variant="outlined" @click="emit('close')">Leave it</v-btn>
+        <KeyButton @click="emit('close')">Leave it</KeyButton>
       </p>
     </v-card>
   </DialogBox>

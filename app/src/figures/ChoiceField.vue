@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends string">
-import { useId } from 'vue';
+import { computed } from 'vue';
 import { useSettings } from '../stores/settings.ts';
 
 /** A choice set in a sentence. */
@@ -12,57 +12,39 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ 'update:modelValue': [value: T]; more: [] }>();
 const settings = useSettings();
-const id = useId();
 /** Of no row: ids have no dots. */
 const asksMore = '…';
-function take(event: Event): void {
-  const select = event.target as HTMLSelectElement;
-  const chosen = select.value;
-  if (chosen === asksMore) {
-    select.value = props.modelValue;
-    return emit('more');
-  }
+const item = (value: string, title: string, disabled = false) => ({
+  title,
+  value,
+  props: { disabled, 'data-value': value },
+});
+const items = computed(() => {
+  const known = props.options.some((option) => option.value === props.modelValue);
+  return [
+    ...(known ? [] : [item(props.modelValue, 'not in the pantry', true)]),
+    ...props.options.map((option) => item(option.value, settings.words(option.text))),
+    ...(props.more ? [item(asksMore, props.more)] : []),
+  ];
+});
+function take(chosen: string): void {
+  if (chosen === asksMore) return emit('more');
   const option = props.options.find((o) => o.value === chosen);
-  if (option) emit('update:modelValue', option.value);
+  if (option && option.value !== props.modelValue) emit('update:modelValue', option.value);
 }
 </script>
 
 <template>
-  <span class="choice">
-    <label class="visually-hidden" :for="id">{{ label }}</label>
-    <select :id="id" :value="modelValue" :title="label" @change="take">
-      <option v-if="!options.some((o) => o.value === modelValue)" :value="modelValue" disabled>
-        not in the pantry
-      </option>
-      <option v-for="option in options" :key="option.value" :value="option.value">
-        {{ settings.words(option.text) }}
-      </option>
-      <option v-if="more" :value="asksMore">{{ more }}</option>
-    </select>
-  </span>
+  <v-select
+    class="in-line"
+    variant="plain"
+    density="compact"
+    hide-details
+    :model-value="modelValue"
+    :items="items"
+    :aria-label="label"
+    :data-value="modelValue"
+    :menu-props="{ contentClass: 'choices' }"
+    @update:model-value="take"
+  />
 </template>
-
-<style scoped>
-select {
-  font: inherit;
-  font-weight: 600;
-  color: var(--accent);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  border-radius: 3px 3px 0 0;
-  padding: 1px 4px;
-  line-height: 1.35;
-  max-width: min(22em, calc(100vw - 52px));
-  field-sizing: content;
-  cursor: pointer;
-}
-select:focus {
-  outline: 2px solid var(--accent);
-  outline-offset: 0;
-}
-option {
-  color: var(--ink);
-  background: var(--milk);
-}
-</style>

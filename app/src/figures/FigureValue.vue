@@ -14,10 +14,10 @@ const shown = computed(() => show(props.value, props.kind, settings.system));
 <template>
   <button
     v-if="figure"
+    v-tip="'Where this comes from'"
     type="button"
     class="figure"
     :class="{ large }"
-    title="Where this comes from"
     @click.stop="working.open(figure)"
   >
     {{ shown.number }}<span v-if="shown.unit" class="unit">{{ ' ' + shown.unit }}</span>

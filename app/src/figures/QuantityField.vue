@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="N extends number | null">
 import { readField, showText, stepOf, type Quantity } from '@pyrgotect/core';
-import { computed, nextTick, ref, useId, useTemplateRef, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { useSettings } from '../stores/settings.ts';
 
 /**
@@ -28,8 +28,6 @@ const give = (value: number | null): void =>
   // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-assertion -- it does not know the component's own type
   emit('update:modelValue', value as N);
 const settings = useSettings();
-const id = useId();
-const input = useTemplateRef<HTMLInputElement>('input');
 const shown = computed(() =>
   props.modelValue === null
     ? props.auto
@@ -71,83 +69,33 @@ function step(by: number): void {
   const next = Math.min(max, Math.max(min, from + by * stepOf(kind, settings.system)));
   if (next !== props.modelValue) give(next);
 }
-function giveUp(): void {
+function giveUp(event: KeyboardEvent): void {
   text.value = shown.value;
   problem.value = '';
-  input.value?.blur();
+  (event.target as HTMLInputElement).blur();
 }
 const size = computed(() => Math.max(3, Math.min(16, text.value.length + 1)));
 </script>
 
 <template>
-  <span class="field" :class="{ wrong: problem, wide }">
-    <label class="visually-hidden" :for="id">{{ label }}</label>
-    <input
-      :id="id"
-      ref="input"
-      v-model="text"
-      type="text"
-      autocomplete="off"
-      spellcheck="false"
-      :size="size"
-      :title="label"
-      :aria-invalid="problem ? 'true' : undefined"
-      :aria-describedby="problem ? `${id}-problem` : undefined"
-      @focus="input?.select()"
-      @blur="take"
-      @keydown.enter.prevent="take"
-      @keydown.esc.stop="giveUp"
-      @keydown.up.prevent="step(1)"
-      @keydown.down.prevent="step(-1)"
-    />
-    <span v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</span>
-  </span>
+  <v-text-field
+    v-model="text"
+    class="in-line"
+    :class="{ wide }"
+    variant="plain"
+    density="compact"
+    hide-details="auto"
+    autocomplete="off"
+    spellcheck="false"
+    :size="size"
+    :aria-label="label"
+    :aria-invalid="problem ? 'true' : undefined"
+    :error-messages="problem ? [problem] : []"
+    @focus="(event: FocusEvent) => (event.target as HTMLInputElement).select()"
+    @blur="take"
+    @keydown.enter.prevent="take"
+    @keydown.esc.stop="giveUp"
+    @keydown.up.prevent="step(1)"
+    @keydown.down.prevent="step(-1)"
+  />
 </template>
-
-<style scoped>
-.field {
-  position: relative;
-  display: inline-block;
-}
-input {
-  font: inherit;
-  font-weight: 600;
-  color: var(--accent);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  border-radius: 3px 3px 0 0;
-  padding: 1px 5px;
-  line-height: 1.35;
-  text-align: center;
-  field-sizing: content;
-  min-width: 2.6em;
-  font-variant-numeric: tabular-nums;
-}
-.wide input {
-  min-width: 8em;
-}
-input:focus {
-  outline: 2px solid var(--accent);
-  outline-offset: 0;
-}
-.wrong input {
-  color: var(--stop);
-  border-color: var(--stop);
-}
-.problem {
-  position: absolute;
-  left: 0;
-  top: calc(100% + 3px);
-  z-index: 5;
-  width: max-content;
-  max-width: 300px;
-  background: var(--stop-wash);
-  color: var(--ink);
-  border-left: 3px solid var(--stop);
-  font-size: var(--size-note);
-  font-weight: 400;
-  line-height: 1.35;
-  padding: 5px 9px;
-}
-</style>

@@ -7,7 +7,7 @@ const emit = defineEmits<{ again: [] }>();
 <template>
   <p v-if="trouble" class="trouble-line" role="alert" data-test="trouble">
     {{ what }} could not be worked out: {{ trouble }}. The cake itself is kept.
-    <v-btn variant="outlined" size="small" @click="emit('again')">Try again</v-btn>
+    <KeyButton size="small" @click="emit('again')">Try again</KeyButton>
   </p>
 </template>
 

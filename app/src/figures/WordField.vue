@@ -1,12 +1,15 @@
 <script setup lang="ts">
-import { nextTick, ref, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 
 /**
  * Words the user decides, taken when the field is left or Enter is pressed. What is being typed
- * stays in the field while answers of the plan come in around it.
+ * stays in the field while answers of the plan come in around it. With a name of its own it stands
+ * under that name, as long as there is room; without, it stands in a sentence.
  */
 const props = defineProps<{
   modelValue: string;
+  /** Its name, written over it. */
+  name?: string;
   /** As many characters at most. */
   most?: number;
   /** Nothing typed goes back to what was there. */
@@ -24,8 +27,21 @@ function take(): void {
   if (now !== props.modelValue && (now || !props.needed)) emit('update:modelValue', now);
   void nextTick(() => (words.value = props.modelValue));
 }
+const stands = computed(() =>
+  props.name === undefined
+    ? ({ class: 'in-line worded', variant: 'plain' } as const)
+    : ({ class: 'under-name', variant: 'underlined', label: props.name } as const),
+);
 </script>
 
 <template>
-  <input v-model="words" :maxlength="most" @change="take" />
+  <v-text-field
+    v-model="words"
+    v-bind="stands"
+    density="compact"
+    hide-details
+    persistent-placeholder
+    :maxlength="most"
+    @change="take"
+  />
 </template>

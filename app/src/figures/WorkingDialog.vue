@@ -28,7 +28,7 @@ const range = (input: Input): string =>
           <h2>{{ figure.label }}</h2>
           <div class="answer">{{ text(figure) }}</div>
         </div>
-        <button type="button" class="key small" aria-label="Close" @click="close">Close</button>
+        <KeyButton size="small" aria-label="Close" @click="close">Close</KeyButton>
       </header>
       <p>{{ figure.how }}</p>
       <table>
@@ -58,7 +58,7 @@ const range = (input: Input): string =>
           </tr>
         </tbody>
       </table>
-      <button v-if="trail.length > 1" type="button" class="key small" @click="back">Back</button>
+      <KeyButton v-if="trail.length > 1" size="small" @click="back">Back</KeyButton>
     </v-card>
   </DialogBox>
 </template>

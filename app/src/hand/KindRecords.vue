@@ -7,7 +7,8 @@ import {
   type HandKind,
   type KeptRecord,
 } from '@pyrgotect/core';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
+import { dayText } from '../locale/when.ts';
 import type { Data, Layout } from 'plotly.js';
 import { computed, ref } from 'vue';
 import ChartPane from '../charts/ChartPane.vue';
@@ -81,7 +82,7 @@ const reasons = [
 const anew = (): Promise<void> =>
   hand.exclude(
     counted.value.map(({ id }) => id),
-    `begun anew on ${format(new Date(), 'd MMMM yyyy')}`,
+    `begun anew on ${dayText(new Date(), 'full')}`,
   );
 async function leaveOut(reason: string): Promise<void> {
   if (leaving.value) await hand.exclude([leaving.value], reason);
@@ -99,28 +100,16 @@ async function leaveOut(reason: string): Promise<void> {
       {{ Math.round(100 * row.cv) }} %). A record counts half as much for every twenty builds since.
     </p>
     <p class="row">
-      <label class="switch"
-        ><input
-          type="checkbox"
-          :checked="isOn"
-          data-test="switch"
-          @change="hand.switchKind(kind)"
-        />
-        {{
+      <v-checkbox :model-value="isOn" data-test="switch" @update:model-value="hand.switchKind(kind)"
+        ><template #label>{{
           isOn
             ? `Plans follow it: ${row.moves}, times ${handFactor(known).toFixed(2)}`
             : 'Plans do not follow it'
-        }}</label
+        }}</template></v-checkbox
       >
-      <button
-        v-if="counted.length > 0"
-        type="button"
-        class="key small"
-        data-test="begin-anew"
-        @click="anew"
-      >
+      <KeyButton v-if="counted.length > 0" size="small" data-test="begin-anew" @click="anew">
         Begin anew
-      </button>
+      </KeyButton>
     </p>
     <ChartPane
       v-if="records.length > 1"
@@ -140,41 +129,34 @@ async function leaveOut(reason: string): Promise<void> {
       </thead>
       <tbody>
         <tr v-for="record in records" :key="record.id" :class="{ out: record.excluded !== null }">
-          <td class="when">{{ format(parseISO(record.at), 'd MMM yyyy') }}</td>
+          <td class="when">{{ dayText(parseISO(record.at), 'dated') }}</td>
           <td>
             {{ record.buildName }}<small>{{ record.title }}, {{ record.label }}</small>
             <small v-if="record.excluded" class="why">left out: {{ record.excluded }}</small>
             <span v-if="leaving === record.id" class="reasons">
-              <button
+              <KeyButton
                 v-for="reason in reasons"
                 :key="reason"
-                type="button"
-                class="key small"
+                size="small"
                 @click="leaveOut(reason)"
               >
                 {{ reason }}
-              </button>
+              </KeyButton>
             </span>
           </td>
           <td class="end">{{ offBy(record.ratio) }}</td>
           <td class="end">
-            <button
-              v-if="record.excluded"
-              type="button"
-              class="key small"
-              @click="hand.exclude([record.id], null)"
-            >
+            <KeyButton v-if="record.excluded" size="small" @click="hand.exclude([record.id], null)">
               count it
-            </button>
-            <button
+            </KeyButton>
+            <KeyButton
               v-else
-              type="button"
-              class="key small"
+              size="small"
               :aria-expanded="leaving === record.id"
               @click="leaving = leaving === record.id ? null : record.id"
             >
               leave out
-            </button>
+            </KeyButton>
           </td>
         </tr>
       </tbody>
@@ -192,9 +174,6 @@ async function leaveOut(reason: string): Promise<void> {
   align-items: center;
   justify-content: space-between;
   flex-wrap: wrap;
-}
-.switch {
-  font-weight: 600;
 }
 small {
   display: block;

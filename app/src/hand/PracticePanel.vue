@@ -101,15 +101,14 @@ const layout: Partial<Layout> = {
       <p class="row">
         <template v-if="isWeighed && devices.scaleIsThere">
           <output>{{ text(devices.grams ?? 0) }}</output>
-          <button
-            type="button"
-            class="key solid"
+          <KeyButton
+            variant="flat"
             data-test="take-try"
             :disabled="devices.settledG === null"
             @click="take"
           >
             {{ devices.settledG === null ? 'wait …' : 'Take it' }}
-          </button>
+          </KeyButton>
         </template>
         or typed
         <QuantityField
@@ -119,18 +118,16 @@ const layout: Partial<Layout> = {
           nullable
           auto="a try"
         />
-        <button
-          type="button"
-          class="key"
+        <KeyButton
           data-test="add-try"
           :disabled="typed === null"
           @click="typed !== null && add(typed)"
         >
           Enter it
-        </button>
-        <button v-if="mine.length > 0" type="button" class="key quiet" @click="takeBack">
+        </KeyButton>
+        <KeyButton v-if="mine.length > 0" variant="text" @click="takeBack">
           take the last one back
-        </button>
+        </KeyButton>
       </p>
       <p v-if="trend.cv !== null" class="said" data-test="trend">
         The last {{ Math.min(chosen.tries, trend.count) }} scatter by

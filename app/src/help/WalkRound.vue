@@ -76,11 +76,11 @@ function go(by: number): void {
       <p class="row">
         <span class="soft">{{ at + 1 }} of {{ stops.length }}</span>
         <span class="grow" />
-        <v-btn variant="text" @click="emit('end')">Leave it</v-btn>
-        <v-btn v-if="at > 0" variant="outlined" @click="go(-1)">Back</v-btn>
-        <v-btn color="primary" data-test="walk-next" @click="go(1)">{{
+        <KeyButton variant="text" @click="emit('end')">Leave it</KeyButton>
+        <KeyButton v-if="at > 0" @click="go(-1)">Back</KeyButton>
+        <KeyButton color="primary" data-test="walk-next" @click="go(1)">{{
           at + 1 === stops.length ? 'That is all' : 'Next'
-        }}</v-btn>
+        }}</KeyButton>
       </p>
     </v-card>
   </v-menu>

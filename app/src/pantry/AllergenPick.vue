@@ -14,15 +14,18 @@ const toggle = (one: T): void =>
 <template>
   <v-menu :close-on-content-click="false">
     <template #activator="{ props: activator }">
-      <button v-bind="activator" type="button" class="key small" :aria-label="label">
+      <KeyButton v-bind="activator" size="small" :aria-label="label">
         {{ modelValue.join(', ') || none }}
-      </button>
+      </KeyButton>
     </template>
     <v-card class="pick">
-      <label v-for="one in of" :key="one">
-        <input type="checkbox" :checked="modelValue.includes(one)" @change="toggle(one)" />
-        {{ one }}
-      </label>
+      <v-checkbox
+        v-for="one in of"
+        :key="one"
+        :model-value="modelValue.includes(one)"
+        @update:model-value="toggle(one)"
+        ><template #label>{{ one }}</template></v-checkbox
+      >
     </v-card>
   </v-menu>
 </template>

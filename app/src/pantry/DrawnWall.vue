@@ -11,6 +11,7 @@ import { computed, ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useUnits } from '../figures/units.ts';
 import { stlBytes } from '../parts/stl-file.ts';
+import FileKey from '../parts/FileKey.vue';
 
 /** The wall of a mould as it is drawn: how wide it is at a few heights, or read from a solid of what it holds. */
 const props = defineProps<{ tin: Tin }>();
@@ -29,12 +30,9 @@ if (props.tin.wall.length < 2) emit('change', { wall: [...usualWall] });
 
 const problem = ref('');
 const notes = ref('');
-async function read(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
+async function read(file: File): Promise<void> {
   problem.value = '';
   notes.value = '';
-  if (!file) return;
   try {
     const bytes = await stlBytes(file);
     const { askSolids } = await import('../workers/solids.ts');
@@ -50,7 +48,6 @@ async function read(event: Event): Promise<void> {
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);
   }
-  input.value = '';
 }
 
 /** Room of the drawing, px. */
@@ -101,21 +98,16 @@ const drawing = computed(() => {
         >Its wall is read at {{ wall.length }} heights, as the round of equal area.</template
       >
       It holds {{ text(tinVolumeMl(tin, tin.depthMm), 'volume') }}.
-      <label class="key small file"
-        >from an STL file of what it holds<input
-          type="file"
-          accept=".stl,model/stl"
-          aria-label="STL file of the mould"
-          @change="read"
-      /></label>
-      <button
+      <FileKey size="small" accept=".stl,model/stl" label="STL file of the mould" @take="read"
+        >from an STL file of what it holds</FileKey
+      >
+      <KeyButton
         v-if="!isTyped"
-        type="button"
-        class="key small"
+        size="small"
         @click="emit('change', { wall: [...usualWall], waterG: null })"
       >
         type its widths instead
-      </button>
+      </KeyButton>
       <span v-if="notes" class="soft">{{ notes }}</span>
       <span v-if="problem" class="problem" role="alert">{{ problem }}</span>
     </span>
@@ -136,11 +128,5 @@ path {
 }
 .key + .key {
   margin-left: 8px;
-}
-.file input {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  opacity: 0;
 }
 </style>

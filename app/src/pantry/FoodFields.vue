@@ -67,7 +67,10 @@ const names = (words: string): string[] =>
         >its label has been read: what is not named here is not in it
         <small class="soft">until then every cake with it says “not known”</small></span
       >
-      <input type="checkbox" :checked="food.declared" @change="food.declared = !food.declared" />
+      <v-checkbox-btn
+        :model-value="food.declared"
+        @update:model-value="food.declared = !food.declared"
+      />
     </label>
     <div class="line">
       <span>may contain traces of</span>
@@ -81,7 +84,10 @@ const names = (words: string): string[] =>
     </div>
     <label v-for="trait in traits" :key="trait" class="line">
       <span>{{ words[trait] }}</span>
-      <input type="checkbox" :checked="food.traits.includes(trait)" @change="setTrait(trait)" />
+      <v-checkbox-btn
+        :model-value="food.traits.includes(trait)"
+        @update:model-value="setTrait(trait)"
+      />
     </label>
     <div class="line">
       <span>is bought</span>
@@ -94,7 +100,7 @@ const names = (words: string): string[] =>
     </div>
     <label class="line">
       <span>is a chocolate, or a compound</span>
-      <input type="checkbox" :checked="food.cocoa !== null" @change="setChocolate" />
+      <v-checkbox-btn :model-value="food.cocoa !== null" @update:model-value="setChocolate" />
     </label>
     <template v-if="food.cocoa">
       <div v-for="part in cocoaParts" :key="part.key" class="line">

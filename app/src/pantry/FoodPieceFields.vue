@@ -18,9 +18,7 @@ const set = (to: Partial<FoodPiece>): void => {
   <div data-test="food-piece">
     <h2>Set on a cake</h2>
     <p v-if="!food.piece">
-      <button type="button" class="key small" @click="set({})">
-        it is set on cakes, one by one
-      </button>
+      <KeyButton size="small" @click="set({})"> it is set on cakes, one by one </KeyButton>
     </p>
     <p v-else class="sentence">
       One weighs
@@ -50,14 +48,11 @@ const set = (to: Partial<FoodPiece>): void => {
         :options="looks"
         @update:model-value="(tone) => set({ tone })"
       />,
-      <label class="check">
-        <input
-          type="checkbox"
-          :checked="food.piece.last"
-          @change="set({ last: !food.piece!.last })"
-        />
-        put on at the last moment</label
-      >; crisp
+      <v-checkbox
+        :model-value="food.piece.last"
+        label="put on at the last moment"
+        @update:model-value="set({ last: !food.piece!.last })"
+      />; crisp
       <QuantityField
         :model-value="food.piece.crispMm"
         auto="it is not"
@@ -66,9 +61,9 @@ const set = (to: Partial<FoodPiece>): void => {
         @update:model-value="(crispMm) => set({ crispMm })"
       />
       thick.
-      <button type="button" class="key small quiet" @click="food.piece = null">
+      <KeyButton variant="text" size="small" @click="food.piece = null">
         it is not set on cakes
-      </button>
+      </KeyButton>
     </p>
   </div>
 </template>

@@ -66,10 +66,9 @@ const begins = computed(() => {
     </p>
     <label v-for="way in prepWays" :key="way" class="line">
       <span>{{ words[way] }}</span>
-      <input
-        type="checkbox"
-        :checked="food.prep?.ways.includes(way) ?? false"
-        @change="setWay(way)"
+      <v-checkbox-btn
+        :model-value="food.prep?.ways.includes(way) ?? false"
+        @update:model-value="setWay(way)"
       />
     </label>
     <p v-if="food.prep" class="sentence">

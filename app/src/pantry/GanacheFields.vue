@@ -77,14 +77,14 @@ const spreads = computed(() => [
         {{ units.text(test.coatC, 'temperature') }}: {{ units.text(test.lengthMm, 'span') }} after
         {{ test.afterS }} s</span
       >
-      <button
-        type="button"
-        class="key small quiet"
+      <KeyButton
+        variant="text"
+        size="small"
         :aria-label="`Drop test drip ${i + 1}`"
         @click="ganache.tests.splice(i, 1)"
       >
         ×
-      </button>
+      </KeyButton>
     </div>
   </div>
 </template>

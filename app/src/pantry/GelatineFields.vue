@@ -53,7 +53,7 @@ const grams = computed(() => (wish.value?.lines ?? []).reduce((sum, { massG }) =
       water</template
     >
     (estimates).
-    <button type="button" class="key small" @click="emit('set', wish.lines)">take that</button>
+    <KeyButton size="small" @click="emit('set', wish.lines)">take that</KeyButton>
     Agar and pectin set another way, hard and short, or only with sugar and acid: they are not
     exchanged gram for gram; use a recipe made for them.
   </p>

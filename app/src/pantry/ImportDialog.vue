@@ -13,6 +13,7 @@ import { usePantry } from '../stores/pantry.ts';
 import { askSolver } from '../workers/useAnswer.ts';
 import PasteRecipe from './PasteRecipe.vue';
 import DialogBox from '../parts/DialogBox.vue';
+import FileKey from '../parts/FileKey.vue';
 
 /** Recipes pasted or read from a table, ingredients read from and saved as a table. */
 defineProps<{ table: 'recipes' | 'foods' }>();
@@ -27,11 +28,7 @@ const fileName = ref('');
 const working = ref<number | null>(null);
 const said = (message: string): CsvProblem => ({ line: 0, column: null, value: null, message });
 
-async function take(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
+async function take(file: File): Promise<void> {
   fileName.value = file.name;
   read.value = null;
   if (file.size > maxTableLength) {
@@ -77,24 +74,15 @@ async function save(): Promise<void> {
           semicolons, points or decimal commas. All of a table is taken, or nothing of it.
         </p>
         <p class="buttons">
-          <button
-            type="button"
-            class="key"
+          <KeyButton
             data-test="save-table"
             @click="download('ingredients.csv', writeFoods(pantry.pantry.foods), 'text/csv')"
           >
             Save as a table
-          </button>
-          <label class="key">
-            Read a table
-            <input
-              class="visually-hidden"
-              type="file"
-              accept=".csv,.tsv,.txt,text/csv"
-              aria-label="Table of ingredients"
-              @change="take"
-            />
-          </label>
+          </KeyButton>
+          <FileKey accept=".csv,.tsv,.txt,text/csv" label="Table of ingredients" @take="take"
+            >Read a table</FileKey
+          >
         </p>
         <v-progress-linear
           v-if="working !== null"
@@ -117,20 +105,19 @@ async function save(): Promise<void> {
             >: {{ known }} of them change, the others are new.
           </p>
           <p class="buttons">
-            <button
-              type="button"
-              class="key solid"
+            <KeyButton
+              variant="flat"
               data-test="take-table"
               :disabled="working !== null"
               @click="save"
             >
               Take them
-            </button>
-            <button type="button" class="key" @click="read = null">Leave them</button>
+            </KeyButton>
+            <KeyButton @click="read = null">Leave them</KeyButton>
           </p>
         </template>
         <p class="buttons">
-          <button type="button" class="key" @click="emit('close')">Close</button>
+          <KeyButton @click="emit('close')">Close</KeyButton>
         </p>
       </template>
     </v-card>

@@ -115,11 +115,9 @@ async function keepPasted(id: string): Promise<void> {
         <router-link to="/pantry">pantry</router-link>.
       </p>
       <div class="row">
-        <v-btn variant="text" @click="emit('close')">Leave it</v-btn>
-        <v-btn variant="outlined" data-test="own-paste" @click="pasted = called()"
-          >Paste its recipe …</v-btn
-        >
-        <v-btn color="primary" data-test="own-save" @click="save">Keep it</v-btn>
+        <KeyButton variant="text" @click="emit('close')">Leave it</KeyButton>
+        <KeyButton data-test="own-paste" @click="pasted = called()">Paste its recipe …</KeyButton>
+        <KeyButton color="primary" data-test="own-save" @click="save">Keep it</KeyButton>
       </div>
     </v-card>
   </DialogBox>

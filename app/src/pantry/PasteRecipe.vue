@@ -34,6 +34,8 @@ import PastedBake from './PastedBake.vue';
 import PastedLines from './PastedLines.vue';
 import type { PastedLine } from './pasted-line.ts';
 import RecipeYield from './RecipeYield.vue';
+import FileKey from '../parts/FileKey.vue';
+import WordField from '../figures/WordField.vue';
 
 /** A recipe pasted line by line: each line read into grams beside what was written. */
 const props = defineProps<{
@@ -172,11 +174,7 @@ const likes = computed(() => [
   })),
 ]);
 
-async function takeTable(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
+async function takeTable(file: File): Promise<void> {
   const result =
     file.size > maxTableLength
       ? {
@@ -257,11 +255,10 @@ async function save(): Promise<void> {
   <div>
     <h1>A recipe of your own</h1>
     <p class="sentence">
-      <input
+      <WordField
         v-model="name"
-        class="name"
-        type="text"
-        maxlength="80"
+        class="called"
+        :most="80"
         placeholder="what it is called"
         aria-label="Name of the recipe"
       />
@@ -270,16 +267,16 @@ async function save(): Promise<void> {
       <ChoiceField v-model="measuring" label="How a cup is filled" :options="measuringChoices" />.
     </p>
     <div class="both">
-      <label>
-        paste it here, one ingredient a line
-        <textarea
-          v-model="text"
-          rows="11"
-          data-test="paste"
-          placeholder="2 1/4 cups plain flour&#10;200 g butter&#10;4 eggs&#10;1 tsp vanilla"
-          @paste="paste"
-        />
-      </label>
+      <v-textarea
+        v-model="text"
+        label="paste it here, one ingredient a line"
+        variant="outlined"
+        rows="11"
+        data-test="paste"
+        placeholder="2 1/4 cups plain flour&#10;200 g butter&#10;4 eggs&#10;1 tsp vanilla"
+        persistent-placeholder
+        @paste="paste"
+      />
       <PastedLines
         :rows="rows"
         @pick="(i, food) => (chosen[keyOf(lines[i]!, i)] = food)"
@@ -323,35 +320,19 @@ async function save(): Promise<void> {
       <li v-for="problem in tableProblems" :key="problem.message">{{ problem.message }}</li>
     </ul>
     <p class="buttons">
-      <button type="button" class="key solid" data-test="save-pasted" @click="save">
+      <KeyButton variant="flat" data-test="save-pasted" @click="save">
         {{ waiting.length > 0 ? `Save, then the next of ${waiting.length}` : 'Save it' }}
-      </button>
-      <label class="key">
-        Read a table of recipes
-        <input
-          class="visually-hidden"
-          type="file"
-          accept=".csv,.tsv,.txt,text/csv"
-          aria-label="Table of recipes"
-          @change="takeTable"
-        />
-      </label>
-      <button type="button" class="key" @click="emit('close')">Leave it</button>
+      </KeyButton>
+      <FileKey accept=".csv,.tsv,.txt,text/csv" label="Table of recipes" @take="takeTable"
+        >Read a table of recipes</FileKey
+      >
+      <KeyButton @click="emit('close')">Leave it</KeyButton>
     </p>
   </div>
 </template>
 
 <style scoped>
-.name,
-textarea {
-  font: inherit;
-  color: var(--ink);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  padding: 4px 6px;
-}
-.name {
+.called.v-input {
   width: 15em;
 }
 .both {
@@ -359,17 +340,6 @@ textarea {
   grid-template-columns: 1fr 1.15fr;
   gap: 22px;
   margin-top: 10px;
-}
-.both label {
-  display: grid;
-  gap: 4px;
-  align-content: start;
-  color: var(--soft);
-  font-size: var(--size-note);
-}
-textarea {
-  font-size: var(--size-text);
-  resize: vertical;
 }
 .odd {
   color: var(--warn);

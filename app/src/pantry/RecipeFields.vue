@@ -23,6 +23,7 @@ import AllergenPick from './AllergenPick.vue';
 import GelatineFields from './GelatineFields.vue';
 import RecipeWaits from './RecipeWaits.vue';
 import SwapLine from './SwapLine.vue';
+import WordField from '../figures/WordField.vue';
 
 /** A recipe's lines and steps. Changes the row that is being edited, or replaces it by a swap. */
 const props = defineProps<{ recipe: Recipe }>();
@@ -104,20 +105,18 @@ const stepsOf = (event: Event): string[] =>
     <ul>
       <template v-for="(line, i) in recipe.ingredients" :key="i">
         <li>
-          <select
-            :value="choiceOf(line)"
-            :aria-label="`What ingredient ${i + 1} is`"
-            @change="choose(line, ($event.target as HTMLSelectElement).value)"
-          >
-            <option v-for="option in choices" :key="option.value" :value="option.value">
-              {{ option.text }}
-            </option>
-          </select>
-          <input
+          <ChoiceField
+            class="what"
+            :model-value="choiceOf(line)"
+            :label="`What ingredient ${i + 1} is`"
+            :options="choices"
+            @update:model-value="(value) => choose(line, value)"
+          />
+          <WordField
             v-if="!line.foodId && !line.recipeId"
             v-model="line.name"
-            type="text"
-            maxlength="80"
+            class="called"
+            :most="80"
             :aria-label="`Ingredient ${i + 1}`"
           />
           <QuantityField
@@ -134,23 +133,23 @@ const stepsOf = (event: Event): string[] =>
             :label="`Allergens of ingredient ${i + 1}`"
             @update:model-value="(chosen) => (line.allergens = chosen)"
           />
-          <button
+          <KeyButton
             v-if="line.foodId"
-            type="button"
-            class="key small quiet"
+            variant="text"
+            size="small"
             :aria-label="`Swap ${line.name}`"
             @click="swapping = swapping === i ? null : i"
           >
             swap
-          </button>
-          <button
-            type="button"
-            class="key small quiet"
+          </KeyButton>
+          <KeyButton
+            variant="text"
+            size="small"
             :aria-label="`Take out ${line.name}`"
             @click="recipe.ingredients.splice(i, 1)"
           >
             ×
-          </button>
+          </KeyButton>
         </li>
         <SwapLine
           v-if="swapping === i"
@@ -165,7 +164,7 @@ const stepsOf = (event: Event): string[] =>
         />
       </template>
     </ul>
-    <p><button type="button" class="key small" @click="add">Add an ingredient</button></p>
+    <p><KeyButton size="small" @click="add">Add an ingredient</KeyButton></p>
     <p class="sentence">
       While it is made it gets
       <QuantityField
@@ -219,14 +218,14 @@ const stepsOf = (event: Event): string[] =>
         ></template
       >.
     </p>
-    <label class="tall">
-      steps, one a line
-      <textarea
-        rows="4"
-        :value="recipe.steps.join('\n')"
-        @change="recipe.steps = stepsOf($event)"
-      />
-    </label>
+    <v-textarea
+      class="steps"
+      label="steps, one a line"
+      rows="4"
+      auto-grow
+      :model-value="recipe.steps.join('\n')"
+      @change="recipe.steps = stepsOf($event)"
+    />
     <GelatineFields :recipe="recipe" @set="(lines) => setGrams(lines)" />
     <RecipeWaits :model-value="recipe" />
   </div>
@@ -244,33 +243,18 @@ li {
   align-items: center;
   padding: 3px 0;
 }
-select,
-input[type='text'],
-textarea {
-  font: inherit;
-  color: var(--ink);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  padding: 4px 6px;
-}
-select {
+.what.v-input {
   width: 220px;
 }
-input[type='text'] {
+.called.v-input {
   width: 150px;
-}
-option {
-  color: var(--ink);
-  background: var(--milk);
 }
 .cup {
   flex: 1;
   font-size: var(--size-note);
   white-space: nowrap;
 }
-.tall {
-  display: grid;
-  gap: 4px;
+.steps {
+  margin-top: 14px;
 }
 </style>

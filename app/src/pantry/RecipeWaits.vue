@@ -90,25 +90,25 @@ function add(): void {
         nullable
         auto="as it keeps"
       />.
-      <button
-        type="button"
-        class="key small quiet"
+      <KeyButton
+        variant="text"
+        size="small"
         :aria-label="`Take out wait ${i + 1}`"
         @click="recipe.holds = holds.filter((_, k) => k !== i)"
       >
         ×
-      </button>
+      </KeyButton>
     </p>
     <p>
-      <button type="button" class="key small" @click="add">Add a wait</button>
-      <button
+      <KeyButton size="small" @click="add">Add a wait</KeyButton>
+      <KeyButton
         v-if="recipe.holds === null"
-        type="button"
-        class="key small quiet"
+        variant="text"
+        size="small"
         @click="recipe.holds = []"
       >
         It can be used at once
-      </button>
+      </KeyButton>
     </p>
   </div>
 </template>

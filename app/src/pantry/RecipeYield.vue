@@ -23,9 +23,9 @@ const grams = computed(() => {
 
 <template>
   <span>
-    <button v-if="!open" type="button" class="key small" @click="open = true">
+    <KeyButton v-if="!open" size="small" @click="open = true">
       say how many tins it fills
-    </button>
+    </KeyButton>
     <template v-else>
       , enough for
       <QuantityField
@@ -36,17 +36,17 @@ const grams = computed(() => {
       />
       of <ChoiceField v-model="tinId" label="Which tin" :options="tins" /> filled to three fifths
       with a batter like <ChoiceField v-model="spongeId" label="Which batter" :options="sponges" />
-      <button
+      <KeyButton
         v-if="grams !== null"
-        type="button"
-        class="key small solid"
+        variant="flat"
+        size="small"
         @click="
           emit('take', grams);
           open = false;
         "
       >
         {{ grams }} g
-      </button>
+      </KeyButton>
     </template>
   </span>
 </template>

@@ -121,7 +121,7 @@ async function save(): Promise<void> {
         Starting value: {{ row.source }}. Saving makes it your own; every cake that uses it is
         worked out anew.
       </p>
-      <label class="line">name <input v-model="draft.name" type="text" maxlength="80" /></label>
+      <v-text-field v-model="draft.name" class="named" label="name" maxlength="80" />
       <p v-if="outline" class="sentence">
         <OutlineFields :outline="outline" subject="It" @change="(o) => set('outline', o)" />
       </p>
@@ -162,16 +162,15 @@ async function save(): Promise<void> {
               label="Dries in the oven"
               @update:model-value="(n) => set('bake', { ...(draft.bake as Bake), dryMin: n })"
             />
-            <button type="button" class="key small" @click="set('bake', null)">not baked</button>
+            <KeyButton size="small" @click="set('bake', null)">not baked</KeyButton>
           </template>
-          <button
+          <KeyButton
             v-else
-            type="button"
-            class="key small"
+            size="small"
             @click="set('bake', { ovenC: 170, minutes: 15, dryMin: 0 })"
           >
             it is baked
-          </button>
+          </KeyButton>
         </template>
       </p>
       <div class="fields">
@@ -202,11 +201,11 @@ async function save(): Promise<void> {
         </template>
         <label v-if="table === 'sponges'" class="line"
           ><span>climbs up bare sides: the tin is not greased, and it cools upside down</span
-          ><input
-            type="checkbox"
-            :checked="Boolean(draft.bareSides)"
-            @change="set('bareSides', !draft.bareSides)"
-        /></label>
+          ><v-checkbox-btn
+            :model-value="Boolean(draft.bareSides)"
+            @update:model-value="set('bareSides', !draft.bareSides)"
+          />
+        </label>
         <template v-if="table === 'spreads'">
           <div class="line">
             <span>keeps as</span>
@@ -219,18 +218,18 @@ async function save(): Promise<void> {
           </div>
           <label class="line"
             ><span>can be a filling</span
-            ><input
-              type="checkbox"
-              :checked="Boolean(draft.canFill)"
-              @change="set('canFill', !draft.canFill)"
-          /></label>
+            ><v-checkbox-btn
+              :model-value="Boolean(draft.canFill)"
+              @update:model-value="set('canFill', !draft.canFill)"
+            />
+          </label>
           <label class="line"
             ><span>can be a coat</span
-            ><input
-              type="checkbox"
-              :checked="Boolean(draft.canCoat)"
-              @change="set('canCoat', !draft.canCoat)"
-          /></label>
+            ><v-checkbox-btn
+              :model-value="Boolean(draft.canCoat)"
+              @update:model-value="set('canCoat', !draft.canCoat)"
+            />
+          </label>
         </template>
       </div>
       <StockFields
@@ -270,8 +269,8 @@ async function save(): Promise<void> {
         <li v-for="problem in problems" :key="problem">{{ problem }}.</li>
       </ul>
       <p class="buttons">
-        <button type="button" class="key solid" data-test="save-row" @click="save">Save</button>
-        <button type="button" class="key" @click="emit('close')">Leave it</button>
+        <KeyButton variant="flat" data-test="save-row" @click="save">Save</KeyButton>
+        <KeyButton @click="emit('close')">Leave it</KeyButton>
       </p>
     </v-card>
   </DialogBox>
@@ -283,16 +282,6 @@ async function save(): Promise<void> {
   padding: 20px 26px;
   display: block;
   overflow: auto;
-}
-.line input[type='text'] {
-  font: inherit;
-  color: var(--ink);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  padding: 4px 6px;
-  flex: 1;
-  max-width: 420px;
 }
 ul {
   list-style: none;

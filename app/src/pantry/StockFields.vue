@@ -12,7 +12,7 @@ import {
 import { computed } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
-import WordField from '../figures/WordField.vue';
+import WhenField from '../figures/WhenField.vue';
 import { useUnits } from '../figures/units.ts';
 import OutlineFields from '../sheets/OutlineFields.vue';
 import { usePantry } from '../stores/pantry.ts';
@@ -96,10 +96,9 @@ const takenText = computed(() => leftText(props.row, takenOf(props.row), units.t
       />.
     </template>
     Made on
-    <WordField
-      class="date"
-      type="date"
-      aria-label="Made on"
+    <WhenField
+      of="day"
+      label="Made on"
       :model-value="row.madeOn"
       @update:model-value="(madeOn) => emit('change', { madeOn })"
     />, kept in the

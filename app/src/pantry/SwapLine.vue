@@ -57,9 +57,9 @@ const changes = computed(() => {
       {{ done.corrected ? `The water is put right in the ${done.corrected}.` : '' }}
     </p>
     <p v-if="done">
-      <button type="button" class="key small solid" @click="emit('swap', done.recipe)">
+      <KeyButton variant="flat" size="small" @click="emit('swap', done.recipe)">
         Swap it
-      </button>
+      </KeyButton>
     </p>
   </div>
 </template>

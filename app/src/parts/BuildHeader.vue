@@ -1,23 +1,40 @@
 <script setup lang="ts">
-import { mdiDotsVertical, mdiHelpCircleOutline, mdiHistory, mdiRedo, mdiUndo } from '@mdi/js';
+import {
+  mdiDotsVertical,
+  mdiHelpCircleOutline,
+  mdiHistory,
+  mdiMagnify,
+  mdiRedo,
+  mdiUndo,
+} from '@mdi/js';
 import type { Build } from '@pyrgotect/core';
-import { useMediaQuery } from '@vueuse/core';
+import { useMediaQuery, watchDebounced } from '@vueuse/core';
 import { computed } from 'vue';
 import WordField from '../figures/WordField.vue';
 import { useBuild } from '../stores/build.ts';
 import BrandMark from './BrandMark.vue';
+import { announce } from './announce.ts';
 import IconPath from './IconPath.vue';
 import SettingsMenu from './SettingsMenu.vue';
 import { onPhone } from './phone.ts';
-import { servedText } from './when.ts';
+import { servedText } from '../locale/when.ts';
 
 /** The bar over an open cake: what it is, whether it is kept, and what can be done with all of it. */
 defineProps<{ build: Build }>();
-const emit = defineEmits<{ history: []; bench: []; print: [] }>();
+const emit = defineEmits<{ history: []; find: []; bench: []; print: [] }>();
 const store = useBuild();
 const rename = (name: string): void => store.edit('Name', (draft) => void (draft.name = name));
 /** A phone: what is wanted seldom is in a menu. */
 const xs = useMediaQuery(onPhone);
+/* said once things have come to rest, not with every stroke */
+const restsMs = 1500;
+watchDebounced(
+  () => store.saveState,
+  (state, before) => {
+    if (state === 'saved' && before !== undefined) announce('Saved');
+  },
+  { debounce: restsMs },
+);
 const saveText = computed(
   () =>
     ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved', gone: 'Taken off' })[
@@ -35,7 +52,6 @@ const saveText = computed(
       aria-label="Name of the cake"
       :most="80"
       needed
-      :size="Math.min(34, Math.max(6, build.name.length))"
       @update:model-value="rename"
       @keydown.enter="($event.target as HTMLInputElement).blur()"
     />
@@ -44,52 +60,58 @@ const saveText = computed(
     </span>
     <span class="grow" />
     <span class="state" :class="store.saveState" data-test="save-state">{{ saveText }}</span>
-    <button
-      type="button"
-      class="key quiet"
+    <KeyButton
+      v-tip="`Undo ${store.undoStack.at(-1)?.label ?? ''}`"
+      variant="text"
       :disabled="store.undoStack.length === 0"
-      :title="`Undo ${store.undoStack.at(-1)?.label ?? ''}`"
       aria-label="Undo"
       @click="store.undo()"
     >
       <IconPath :path="mdiUndo" />
-    </button>
-    <button
+    </KeyButton>
+    <KeyButton
       v-if="!xs"
-      type="button"
-      class="key quiet"
+      v-tip="`Redo ${store.redoStack.at(-1)?.label ?? ''}`"
+      variant="text"
       :disabled="store.redoStack.length === 0"
-      :title="`Redo ${store.redoStack.at(-1)?.label ?? ''}`"
       aria-label="Redo"
       @click="store.redo()"
     >
       <IconPath :path="mdiRedo" />
-    </button>
-    <button
+    </KeyButton>
+    <KeyButton
       v-if="!xs"
-      type="button"
-      class="key quiet"
+      v-tip="'Earlier versions'"
+      variant="text"
       aria-label="History"
-      title="Earlier versions"
       @click="emit('history')"
     >
       <IconPath :path="mdiHistory" />
-    </button>
-    <router-link
+    </KeyButton>
+    <KeyButton
       v-if="!xs"
-      class="key quiet"
+      v-tip="'Help: words, keys, a walk round'"
+      variant="text"
       to="/help"
       aria-label="Help"
-      title="Help: words, keys, a walk round"
       ><IconPath :path="mdiHelpCircleOutline"
-    /></router-link>
+    /></KeyButton>
+    <KeyButton
+      v-if="!xs"
+      v-tip="'Find a part, a figure or an action ( / )'"
+      variant="text"
+      aria-label="Find"
+      @click="emit('find')"
+    >
+      <IconPath :path="mdiMagnify" />
+    </KeyButton>
     <SettingsMenu />
-    <button v-if="!xs" type="button" class="key" @click="emit('print')">Print</button>
+    <KeyButton v-if="!xs" @click="emit('print')">Print</KeyButton>
     <v-menu v-else location="bottom end">
       <template #activator="{ props: opens }">
-        <button type="button" class="key quiet" aria-label="More" v-bind="opens">
+        <KeyButton variant="text" aria-label="More" v-bind="opens">
           <IconPath :path="mdiDotsVertical" />
-        </button>
+        </KeyButton>
       </template>
       <v-list>
         <v-list-item
@@ -99,13 +121,14 @@ const saveText = computed(
           @click="store.redo()"
         />
         <v-list-item title="Earlier versions" @click="emit('history')" />
+        <v-list-item title="Find" subtitle="a part, a figure, an action" @click="emit('find')" />
         <v-list-item title="Print" @click="emit('print')" />
         <v-list-item title="Help" to="/help" />
       </v-list>
     </v-menu>
-    <button type="button" class="key solid" data-walk="bench" @click="emit('bench')">
+    <KeyButton variant="flat" data-walk="bench" @click="emit('bench')">
       {{ xs ? 'Bench' : 'To the bench' }}
-    </button>
+    </KeyButton>
   </header>
 </template>
 
@@ -118,19 +141,27 @@ header {
   border-bottom: 2px solid var(--ink);
   min-width: 0;
 }
-.title {
+.title.v-input {
   font: 600 var(--size-title) var(--heading);
+  margin-left: 14px;
+  min-width: 60px;
+  max-width: 24em;
+  flex: 0 1 auto;
+}
+.title :deep(.v-field) {
+  font-weight: 600;
   color: inherit;
   background: none;
-  border: 0;
   border-bottom: 1.5px solid transparent;
-  margin-left: 14px;
-  padding: 2px 4px;
-  text-overflow: ellipsis;
-  min-width: 60px;
 }
-.title:hover,
-.title:focus {
+.title :deep(.v-input__control) {
+  min-width: 0;
+}
+.title :deep(input) {
+  text-overflow: ellipsis;
+}
+.title :deep(.v-field:hover),
+.title :deep(.v-field--focused) {
   border-color: var(--accent);
 }
 .sub {
@@ -176,7 +207,7 @@ header > :not(.grow, .sub, .title) {
     min-height: 44px;
     justify-content: center;
   }
-  .title {
+  .title.v-input {
     flex: 1 1 0;
     min-width: 0;
     margin-left: 0;

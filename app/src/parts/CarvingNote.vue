@@ -19,8 +19,8 @@ const said = computed(() => {
 <template>
   <p v-if="said" class="carving-note" role="status" data-test="carving-note">
     {{ said }}
-    <v-btn v-if="carvings.problem" variant="outlined" size="small" @click="carvings.need({ tiers })"
-      >Try again</v-btn
+    <KeyButton v-if="carvings.problem" size="small" @click="carvings.need({ tiers })"
+      >Try again</KeyButton
     >
   </p>
 </template>

@@ -13,7 +13,7 @@ const toFile = useToFile();
 </script>
 
 <template>
-  <main class="failed" data-test="failed-plan">
+  <main id="content" tabindex="-1" class="failed" data-test="failed-plan">
     <BrandMark />
     <h1>“{{ store.build?.name }}” could not be worked out</h1>
     <p class="lead" role="alert">
@@ -21,12 +21,16 @@ const toFile = useToFile();
       it. Take back what you changed last, go to an earlier version, or keep it in a file.
     </p>
     <p class="ways">
-      <v-btn v-if="store.undoStack.length > 0" variant="flat" color="primary" @click="store.undo()"
-        >Undo {{ store.undoStack.at(-1)?.label }}</v-btn
+      <KeyButton
+        v-if="store.undoStack.length > 0"
+        variant="flat"
+        color="primary"
+        @click="store.undo()"
+        >Undo {{ store.undoStack.at(-1)?.label }}</KeyButton
       >
-      <v-btn variant="outlined" @click="isHistory = true">Earlier versions</v-btn>
-      <v-btn variant="outlined" @click="toFile">Save the cake to a file</v-btn>
-      <v-btn variant="outlined" to="/">To the shelf</v-btn>
+      <KeyButton @click="isHistory = true">Earlier versions</KeyButton>
+      <KeyButton @click="toFile">Save the cake to a file</KeyButton>
+      <KeyButton to="/">To the shelf</KeyButton>
     </p>
     <HistoryDialog v-if="isHistory" :build-id="buildId" @close="isHistory = false" />
   </main>

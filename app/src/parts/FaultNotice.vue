@@ -18,11 +18,9 @@ const again = (): void => window.location.reload();
     </template>
     <template v-else>Something went wrong and was not done: {{ fault?.message }}</template>
     <template #actions>
-      <v-btn v-if="store.build" variant="outlined" size="small" @click="toFile"
-        >Save the cake to a file</v-btn
-      >
-      <v-btn variant="outlined" size="small" @click="again">Load the page again</v-btn>
-      <v-btn variant="outlined" size="small" @click="fault = null">Go on</v-btn>
+      <KeyButton v-if="store.build" size="small" @click="toFile">Save the cake to a file</KeyButton>
+      <KeyButton size="small" @click="again">Load the page again</KeyButton>
+      <KeyButton size="small" @click="fault = null">Go on</KeyButton>
     </template>
   </v-snackbar>
 </template>

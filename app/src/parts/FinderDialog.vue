@@ -8,6 +8,7 @@ import { useUnits } from '../figures/units.ts';
 import { labelOf, walkable } from './part-edits.ts';
 import { sheetStages, stageTitles, type SheetStage } from './stages.ts';
 import DialogBox from './DialogBox.vue';
+import SearchField from './SearchField.vue';
 
 const props = defineProps<{ plan: CakePlan }>();
 const emit = defineEmits<{
@@ -73,13 +74,12 @@ const move = (by: number): void => {
 <template>
   <DialogBox max-width="520" @update:model-value="emit('close')">
     <v-card class="finder">
-      <input
+      <SearchField
         v-model="text"
-        type="search"
         autofocus
         placeholder="A part, a figure, an action"
-        aria-label="Find"
-        @input="at = 0"
+        label="Find"
+        @update:model-value="at = 0"
         @keydown.down.prevent="move(1)"
         @keydown.up.prevent="move(-1)"
         @keydown.enter.prevent="pick(found[at])"
@@ -99,16 +99,6 @@ const move = (by: number): void => {
 <style scoped>
 .finder {
   padding: 14px;
-}
-input {
-  font: inherit;
-  font-size: var(--size-title);
-  color: var(--ink);
-  background: none;
-  border: 0;
-  border-bottom: 2px solid var(--accent);
-  outline: 0;
-  padding: 6px 4px;
 }
 ul {
   list-style: none;

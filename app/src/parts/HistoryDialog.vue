@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { planBuild, type Build } from '@pyrgotect/core';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
+import { dayText, secondText } from '../locale/when.ts';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import SectionThumb from '../section/SectionThumb.vue';
 import { revisionsOf } from '../storage/builds.ts';
@@ -55,7 +56,10 @@ function restore(): void {
               @click="chosen = revision"
             >
               <b>{{ revision.revision }}</b> {{ revision.label }}
-              <small>{{ format(parseISO(revision.at), 'd MMM, HH:mm:ss') }}</small>
+              <small
+                >{{ dayText(parseISO(revision.at), 'plain') }},
+                {{ secondText(parseISO(revision.at)) }}</small
+              >
             </button>
           </li>
         </ol>
@@ -64,10 +68,10 @@ function restore(): void {
         </div>
       </div>
       <p class="row">
-        <button type="button" class="key solid" :disabled="!chosen" @click="restore">
+        <KeyButton variant="flat" :disabled="!chosen" @click="restore">
           Go back to version {{ chosen?.revision }}
-        </button>
-        <button type="button" class="key" @click="emit('close')">Close</button>
+        </KeyButton>
+        <KeyButton @click="emit('close')">Close</KeyButton>
       </p>
     </v-card>
   </DialogBox>

@@ -1,46 +1,26 @@
 <script setup lang="ts">
-import { keyList } from './build-keys.ts';
 import DialogBox from './DialogBox.vue';
+import KeyList from './KeyList.vue';
+import type { keysOf } from './keys.ts';
 
+/** The keys of the place where one is. */
+defineProps<{ place: keyof typeof keysOf }>();
 const emit = defineEmits<{ close: [] }>();
 </script>
 
 <template>
-  <DialogBox max-width="560" @update:model-value="emit('close')">
+  <DialogBox max-width="600" @update:model-value="emit('close')">
     <v-card class="keys">
-      <h2>Keys</h2>
-      <dl>
-        <template v-for="[keys, what] in keyList" :key="keys">
-          <dt>{{ keys }}</dt>
-          <dd>{{ what }}</dd>
-        </template>
-      </dl>
-      <button type="button" class="key" @click="emit('close')">Close</button>
+      <KeyList :places="[place, 'everywhere']" />
+      <p><KeyButton @click="emit('close')">Close</KeyButton></p>
     </v-card>
   </DialogBox>
 </template>
 
 <style scoped>
 .keys {
-  padding: 18px 24px 22px;
+  padding: 4px 24px 18px;
   display: block;
   overflow: auto;
-}
-h2 {
-  margin: 0 0 8px;
-}
-dl {
-  display: grid;
-  grid-template-columns: 170px 1fr;
-  margin: 0 0 16px;
-}
-dt,
-dd {
-  margin: 0;
-  padding: 6px 0;
-  border-top: 1px solid var(--line);
-}
-dt {
-  font-weight: 600;
 }
 </style>

@@ -19,10 +19,8 @@ const toFile = useToFile();
   <v-snackbar :model-value="store.saveState === 'gone'" :timeout="-1" data-test="gone">
     This cake was taken off the shelf in another window. What you type here is not kept.
     <template #actions>
-      <v-btn variant="outlined" size="small" data-test="put-back" @click="store.putBack"
-        >Put it back</v-btn
-      >
-      <v-btn variant="outlined" size="small" to="/">To the shelf</v-btn>
+      <KeyButton size="small" data-test="put-back" @click="store.putBack">Put it back</KeyButton>
+      <KeyButton size="small" to="/">To the shelf</KeyButton>
     </template>
   </v-snackbar>
   <v-snackbar
@@ -33,10 +31,10 @@ const toFile = useToFile();
   >
     Another window changed the same as you: {{ places }}. Yours stands.
     <template #actions>
-      <v-btn variant="outlined" size="small" data-test="take-theirs" @click="store.takeTheirs"
-        >Take the other</v-btn
+      <KeyButton size="small" data-test="take-theirs" @click="store.takeTheirs"
+        >Take the other</KeyButton
       >
-      <v-btn variant="outlined" size="small" @click="store.clash = null">Keep mine</v-btn>
+      <KeyButton size="small" @click="store.clash = null">Keep mine</KeyButton>
     </template>
   </v-snackbar>
   <v-snackbar
@@ -47,9 +45,7 @@ const toFile = useToFile();
   >
     {{ store.notice }}
     <template v-if="store.saveState === 'failed'" #actions>
-      <v-btn variant="outlined" size="small" data-test="to-file" @click="toFile"
-        >Save it to a file</v-btn
-      >
+      <KeyButton size="small" data-test="to-file" @click="toFile">Save it to a file</KeyButton>
     </template>
   </v-snackbar>
 </template>

@@ -12,26 +12,24 @@ const button = useTemplateRef<HTMLElement>('button');
 
 <template>
   <span class="row">
-    <button
-      type="button"
-      class="key units"
-      title="Switch units (u)"
+    <KeyButton
+      v-tip="'Switch units (u)'"
+      class="units"
       data-test="units"
       @click="settings.switchUnits()"
     >
       {{ settings.unitsText }}
-    </button>
-    <button
+    </KeyButton>
+    <KeyButton
       ref="button"
-      type="button"
-      class="key quiet"
+      variant="text"
       aria-label="Units and colours"
       aria-haspopup="dialog"
       :aria-expanded="open"
       @click="open = !open"
     >
       <IconPath :path="mdiTune" />
-    </button>
+    </KeyButton>
     <SettingsPanel v-if="open && button" :under="button" @close="open = false" />
   </span>
 </template>

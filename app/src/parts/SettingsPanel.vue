@@ -1,10 +1,13 @@
 <script setup lang="ts">
-import { spoonSchools, type SpoonSchool } from '@pyrgotect/core';
+import { spoonSchools, type SpoonSchool, type UnitSystem } from '@pyrgotect/core';
 import { onMounted, ref, shallowRef } from 'vue';
 import { useShelf } from '../stores/shelf.ts';
 import { isShort, roomNow, roomText, type Room } from '../storage/room.ts';
-import { useSettings, type Scheme } from '../stores/settings.ts';
+import { useSettings, type OwnHabits, type Scheme } from '../stores/settings.ts';
+import { useUnits } from '../figures/units.ts';
 import WordField from '../figures/WordField.vue';
+import { dayAndHour } from '../locale/when.ts';
+import ToggleRow from './ToggleRow.vue';
 
 /** Units and colours, under the button that opened it. */
 defineProps<{ under: HTMLElement }>();
@@ -20,10 +23,70 @@ const spoonWords: Record<SpoonSchool, string> = {
   us: '14.8 and 4.9 mL',
   au: '20 and 5 mL',
 };
-const lengths = ['cm', 'in'] as const;
-const masses = ['g', 'oz'] as const;
-const volumes = ['mL', 'cups'] as const;
-const temperatures = ['C', 'F'] as const;
+type Choice = { value: string | number; text: string };
+const same = (...words: string[]): Choice[] => words.map((value) => ({ value, text: value }));
+const units: {
+  key: Exclude<keyof UnitSystem, 'currency' | 'decimal'>;
+  name: string;
+  of: Choice[];
+}[] = [
+  { key: 'length', name: 'length', of: same('cm', 'in') },
+  { key: 'mass', name: 'weight', of: same('g', 'oz') },
+  { key: 'volume', name: 'volume', of: same('mL', 'cups') },
+  {
+    key: 'temperature',
+    name: 'temperature',
+    of: [
+      { value: 'C', text: '°C' },
+      { value: 'F', text: '°F' },
+    ],
+  },
+  {
+    key: 'spoons',
+    name: 'your spoons',
+    of: spoonSchools.map((value) => ({ value, text: spoonWords[value] })),
+  },
+  {
+    key: 'cupMl',
+    name: 'your cup',
+    of: [237, 250].map((value) => ({ value, text: `${value} mL` })),
+  },
+];
+const region = { value: 'auto', text: 'region' };
+const habitRows: { key: keyof OwnHabits; name: string; of: Choice[] }[] = [
+  {
+    key: 'clock',
+    name: 'clock',
+    of: [region, { value: '24', text: '16:00' }, { value: '12', text: '4:00 pm' }],
+  },
+  {
+    key: 'dates',
+    name: 'dates',
+    of: [
+      region,
+      { value: 'dmy', text: '12 Jun' },
+      { value: 'mdy', text: 'Jun 12' },
+      { value: 'ymd', text: '2027 Jun 12' },
+    ],
+  },
+  {
+    key: 'week',
+    name: 'week begins',
+    of: [
+      region,
+      { value: 'mon', text: 'Mon' },
+      { value: 'sun', text: 'Sun' },
+      { value: 'sat', text: 'Sat' },
+    ],
+  },
+  {
+    key: 'decimal',
+    name: 'tenths',
+    of: [region, { value: '.', text: '1.5' }, { value: ',', text: '1,5' }],
+  },
+];
+const sample = new Date(2027, 5, 12, 16);
+const { text } = useUnits();
 const shelf = useShelf();
 const moving = ref(false);
 async function moveExamples(): Promise<void> {
@@ -48,107 +111,48 @@ onMounted(async () => {
   >
     <v-card class="panel">
       <h2>Units</h2>
-      <fieldset>
-        <legend>length</legend>
-        <button
-          v-for="unit in lengths"
-          :key="unit"
-          type="button"
-          class="key small"
-          :class="{ solid: settings.system.length === unit }"
-          @click="settings.setUnits({ length: unit })"
-        >
-          {{ unit }}
-        </button>
-      </fieldset>
-      <fieldset>
-        <legend>weight</legend>
-        <button
-          v-for="unit in masses"
-          :key="unit"
-          type="button"
-          class="key small"
-          :class="{ solid: settings.system.mass === unit }"
-          @click="settings.setUnits({ mass: unit })"
-        >
-          {{ unit }}
-        </button>
-      </fieldset>
-      <fieldset>
-        <legend>volume</legend>
-        <button
-          v-for="unit in volumes"
-          :key="unit"
-          type="button"
-          class="key small"
-          :class="{ solid: settings.system.volume === unit }"
-          @click="settings.setUnits({ volume: unit })"
-        >
-          {{ unit }}
-        </button>
-      </fieldset>
-      <fieldset>
-        <legend>temperature</legend>
-        <button
-          v-for="unit in temperatures"
-          :key="unit"
-          type="button"
-          class="key small"
-          :class="{ solid: settings.system.temperature === unit }"
-          @click="settings.setUnits({ temperature: unit })"
-        >
-          °{{ unit }}
-        </button>
-      </fieldset>
-      <fieldset>
-        <legend>your spoons</legend>
-        <button
-          v-for="school in spoonSchools"
-          :key="school"
-          type="button"
-          class="key small"
-          :class="{ solid: settings.system.spoons === school }"
-          @click="settings.setUnits({ spoons: school })"
-        >
-          {{ spoonWords[school] }}
-        </button>
-      </fieldset>
-      <fieldset>
-        <legend>your cup</legend>
-        <button
-          v-for="ml in [237, 250]"
-          :key="ml"
-          type="button"
-          class="key small"
-          :class="{ solid: settings.system.cupMl === ml }"
-          @click="settings.setUnits({ cupMl: ml })"
-        >
-          {{ ml }} mL
-        </button>
-      </fieldset>
-      <fieldset>
-        <legend>prices in</legend>
+      <ToggleRow
+        v-for="row in units"
+        :key="row.key"
+        :name="row.name"
+        :of="row.of"
+        :model-value="settings.system[row.key]"
+        @update:model-value="(to) => settings.setUnits({ [row.key]: to })"
+      />
+      <p class="sign">
+        <span>prices in</span>
         <WordField
-          class="sign"
           :most="4"
           aria-label="Sign before prices"
           :model-value="settings.system.currency"
           @update:model-value="settings.setUnits({ currency: $event })"
         />
-      </fieldset>
+      </p>
+      <h2>Days, hours, numbers</h2>
+      <ToggleRow
+        v-for="row in habitRows"
+        :key="row.key"
+        :name="row.name"
+        :of="row.of"
+        :model-value="settings.ownHabits[row.key]"
+        @update:model-value="(to) => settings.setHabits({ [row.key]: to })"
+      />
+      <p class="room soft">
+        Left to the region, as this browser is set up: {{ dayAndHour(sample, 'dated') }},
+        {{ text(1135, 'bowl') }}.
+      </p>
       <h2>Colours</h2>
-      <fieldset>
-        <button
-          v-for="scheme in schemes"
-          :key="scheme.value"
-          type="button"
-          class="key small"
-          :class="{ solid: settings.scheme === scheme.value }"
-          @click="settings.setScheme(scheme.value)"
-        >
-          {{ scheme.text }}
-        </button>
-      </fieldset>
+      <ToggleRow
+        name="screen"
+        :of="schemes"
+        :model-value="settings.scheme"
+        @update:model-value="settings.setScheme"
+      />
+      <h2>Keys</h2>
+      <p class="room">
+        {{ settings.singleKeys ? 'Letters alone are keys.' : 'Letters alone do nothing.' }}
+        <router-link to="/help#keys" @click="emit('close')">All keys, and their switch</router-link>
+      </p>
       <h2>At the bench</h2>
       <v-switch
         :model-value="settings.devices"
@@ -165,14 +169,9 @@ onMounted(async () => {
       </p>
       <h2>Examples</h2>
       <p class="room">
-        <v-btn
-          size="small"
-          variant="outlined"
-          :loading="moving"
-          data-test="examples"
-          @click="moveExamples"
-          >{{ shelf.hasExamples ? 'Put the examples away' : 'Bring the examples back' }}</v-btn
-        >
+        <KeyButton size="small" :loading="moving" data-test="examples" @click="moveExamples">{{
+          shelf.hasExamples ? 'Put the examples away' : 'Bring the examples back'
+        }}</KeyButton>
       </p>
       <p class="room soft">The observatory’s cakes, as you left them. Your own stay as they are.</p>
       <template v-if="room">
@@ -200,30 +199,17 @@ onMounted(async () => {
 }
 .panel {
   padding: 6px 18px 18px;
-  width: 300px;
-}
-fieldset {
-  border: 0;
-  padding: 0;
-  margin: 0 0 7px;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-  align-items: center;
+  width: 380px;
+  max-width: calc(100vw - 24px);
 }
 .sign {
-  font: inherit;
-  font-weight: 600;
-  color: var(--accent);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  width: 4em;
-  padding: 1px 6px;
+  display: flex;
+  gap: 6px;
+  align-items: center;
+  margin: 0 0 7px;
 }
-legend {
-  float: left;
-  width: 90px;
+.sign > span {
+  flex: 0 0 96px;
   color: var(--soft);
 }
 h2 {

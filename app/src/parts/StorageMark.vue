@@ -30,12 +30,8 @@ const again = (): void => window.location.reload();
       save it to a file, or change something and put it back.
     </span>
     <span class="ways">
-      <v-btn v-if="store.build" variant="outlined" size="small" @click="toFile"
-        >Save the cake to a file</v-btn
-      >
-      <v-btn v-if="state.kind !== 'memory'" variant="outlined" size="small" @click="again"
-        >Load again</v-btn
-      >
+      <KeyButton v-if="store.build" size="small" @click="toFile">Save the cake to a file</KeyButton>
+      <KeyButton v-if="state.kind !== 'memory'" size="small" @click="again">Load again</KeyButton>
     </span>
   </aside>
 </template>

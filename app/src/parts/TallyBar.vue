@@ -15,7 +15,7 @@ import { useBuild } from '../stores/build.ts';
 import { useCarvings } from '../stores/carvings.ts';
 import { useSettings } from '../stores/settings.ts';
 import type { SheetStage } from './stages.ts';
-import { timeLeft } from './when.ts';
+import { timeLeft } from '../locale/when.ts';
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ go: [stage: SheetStage]; goTo: [caution: Caution] }>();
@@ -91,20 +91,25 @@ const serious = computed(() => store.cautions.filter((c) => c.severity !== 'note
     <button
       v-for="cell in cells"
       :key="cell.key"
-      type="button"
-      :data-test="`tally-${cell.key}`"
-      :class="{ waiting }"
-      :title="
+      v-tip="
         waiting
           ? 'The carving is being worked out: this is still of the whole stack'
           : 'Where this comes from'
       "
+      type="button"
+      :data-test="`tally-${cell.key}`"
+      :class="{ waiting }"
       @click="working.open(cell.figure)"
     >
       <b>{{ cell.value }}<template v-if="waiting"> …</template></b
       ><span>{{ waiting ? 'being worked out' : cell.label }}</span>
     </button>
-    <button type="button" data-test="tally-left" title="To the brief" @click="emit('go', 'brief')">
+    <button
+      v-tip="'To the brief'"
+      type="button"
+      data-test="tally-left"
+      @click="emit('go', 'brief')"
+    >
       <b>{{ left }}</b><span>until it is served</span>
     </button>
     <v-menu location="top end" :max-width="560">

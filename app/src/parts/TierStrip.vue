@@ -47,18 +47,17 @@ function rename(name: string): void {
       </template>
     </template>
     <span class="grow" />
-    <button
+    <KeyButton
       v-if="mayAdd && build.tiers.length < limits.tiers.max"
-      type="button"
-      class="key small"
+      size="small"
       data-test="add-tier"
       @click="add"
     >
       Another tier on top
-    </button>
-    <button v-if="mayAdd && several" type="button" class="key small" @click="remove">
+    </KeyButton>
+    <KeyButton v-if="mayAdd && several" size="small" @click="remove">
       Take this tier away
-    </button>
+    </KeyButton>
   </div>
 </template>
 
@@ -80,15 +79,14 @@ function rename(name: string): void {
 .strip > button:not(.key):hover {
   color: var(--ink);
 }
-.name {
+.name.v-input {
   font: 700 var(--size-text) var(--heading);
+  max-width: 16em;
+}
+.name :deep(.v-field) {
+  font-weight: 700;
   color: var(--ink);
   background: var(--accent-wash);
-  border: 0;
-  border-bottom: 2px solid var(--accent);
-  padding: 2px 8px;
-  field-sizing: content;
-  max-width: 16em;
 }
 .grow {
   flex: 1;

@@ -30,13 +30,9 @@ const places = [
     </nav>
     <slot name="search" />
     <span class="grow" />
-    <router-link
-      class="key quiet"
-      to="/help"
-      aria-label="Help"
-      title="Help: words, keys, a walk round"
+    <KeyButton v-tip="'Help: words, keys, a walk round'" variant="text" to="/help" aria-label="Help"
       ><IconPath :path="mdiHelpCircleOutline"
-    /></router-link>
+    /></KeyButton>
     <SettingsMenu />
     <slot />
   </header>

@@ -15,10 +15,8 @@ async function take(): Promise<void> {
   <v-snackbar :model-value="waiting !== null" :timeout="-1" data-test="update">
     A newer Pyrgotect is here. It is taken when you say so; your cakes stay as they are.
     <template #actions>
-      <v-btn variant="outlined" size="small" data-test="take-update" @click="take"
-        >Take it now</v-btn
-      >
-      <v-btn variant="outlined" size="small" @click="waiting = null">Later</v-btn>
+      <KeyButton size="small" data-test="take-update" @click="take">Take it now</KeyButton>
+      <KeyButton size="small" @click="waiting = null">Later</KeyButton>
     </template>
   </v-snackbar>
 </template>

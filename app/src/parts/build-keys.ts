@@ -1,6 +1,7 @@
 import { stepOf } from '@pyrgotect/core';
 import { useSettings } from '../stores/settings.ts';
 import type { useBuild } from '../stores/build.ts';
+import { isForPlace } from './keys.ts';
 import { labelOf, rangeOfPart, setThickness, thicknessOfPart, walkable } from './part-edits.ts';
 import { sheetStages, type SheetStage } from './stages.ts';
 
@@ -12,38 +13,20 @@ export interface KeyActions {
   show: (dialog: 'history' | 'keys' | 'find') => void;
 }
 
-/** Every key of a build, for the sheet that lists them. */
-export const keyList: [keys: string, what: string][] = [
-  ['1 to 8', 'open Brief, Stack, Bake, Carve, Coat, Finish, Support, Day'],
-  ['[ and ]', 'walk down and up the tower'],
-  ['+ and −', 'thicken or thin the chosen part by one step'],
-  ['Shift with + or −', 'all layers, or all fillings, alike'],
-  ['arrow keys', 'on a boundary of the drawing: move it'],
-  ['u', 'switch units'],
-  ['b', 'to the bench'],
-  ['p', 'print'],
-  ['h', 'earlier versions'],
-  ['/', 'find a part, a figure or an action'],
-  ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
-  ['?', 'this list'],
-];
-
 /** What a key does while a build is open. Typing in a field is left alone. */
 export function buildKeys(
   event: KeyboardEvent,
   { store, go, toBench, toPrint, show }: KeyActions,
 ): void {
-  const target = event.target as HTMLElement | null;
-  const typing = target?.closest('input, select, textarea, [contenteditable]');
+  if (!isForPlace(event)) return;
   const undoKey = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z';
-  if (undoKey && !typing) {
+  if (undoKey) {
     event.preventDefault();
     if (event.shiftKey) store.redo();
     else store.undo();
     return;
   }
-  if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-  if (target?.closest('.v-overlay')) return;
+  if (event.ctrlKey || event.metaKey || event.altKey) return;
   const stage = sheetStages[Number(event.key) - 1];
   if (stage) return go(stage);
   switch (event.key) {

@@ -1,5 +1,6 @@
 import 'vuetify/styles/core';
 import { createVuetify } from 'vuetify';
+import { VBtn } from 'vuetify/components/VBtn';
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 import { schemes, type Colours } from '../styles/palette.ts';
 
@@ -14,6 +15,8 @@ const themed = (colours: Colours) => ({
 });
 
 export const vuetify = createVuetify({
+  // ours in sheets and bars; what the library puts into its own parts keeps their look
+  aliases: { KeyButton: VBtn },
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   theme: {
     defaultTheme: 'paper',
@@ -26,7 +29,10 @@ export const vuetify = createVuetify({
     VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     VSelect: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     VTextarea: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
-    VBtn: { variant: 'flat' },
+    KeyButton: { class: 'key', variant: 'outlined', ripple: false },
+    VCheckbox: { density: 'compact', hideDetails: true, color: 'primary' },
+    VSlider: { density: 'compact', hideDetails: true, color: 'primary' },
+    VFileInput: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     VDialog: { scrollable: true },
     VExpansionPanels: { elevation: 0 },
     VExpansionPanel: { elevation: 0 },

@@ -29,6 +29,7 @@ import OrderPanel from './OrderPanel.vue';
 import TierStrip from '../parts/TierStrip.vue';
 import { useSheet } from './useSheet.ts';
 import WeightOrder from './WeightOrder.vue';
+import WhenField from '../figures/WhenField.vue';
 import WordField from '../figures/WordField.vue';
 
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -134,19 +135,16 @@ function toggleDiet(diet: Diet): void {
         @update:model-value="setLook"
       />
       <template v-if="!build.isPattern">and be served</template>
-      <WordField
+      <WhenField
         v-if="!build.isPattern"
-        class="date"
-        type="datetime-local"
-        aria-label="Date and time of serving"
+        nullable
+        label="Date and time of serving"
         :model-value="brief.serveAt?.slice(0, 16) ?? ''"
         @update:model-value="edit('Serving time', { serveAt: $event || null })"
       />
     </p>
     <p class="start">
-      <button type="button" class="key solid" data-test="draft" @click="drafting = true">
-        Draft it
-      </button>
+      <KeyButton variant="flat" data-test="draft" @click="drafting = true"> Draft it </KeyButton>
       <span class="soft"
         >whole cakes to choose from, of one tier or several; your brief stays as it is</span
       >
@@ -169,14 +167,11 @@ function toggleDiet(diet: Diet): void {
             of about <FigureValue :value="plan.servings.portionG" kind="small" figure="portion" />
           </template>
         </p>
-        <label class="check">
-          <input
-            type="checkbox"
-            :checked="brief.halves"
-            @change="edit('Halves', { halves: !brief.halves })"
-          />
-          cut across at half height first, two portions above each other
-        </label>
+        <v-checkbox
+          :model-value="brief.halves"
+          label="cut across at half height first, two portions above each other"
+          @update:model-value="edit('Halves', { halves: !brief.halves })"
+        />
       </div>
     </div>
 
@@ -187,42 +182,39 @@ function toggleDiet(diet: Diet): void {
     <OrderPanel :build="build" />
     <h2>For whom and where</h2>
     <div class="words">
-      <label
-        >occasion
-        <WordField
-          :most="80"
-          :model-value="brief.occasion"
-          @update:model-value="edit('Occasion', { occasion: $event })"
-      /></label>
-      <label
-        >place and way there
-        <WordField
-          :most="80"
-          :model-value="brief.place"
-          @update:model-value="edit('Place', { place: $event })"
-      /></label>
-      <label class="all"
-        >notes
-        <WordField
-          :most="2000"
-          :model-value="brief.notes"
-          @update:model-value="edit('Notes', { notes: $event })"
-      /></label>
+      <WordField
+        name="occasion"
+        :most="80"
+        :model-value="brief.occasion"
+        @update:model-value="edit('Occasion', { occasion: $event })"
+      />
+      <WordField
+        name="place and way there"
+        :most="80"
+        :model-value="brief.place"
+        @update:model-value="edit('Place', { place: $event })"
+      />
+      <WordField
+        class="all"
+        name="notes"
+        :most="2000"
+        :model-value="brief.notes"
+        @update:model-value="edit('Notes', { notes: $event })"
+      />
     </div>
 
     <h2>Keep out of it</h2>
     <p class="chips">
-      <button
+      <KeyButton
         v-for="allergen in allergens"
         :key="allergen"
-        type="button"
-        class="key small"
-        :class="{ solid: brief.keepOut.includes(allergen) }"
+        size="small"
+        :variant="brief.keepOut.includes(allergen) ? 'flat' : 'outlined'"
         :aria-pressed="brief.keepOut.includes(allergen)"
         @click="toggle(allergen)"
       >
         {{ allergen }}
-      </button>
+      </KeyButton>
     </p>
     <p class="lead">
       <HoldsLine :held="heldBy(plan)" />
@@ -231,17 +223,16 @@ function toggleDiet(diet: Diet): void {
     </p>
     <h2>The guests eat</h2>
     <p class="chips">
-      <button
+      <KeyButton
         v-for="diet in diets"
         :key="diet"
-        type="button"
-        class="key small"
-        :class="{ solid: brief.diets.includes(diet) }"
+        size="small"
+        :variant="brief.diets.includes(diet) ? 'flat' : 'outlined'"
         :aria-pressed="brief.diets.includes(diet)"
         @click="toggleDiet(diet)"
       >
         {{ diet }}
-      </button>
+      </KeyButton>
     </p>
     <DraftDialog v-if="drafting" :build="build" @close="drafting = false" />
   </div>
@@ -264,15 +255,6 @@ function toggleDiet(diet: Diet): void {
 }
 .map h2 {
   margin-top: 6px;
-}
-.check {
-  display: flex;
-  gap: 8px;
-  align-items: baseline;
-  margin-top: 10px;
-}
-.check input {
-  accent-color: var(--accent);
 }
 .chips {
   display: flex;

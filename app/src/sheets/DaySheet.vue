@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
-import { format } from 'date-fns';
+import { dayAndHour } from '../locale/when.ts';
 import { computed, watch } from 'vue';
 import ReadyLine from '../day/ReadyLine.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
@@ -58,7 +58,7 @@ const title = computed(() => {
   if (!day.plan) return 'Planning the days…';
   const first = day.plan.placed[0];
   if (!first) return 'Nothing to do';
-  return `Begin ${format(day.dateOf(first.startMin), 'EEEE d MMMM, HH:mm')}`;
+  return `Begin ${dayAndHour(day.dateOf(first.startMin), 'long')}`;
 });
 const problem = computed(() => {
   const { answer } = day;

@@ -36,7 +36,7 @@ function take(design: Design): void {
         </h1>
         <h1 v-else-if="answer">Nothing can be drafted yet</h1>
         <h1 v-else>Weighing cakes for {{ build.brief.servings }}…</h1>
-        <button type="button" class="key small" @click="emit('close')">Close</button>
+        <KeyButton size="small" @click="emit('close')">Close</KeyButton>
       </header>
       <v-progress-linear
         v-if="progress !== null"

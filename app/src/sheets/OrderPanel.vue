@@ -1,25 +1,21 @@
 <script setup lang="ts">
 import { limits, type Build, type Order } from '@pyrgotect/core';
-import { ref, useTemplateRef } from 'vue';
+import { ref } from 'vue';
 import NotePhoto from '../bench/NotePhoto.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import WordField from '../figures/WordField.vue';
 import { keepPicture } from '../storage/photos.ts';
 import { useBuild } from '../stores/build.ts';
+import FileKey from '../parts/FileKey.vue';
 
 /** Who ordered it, what was agreed, and pictures of what is wished. */
 const props = defineProps<{ build: Build }>();
 const store = useBuild();
-const camera = useTemplateRef<HTMLInputElement>('camera');
 const problem = ref('');
 const edit = (label: string, change: Partial<Order>): void =>
   store.edit(label, (draft) => void Object.assign(draft.order, change));
 
-async function addPicture(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
+async function addPicture(file: File): Promise<void> {
   problem.value = '';
   try {
     const id = await keepPicture(file, props.build.id);
@@ -37,22 +33,20 @@ const dropPicture = (id: string): void =>
   <section data-test="order">
     <h2>The order</h2>
     <div class="words">
-      <label
-        >ordered by
-        <WordField
-          :most="limits.nameLength.max"
-          autocomplete="off"
-          :model-value="build.order.customer"
-          @update:model-value="edit('Customer', { customer: $event })"
-      /></label>
-      <label
-        >telephone or address
-        <WordField
-          :most="limits.contactLength.max"
-          autocomplete="off"
-          :model-value="build.order.contact"
-          @update:model-value="edit('Contact', { contact: $event })"
-      /></label>
+      <WordField
+        name="ordered by"
+        :most="limits.nameLength.max"
+        autocomplete="off"
+        :model-value="build.order.customer"
+        @update:model-value="edit('Customer', { customer: $event })"
+      />
+      <WordField
+        name="telephone or address"
+        :most="limits.contactLength.max"
+        autocomplete="off"
+        :model-value="build.order.contact"
+        @update:model-value="edit('Contact', { contact: $event })"
+      />
     </div>
     <p class="sentence">
       Offered for
@@ -77,16 +71,12 @@ const dropPicture = (id: string): void =>
       <v-checkbox
         :model-value="build.order.depositPaid"
         label="deposit paid"
-        density="compact"
-        hide-details
         :disabled="build.order.deposit === null"
         @update:model-value="(is) => edit('Deposit paid', { depositPaid: is === true })"
       />
       <v-checkbox
         :model-value="build.order.confirmed"
         label="confirmed"
-        density="compact"
-        hide-details
         data-test="confirmed"
         @update:model-value="(is) => edit('Confirmed', { confirmed: is === true })"
       />
@@ -94,25 +84,16 @@ const dropPicture = (id: string): void =>
     <div class="pictures">
       <figure v-for="id in build.order.pictures" :key="id">
         <NotePhoto :id="id" title="what is wished" />
-        <v-btn size="small" variant="text" @click="dropPicture(id)">Take away</v-btn>
+        <KeyButton size="small" variant="text" @click="dropPicture(id)">Take away</KeyButton>
       </figure>
-      <button
+      <FileKey
         v-if="build.order.pictures.length < limits.wishPictures.max"
-        type="button"
-        class="key small"
-        @click="camera?.click()"
-      >
-        Add a picture of the wish
-      </button>
-      <input
-        ref="camera"
-        class="visually-hidden"
-        type="file"
+        size="small"
         accept="image/*"
-        aria-label="A picture of the wish"
-        tabindex="-1"
-        @change="addPicture"
-      />
+        label="A picture of the wish"
+        @take="addPicture"
+        >Add a picture of the wish</FileKey
+      >
     </div>
     <p v-if="problem" class="warn" role="alert">{{ problem }}</p>
     <p class="soft">

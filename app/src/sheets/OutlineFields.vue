@@ -133,8 +133,7 @@ const set = (key: string, value: number | null): void => {
     @update:model-value="setKind"
   /><template v-if="outline.kind === 'path'"
     >, “{{ outline.name }}”
-    <button type="button" class="key small" @click="importing = true">another line</button
-    >.</template
+    <KeyButton size="small" @click="importing = true">another line</KeyButton>.</template
   ><template v-else>, </template>
   <template v-for="field in fields" :key="field.key"
     >{{ field.before

@@ -4,6 +4,8 @@ import { computed, ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { pathOutline } from './svg-path.ts';
 import DialogBox from '../parts/DialogBox.vue';
+import FileKey from '../parts/FileKey.vue';
+import WordField from '../figures/WordField.vue';
 
 /** Reads an outline from an SVG file or a pasted path; nothing changes until it is taken. */
 const props = defineProps<{ wide: number }>();
@@ -23,9 +25,7 @@ const drawing = computed(() => {
     .map(([x, y]) => `${(100 + x * scale).toFixed(1)},${(100 - y * scale).toFixed(1)}`)
     .join(' ');
 });
-async function open(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0];
-  if (!file) return;
+async function open(file: File): Promise<void> {
   name.value = file.name.replace(/\.svg$/i, '').slice(0, 60) || name.value;
   text.value = file.size > 2_000_000 ? 'too large' : await file.text();
 }
@@ -41,8 +41,17 @@ function take(): void {
       <p class="lead">
         An SVG file with one closed line, or the line itself (what stands in d="…").
       </p>
-      <p><input type="file" accept=".svg,image/svg+xml" aria-label="SVG file" @change="open" /></p>
-      <textarea v-model="text" rows="4" aria-label="Path" spellcheck="false" placeholder="M0 0 …" />
+      <p>
+        <FileKey accept=".svg,image/svg+xml" label="SVG file" @take="open">Choose a file</FileKey>
+      </p>
+      <v-textarea
+        v-model="text"
+        class="line"
+        rows="4"
+        aria-label="Path"
+        spellcheck="false"
+        placeholder="M0 0 …"
+      />
       <p v-if="read && !read.ok" class="problem" role="alert">{{ read.problem }}</p>
       <div v-if="read?.ok" class="seen">
         <svg width="200" height="200" role="img" aria-label="The line that was read">
@@ -50,8 +59,7 @@ function take(): void {
         </svg>
         <p class="sentence">
           It is called
-          <input v-model="name" class="text" aria-label="Name of the shape" maxlength="80" />, and
-          is
+          <WordField v-model="name" aria-label="Name of the shape" :most="80" />, and is
           <QuantityField
             :model-value="wideMm"
             :of="limits.sideMm"
@@ -62,10 +70,8 @@ function take(): void {
         </p>
       </div>
       <div class="foot">
-        <button type="button" class="key" @click="emit('close')">Leave it</button>
-        <button type="button" class="key solid" :disabled="!read?.ok" @click="take">
-          Take this line
-        </button>
+        <KeyButton @click="emit('close')">Leave it</KeyButton>
+        <KeyButton variant="flat" :disabled="!read?.ok" @click="take"> Take this line </KeyButton>
       </div>
     </v-card>
   </DialogBox>
@@ -75,14 +81,11 @@ function take(): void {
 .path {
   padding: 22px 26px;
 }
-textarea {
-  width: 100%;
-  font: var(--size-note)/1.4 monospace;
-  background: var(--raised);
-  color: var(--ink);
-  border: 1.5px solid var(--line);
-  padding: 8px;
+.line {
   margin-top: 8px;
+}
+.line :deep(textarea) {
+  font: var(--size-note)/1.4 monospace;
 }
 .problem {
   background: var(--stop-wash);

@@ -82,9 +82,9 @@ const open = computed(() => openCounts(props.plan.nonFood).length);
       />
       <component :is="panels[tab]" :build="build" :plan="plan" />
       <p v-if="open > 0 && tab !== 'count'" class="soft">
-        <button type="button" class="key small quiet" @click="tab = 'count'">
+        <KeyButton variant="text" size="small" @click="tab = 'count'">
           {{ open }} {{ open === 1 ? 'count is' : 'counts are' }} open
-        </button>
+        </KeyButton>
       </p>
       <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
       <p class="soft">

@@ -36,9 +36,7 @@ function order(): void {
       label="Wanted weight of the cake"
       @update:model-value="(g) => (wanted = g)"
     />, <b>{{ range[0] }} to {{ range[1] }}</b> portions by weight.
-    <button type="button" class="key small" data-test="order-weight" @click="order">
-      Make it weigh that
-    </button>
+    <KeyButton size="small" data-test="order-weight" @click="order"> Make it weigh that </KeyButton>
     <span v-if="misses" class="soft" role="status"> It comes out {{ misses }}.</span>
   </p>
 </template>

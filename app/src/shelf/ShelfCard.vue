@@ -12,7 +12,7 @@ import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Build } from '@pyrgotect/core';
 import CarvingNote from '../parts/CarvingNote.vue';
 import IconPath from '../parts/IconPath.vue';
-import { servedText, timeLeft } from '../parts/when.ts';
+import { servedText, timeLeft } from '../locale/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import { handOn } from './hand-on.ts';
 import { myTurn } from './turns.ts';
@@ -110,9 +110,7 @@ const progress = computed(() => {
       ><template v-if="entry.order !== 'open'">: {{ entry.order }}</template>
     </p>
     <p v-if="entry.isPattern">
-      <v-btn size="small" variant="outlined" @click="emit('fromPattern')"
-        >Make a cake from it</v-btn
-      >
+      <KeyButton size="small" @click="emit('fromPattern')">Make a cake from it</KeyButton>
     </p>
     <p v-else class="soft">
       {{ servedText(entry.serveAt) || 'no date yet'
@@ -131,24 +129,24 @@ const progress = computed(() => {
     <p v-else-if="progress" class="soft">{{ progress }}</p>
     <div class="actions">
       <button
+        v-tip="`${entry.name} for another number of guests`"
         type="button"
-        :title="`${entry.name} for another number of guests`"
         :aria-label="`${entry.name} for another number of guests`"
         @click="emit('resize')"
       >
         <IconPath :path="mdiAccountGroupOutline" />
       </button>
       <button
+        v-tip="`Copy ${entry.name}`"
         type="button"
-        :title="`Copy ${entry.name}`"
         :aria-label="`Copy ${entry.name}`"
         @click="emit('duplicate')"
       >
         <IconPath :path="mdiContentCopy" />
       </button>
       <button
+        v-tip="`Save ${entry.name} as a file`"
         type="button"
-        :title="`Save ${entry.name} as a file`"
         :aria-label="`Save ${entry.name} as a file`"
         @click="emit('saveFile')"
       >
@@ -157,9 +155,9 @@ const progress = computed(() => {
       <v-menu location="bottom end">
         <template #activator="{ props: opener }">
           <button
+            v-tip="`More of ${entry.name}`"
             type="button"
             v-bind="opener"
-            :title="`More of ${entry.name}`"
             :aria-label="`More of ${entry.name}`"
           >
             <IconPath :path="mdiDotsVertical" />
@@ -185,8 +183,8 @@ const progress = computed(() => {
         </v-list>
       </v-menu>
       <button
+        v-tip="`Take ${entry.name} off the shelf`"
         type="button"
-        :title="`Take ${entry.name} off the shelf`"
         :aria-label="`Take ${entry.name} off the shelf`"
         @click="emit('remove')"
       >

@@ -14,14 +14,9 @@ const emit = defineEmits<{ bringBack: []; forget: []; close: [] }>();
   <v-snackbar :model-value="removed !== null" :timeout="15000" @update:model-value="emit('forget')">
     {{ removed }} is off the shelf.
     <template #actions>
-      <button
-        type="button"
-        class="key small undo"
-        data-test="undo-remove"
-        @click="emit('bringBack')"
-      >
+      <KeyButton class="undo" size="small" data-test="undo-remove" @click="emit('bringBack')">
         Put it back
-      </button>
+      </KeyButton>
     </template>
   </v-snackbar>
   <DialogBox :model-value="refused !== null" max-width="640" @update:model-value="emit('close')">
@@ -34,7 +29,7 @@ const emit = defineEmits<{ bringBack: []; forget: []; close: [] }>();
           <span v-if="problem.value" class="soft">It says {{ problem.value }}.</span>
         </li>
       </ul>
-      <p><button type="button" class="key" @click="emit('close')">Close</button></p>
+      <p><KeyButton @click="emit('close')">Close</KeyButton></p>
     </v-card>
   </DialogBox>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { BakedTogether, Together, UsedOver } from '@pyrgotect/core';
-import { format } from 'date-fns';
+import { dayText } from '../locale/when.ts';
 import { useUnits } from '../figures/units.ts';
 
 /** What several cakes take of one bowl or one batter, worth making at once, and what of one goes into another. */
@@ -13,7 +13,7 @@ const units = useUnits();
 const dayMin = 1440;
 const mass = (g: number): string => units.text(g, 'bowl');
 const minutes = (min: number): string => units.text(min, 'minutes');
-const day = (at: number): string => format(at, 'EEE d MMM');
+const day = (at: number): string => dayText(at, 'short');
 /** "26 h", "3 days" */
 const longText = (min: number): string =>
   min < 2 * dayMin ? minutes(min) : `${Math.round(min / dayMin)} days`;

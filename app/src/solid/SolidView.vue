@@ -194,21 +194,20 @@ const said = computed(() => {
     </p>
     <div v-else class="tools">
       <span role="group" aria-label="Look from" class="group">
-        <button
-          v-for="each in views"
-          :key="each.id"
-          type="button"
-          class="key small"
-          @click="scene?.look(each.id)"
-        >
+        <KeyButton v-for="each in views" :key="each.id" size="small" @click="scene?.look(each.id)">
           {{ each.text }}
-        </button>
+        </KeyButton>
       </span>
-      <label class="open"
-        >Open it from the front
-        <input v-model.number="openShare" type="range" min="0" max="0.98" step="0.02" />
-      </label>
-      <label><input v-model="offcuts" type="checkbox" /> offcuts beside it</label>
+      <v-slider
+        v-model="openShare"
+        class="open"
+        name="Open it from the front"
+        label="Open it from the front"
+        :min="0"
+        :max="0.98"
+        :step="0.02"
+      />
+      <v-checkbox v-model="offcuts" label="offcuts beside it" />
     </div>
   </div>
 </template>
@@ -265,13 +264,7 @@ canvas {
   display: inline-flex;
   gap: 5px;
 }
-.open {
-  display: inline-flex;
-  gap: 8px;
-  align-items: center;
-}
-.open input {
-  width: 110px;
-  accent-color: var(--accent);
+.open.v-input {
+  flex: 0 1 300px;
 }
 </style>

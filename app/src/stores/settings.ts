@@ -8,18 +8,26 @@ import {
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { array, boolean, object, string, number } from 'yup';
+import { habits } from '../locale/habits.ts';
+import { currencySign, habitsOf, isByTheInch, type Habits } from '../locale/region.ts';
 import { listen, tell } from '../storage/channel.ts';
 import { database } from '../storage/database.ts';
 
 export type Scheme = 'paper' | 'night' | 'auto';
+/** What is written as the browser's region does, or as it was set by hand. */
+export type OwnHabits = { [K in keyof Habits]: Habits[K] | 'auto' };
 interface Saved {
-  system: UnitSystem;
+  system: Omit<UnitSystem, 'decimal'>;
   scheme: Scheme;
   /** Scale and thermometer at the bench are listened to. */
   devices: boolean;
   /** Hints that were shown, each of them once. */
   hintsSeen: string[];
+  habits: OwnHabits;
+  /** Letters and signs alone are keys. */
+  singleKeys: boolean;
 }
+const asRegion: OwnHabits = { clock: 'auto', dates: 'auto', week: 'auto', decimal: 'auto' };
 
 const schema = object({
   system: object({
@@ -36,11 +44,23 @@ const schema = object({
   scheme: string().oneOf(['paper', 'night', 'auto']).required(),
   devices: boolean().default(false),
   hintsSeen: array(string().required().max(40)).max(100).default([]),
+  habits: object({
+    clock: string().oneOf(['auto', '12', '24']).default('auto'),
+    dates: string().oneOf(['auto', 'dmy', 'mdy', 'ymd']).default('auto'),
+    week: string().oneOf(['auto', 'mon', 'sat', 'sun']).default('auto'),
+    decimal: string().oneOf(['auto', '.', ',']).default('auto'),
+  }),
+  singleKeys: boolean().default(true),
 }).required();
 
 /** Units and colours, the same in every build. */
 export const useSettings = defineStore('settings', () => {
-  const system = ref<UnitSystem>({ ...metric });
+  const { language } = navigator;
+  const first = isByTheInch(language) ? inchesAndOunces : metric;
+  const system = ref<UnitSystem>({ ...first, currency: currencySign(language) });
+  const singleKeys = ref(true);
+  const ownHabits = ref<OwnHabits>({ ...asRegion });
+  follow();
   const scheme = ref<Scheme>('auto');
   const devices = ref(false);
   const hintsSeen = ref<string[]>([]);
@@ -57,10 +77,20 @@ export const useSettings = defineStore('settings', () => {
     const stored = (await database.settings.get('settings'))?.value;
     if (!schema.isValidSync(stored)) return;
     const saved = schema.cast(stored);
-    system.value = { ...saved.system };
+    system.value = { ...saved.system, decimal: habits.decimal };
     scheme.value = saved.scheme;
     devices.value = saved.devices;
     hintsSeen.value = saved.hintsSeen;
+    ownHabits.value = saved.habits;
+    singleKeys.value = saved.singleKeys;
+    follow();
+  }
+  /** Days, hours and numbers are written by the region, or as it was set by hand. */
+  function follow(): void {
+    const region = habitsOf(language);
+    const own = Object.entries(ownHabits.value).filter(([, value]) => value !== 'auto');
+    Object.assign(habits, region, Object.fromEntries(own));
+    system.value = { ...system.value, decimal: habits.decimal };
   }
   async function save(change: Partial<Saved> = {}): Promise<void> {
     const value: Saved = {
@@ -68,22 +98,33 @@ export const useSettings = defineStore('settings', () => {
       scheme: scheme.value,
       devices: devices.value,
       hintsSeen: [...hintsSeen.value],
+      habits: { ...ownHabits.value },
+      singleKeys: singleKeys.value,
       ...change,
     };
     await database.settings.put({ key: 'settings', value });
     tell({ kind: 'settings' });
   }
   async function switchUnits(): Promise<void> {
-    const { currency } = system.value;
-    system.value = { ...(isMetric.value ? inchesAndOunces : metric), currency };
+    const { currency, decimal } = system.value;
+    system.value = { ...(isMetric.value ? inchesAndOunces : metric), currency, decimal };
     await save();
   }
   async function setUnits(change: Partial<UnitSystem>): Promise<void> {
     system.value = { ...system.value, ...change };
     await save();
   }
+  async function setHabits(change: Partial<OwnHabits>): Promise<void> {
+    ownHabits.value = { ...ownHabits.value, ...change };
+    follow();
+    await save();
+  }
   async function setScheme(to: Scheme): Promise<void> {
     scheme.value = to;
+    await save();
+  }
+  async function setSingleKeys(on: boolean): Promise<void> {
+    singleKeys.value = on;
     await save();
   }
   async function setDevices(on: boolean): Promise<void> {
@@ -112,8 +153,12 @@ export const useSettings = defineStore('settings', () => {
     load,
     switchUnits,
     setUnits,
+    ownHabits,
+    setHabits,
     setScheme,
     setDevices,
+    singleKeys,
+    setSingleKeys,
     hintsSeen,
     seeHint,
     forgetHints,

@@ -17,13 +17,15 @@ import { useStockLedger } from '../bench/useStockLedger.ts';
 import WorkingDialog from '../figures/WorkingDialog.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
 import FailedPlan from '../parts/FailedPlan.vue';
-import { clock } from '../parts/when.ts';
+import { clock } from '../locale/when.ts';
 import SaveNotices from '../parts/SaveNotices.vue';
 import SectionThumb from '../section/SectionThumb.vue';
 import { useBuild } from '../stores/build.ts';
 import { useDay } from '../stores/day.ts';
 import { useDevices } from '../stores/devices.ts';
 import { useSettings } from '../stores/settings.ts';
+import { announce } from '../parts/announce.ts';
+import { isForPlace } from '../parts/keys.ts';
 
 const props = defineProps<{ id: string }>();
 const store = useBuild();
@@ -102,8 +104,7 @@ watch(
   { immediate: true },
 );
 useEventListener('keydown', (event: KeyboardEvent) => {
-  const target = event.target as HTMLElement;
-  if (target.closest('input, textarea, select, .v-overlay')) return;
+  if (!isForPlace(event)) return;
   const undo = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z';
   if (undo) {
     event.preventDefault();
@@ -116,6 +117,13 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   if (event.key === 'u') void settings.switchUnits();
   if (event.key === 'Escape') void router.push(`/build/${props.id}/stack`);
 });
+/* a new step is told to who does not see it come */
+watch(
+  () => step.value?.title,
+  (now, before) => {
+    if (now && before && now !== before) announce(now);
+  },
+);
 /** The next step with a wait, and how many steps on. */
 const aheadTimer = computed(() => {
   const from = bench.index.value;
@@ -151,7 +159,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
       />
     </aside>
 
-    <main v-if="step" :key="step.key" class="step" data-test="step">
+    <main v-if="step" id="content" :key="step.key" tabindex="-1" class="step" data-test="step">
       <CarvingNote :tiers="store.plan.tiers" />
       <TooEarlyNote :step="step" :steps="steps" :plan="store.plan" :bench="bench" @take="take" />
       <StepBody
@@ -166,7 +174,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
       />
       <MeanwhileList :steps="free" @take="take" />
     </main>
-    <main v-else class="step">
+    <main v-else id="content" tabindex="-1" class="step">
       <h1>The bench cannot be set up yet</h1>
       <p class="lead">
         {{ store.plan.steps.ok ? 'There is nothing to do.' : store.plan.steps.problem }}
@@ -211,9 +219,9 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
     <SaveNotices />
   </div>
   <FailedPlan v-else-if="store.planFault" :fault="store.planFault" :build-id="id" />
-  <main v-else-if="store.missing" class="gone">
+  <main v-else-if="store.missing" id="content" tabindex="-1" class="gone">
     <h1>This cake is not on the shelf</h1>
-    <p><router-link class="key" to="/">To the shelf</router-link></p>
+    <p><KeyButton to="/">To the shelf</KeyButton></p>
   </main>
 </template>
 

@@ -9,6 +9,8 @@ import HintOnce from '../help/HintOnce.vue';
 import { isHint } from '../help/hints.ts';
 import BrandMark from '../parts/BrandMark.vue';
 import BuildHeader from '../parts/BuildHeader.vue';
+import { useUnits } from '../figures/units.ts';
+import { announce } from '../parts/announce.ts';
 import { buildKeys } from '../parts/build-keys.ts';
 import FailedPlan from '../parts/FailedPlan.vue';
 import IconPath from '../parts/IconPath.vue';
@@ -92,6 +94,7 @@ const setView = (id: string): void => {
   if (viewed.value) (views.value as Record<string, string>)[viewed.value] = id;
 };
 /** The carved tier the views are of: the chosen one. */
+const units = useUnits();
 const carved = computed(() => {
   if (stage.value !== 'carve' || !store.cake) return null;
   const chosen = store.selected?.split('/')[0];
@@ -130,6 +133,16 @@ function goTo(caution: Caution): void {
   if (caution.part) store.selected = caution.part;
   if (isStage(caution.stage)) go(caution.stage);
 }
+/* who does not see the list hears of what is new in it */
+watch(
+  () => store.cake?.cautions ?? [],
+  (now, before) => {
+    const known = new Set(before.map(({ id }) => id));
+    const more = now.filter(({ id }) => !known.has(id));
+    if (before.length > 0 && more.length > 0)
+      announce(`A caution: ${more.map(({ title }) => units.say(title)).join('. ')}`);
+  },
+);
 useEventListener('keydown', (event: KeyboardEvent) =>
   buildKeys(event, {
     store,
@@ -149,10 +162,11 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
     <BuildHeader
       :build="store.build"
       @history="dialog = 'history'"
+      @find="dialog = 'find'"
       @bench="toBench"
       @print="toPrint"
     />
-    <main>
+    <main id="content" tabindex="-1">
       <div class="draw" data-walk="section">
         <ElevationDrawing
           v-if="stage === 'finish' && view === 'front'"
@@ -197,38 +211,37 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
           :loads="stage === 'support'"
           @select="select"
         />
-        <button
-          type="button"
-          class="key small fold"
+        <KeyButton
+          class="fold"
+          size="small"
           data-test="fold"
           :aria-expanded="isDrawn"
           @click="isDrawn = !isDrawn"
         >
           <IconPath :path="isDrawn ? mdiArrowCollapse : mdiArrowExpand" />
           {{ isDrawn ? 'Back to the sheet' : 'Larger' }}
-        </button>
+        </KeyButton>
         <div
           v-if="viewed && (viewed !== 'carve' || carved)"
           class="views"
           role="group"
           aria-label="Drawing"
         >
-          <button
+          <KeyButton
             v-for="each in drawings[viewed]"
             :key="each.id"
-            type="button"
-            class="key small"
-            :class="{ solid: view === each.id }"
+            size="small"
+            :variant="view === each.id ? 'flat' : 'outlined'"
             :aria-pressed="view === each.id"
             :data-test="`view-${each.id}`"
             @click="setView(each.id)"
           >
             {{ each.text }}
-          </button>
+          </KeyButton>
         </div>
       </div>
       <StageRail data-walk="stages" :stage="stage" @go="go" @bench="toBench" />
-      <section class="sheet" data-walk="sheet" :aria-label="`${stage} sheet`">
+      <section class="sheet" data-walk="sheet" data-scrolls :aria-label="`${stage} sheet`">
         <HintOnce v-if="isHint(stage)" :id="stage" />
         <component
           :is="sheets[stage]"
@@ -243,7 +256,7 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
     <WorkingDialog />
     <HistoryDialog v-if="dialog === 'history'" :build-id="id" @close="dialog = null" />
     <WalkRound v-if="walking" @end="endWalk" />
-    <KeysDialog v-if="dialog === 'keys'" @close="dialog = null" />
+    <KeysDialog v-if="dialog === 'keys'" place="in an open cake" @close="dialog = null" />
     <FinderDialog
       v-if="dialog === 'find'"
       :plan="store.cake"
@@ -256,11 +269,11 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
     <SaveNotices />
   </div>
   <FailedPlan v-else-if="store.cakeFault" :fault="store.cakeFault" :build-id="id" />
-  <main v-else-if="store.missing" class="lost">
+  <main v-else-if="store.missing" id="content" tabindex="-1" class="lost">
     <BrandMark />
     <h1>This cake is not on the shelf</h1>
     <p class="lead">It may have been taken off, here or in another window.</p>
-    <p><router-link class="key" to="/">To the shelf</router-link></p>
+    <p><KeyButton to="/">To the shelf</KeyButton></p>
   </main>
 </template>
 

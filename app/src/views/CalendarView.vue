@@ -13,11 +13,13 @@ import {
   startOfMonth,
   startOfWeek,
 } from 'date-fns';
+import { dayText } from '../locale/when.ts';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import DayCell from '../calendar/DayCell.vue';
 import DayList from '../calendar/DayList.vue';
-import { firstWeekday } from '../calendar/first-weekday.ts';
+import { habits } from '../locale/habits.ts';
+import { weekdayNumber } from '../locale/region.ts';
 import { useLoads } from '../calendar/useLoads.ts';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { useUnits } from '../figures/units.ts';
@@ -35,21 +37,21 @@ onMounted(() => void shelf.load());
 const isNarrow = useMediaQuery('(max-width: 760px)');
 const span = ref<'month' | 'week'>('month');
 const at = ref(new Date());
-const weekStartsOn = firstWeekday();
+const weekStartsOn = computed(() => weekdayNumber[habits.week]);
 const from = computed(() =>
   span.value === 'week'
-    ? startOfWeek(at.value, { weekStartsOn })
-    : startOfWeek(startOfMonth(at.value), { weekStartsOn }),
+    ? startOfWeek(at.value, { weekStartsOn: weekStartsOn.value })
+    : startOfWeek(startOfMonth(at.value), { weekStartsOn: weekStartsOn.value }),
 );
 const to = computed(() =>
   span.value === 'week'
-    ? endOfWeek(at.value, { weekStartsOn })
-    : endOfWeek(endOfMonth(at.value), { weekStartsOn }),
+    ? endOfWeek(at.value, { weekStartsOn: weekStartsOn.value })
+    : endOfWeek(endOfMonth(at.value), { weekStartsOn: weekStartsOn.value }),
 );
 const title = computed(() =>
   span.value === 'month'
     ? format(at.value, 'MMMM yyyy')
-    : `${format(from.value, 'd MMMM')} to ${format(to.value, 'd MMMM yyyy')}`,
+    : `${dayText(from.value, 'month')} to ${dayText(to.value, 'full')}`,
 );
 const go = (by: number): void =>
   void (at.value = span.value === 'month' ? addMonths(at.value, by) : addWeeks(at.value, by));
@@ -88,7 +90,7 @@ const unplanned = computed(() =>
     .map(({ cakeId }) => nameOf.value.get(cakeId)!),
 );
 const hours = (minutes: number): string => units.text(minutes, 'minutes');
-const dayName = (date: string): string => format(parseISO(date), 'EEEE d MMMM');
+const dayName = (date: string): string => dayText(parseISO(date), 'long');
 const cakesOf = (day: CalendarDay): string =>
   day.cakes
     .map(({ cakeId, minutes }) => `${nameOf.value.get(cakeId)} ${hours(minutes)}`)
@@ -124,27 +126,27 @@ const open = (id: string): void => void router.push(`/build/${id}/day`);
 <template>
   <div class="calendar">
     <TopBar here="calendar">
-      <router-link class="key solid" to="/new">New cake</router-link>
+      <KeyButton variant="flat" to="/new">New cake</KeyButton>
     </TopBar>
-    <main>
+    <main id="content" tabindex="-1" data-scrolls>
       <div class="head">
         <h1 aria-live="polite" data-test="calendar-title">{{ title }}</h1>
-        <v-btn
+        <KeyButton
           variant="text"
           :icon="mdiChevronLeft"
           :aria-label="span === 'month' ? 'The month before' : 'The week before'"
           @click="go(-1)"
         />
-        <v-btn variant="outlined" @click="at = new Date()">Today</v-btn>
-        <v-btn
+        <KeyButton @click="at = new Date()">Today</KeyButton>
+        <KeyButton
           variant="text"
           :icon="mdiChevronRight"
           :aria-label="span === 'month' ? 'The month after' : 'The week after'"
           @click="go(1)"
         />
         <v-btn-toggle v-model="span" mandatory density="compact" variant="outlined" color="primary">
-          <v-btn value="month">Month</v-btn>
-          <v-btn value="week">Week</v-btn>
+          <KeyButton value="month">Month</KeyButton>
+          <KeyButton value="week">Week</KeyButton>
         </v-btn-toggle>
       </div>
       <p class="lead">
@@ -213,10 +215,10 @@ const open = (id: string): void => void router.push(`/build/${id}/day`);
         </template>
         <template #event="{ event }">
           <router-link
+            v-tip="event.name"
             class="stretch"
             :class="event.color"
             :to="`/build/${event.cakeId}/day`"
-            :title="event.name"
             >{{ event.name }}</router-link
           >
         </template>

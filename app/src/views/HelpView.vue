@@ -3,7 +3,7 @@ import { computed, onMounted, ref } from 'vue';
 import { hints } from '../help/hints.ts';
 import TermPicture from '../help/TermPicture.vue';
 import { termList } from '../help/terms.ts';
-import { keyList } from '../parts/build-keys.ts';
+import KeyList from '../parts/KeyList.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -25,14 +25,14 @@ const found = computed(() => {
 <template>
   <div class="help">
     <TopBar here="help" />
-    <main>
+    <main id="content" tabindex="-1" data-scrolls>
       <h1>Help</h1>
       <section>
         <h2>A walk round</h2>
         <p>
           Six stops on the screen of a cake, a minute in all.
-          <router-link v-if="first" class="key" :to="`/build/${first.id}/stack?walk=1`"
-            >Walk round {{ first.name }}</router-link
+          <KeyButton v-if="first" :to="`/build/${first.id}/stack?walk=1`"
+            >Walk round {{ first.name }}</KeyButton
           >
           <span v-else class="soft">It needs a cake on the shelf.</span>
         </p>
@@ -41,12 +41,11 @@ const found = computed(() => {
         <h2>Hints</h2>
         <p>
           {{ hintCount }} screens say once what they can do that they do not show.
-          <v-btn
-            variant="outlined"
+          <KeyButton
             :disabled="settings.hintsSeen.length === 0"
             data-test="forget-hints"
             @click="settings.forgetHints()"
-            >Show them again</v-btn
+            >Show them again</KeyButton
           >
         </p>
       </section>
@@ -72,15 +71,8 @@ const found = computed(() => {
         </dl>
       </section>
       <section>
-        <h2>The keys</h2>
-        <dl class="keys">
-          <div v-for="[keys, what] in keyList" :key="keys">
-            <dt>
-              <kbd>{{ keys }}</kbd>
-            </dt>
-            <dd>{{ what }}</dd>
-          </div>
-        </dl>
+        <h2 id="keys">The keys</h2>
+        <KeyList />
       </section>
     </main>
   </div>

@@ -39,7 +39,7 @@ const builds = computed(() => new Set(hand.records.map(({ buildId }) => buildId)
 <template>
   <div class="hand">
     <TopBar here="learnt" />
-    <main>
+    <main id="content" tabindex="-1" data-scrolls>
       <h1 data-test="hand-title">{{ hand.loaded ? title : 'Reading the records …' }}</h1>
       <p v-if="hand.loaded && hand.records.length > 0" class="lead">
         <TermWord id="learnt">Learnt</TermWord> from {{ counted }} records of {{ builds }}
@@ -56,17 +56,16 @@ const builds = computed(() => new Set(hand.records.map(({ buildId }) => buildId)
           <div>
             <KindsChart v-model="chosen" />
             <p class="kinds">
-              <button
+              <KeyButton
                 v-for="kind in known"
                 :key="kind"
-                type="button"
-                class="key small"
-                :class="{ solid: kind === chosen }"
+                size="small"
+                :variant="kind === chosen ? 'flat' : 'outlined'"
                 :aria-pressed="kind === chosen"
                 @click="chosen = kind"
               >
                 {{ handRows[kind].title }}{{ hand.off.includes(kind) ? ', off' : '' }}
-              </button>
+              </KeyButton>
             </p>
           </div>
           <KindRecords v-if="chosen" :key="chosen" :kind="chosen" />

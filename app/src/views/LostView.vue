@@ -3,11 +3,11 @@ import BrandMark from '../parts/BrandMark.vue';
 </script>
 
 <template>
-  <main>
+  <main id="content" tabindex="-1">
     <BrandMark />
     <h1>There is nothing at this address</h1>
     <p class="lead">The cake may have been taken off the shelf, or the address was cut short.</p>
-    <p><router-link class="key" to="/">To the shelf</router-link></p>
+    <p><KeyButton to="/">To the shelf</KeyButton></p>
   </main>
 </template>
 

@@ -65,11 +65,9 @@ async function empty(): Promise<void> {
 <template>
   <div class="new">
     <TopBar here="shelf">
-      <button type="button" class="key" data-test="new-empty" @click="empty">
-        Begin with an empty cake
-      </button>
+      <KeyButton data-test="new-empty" @click="empty"> Begin with an empty cake </KeyButton>
     </TopBar>
-    <main>
+    <main id="content" tabindex="-1" data-scrolls>
       <CakeSentence v-model="asked" />
       <p v-if="isPast" class="warn" role="alert">
         That day and hour have passed. Choose one that is still to come.

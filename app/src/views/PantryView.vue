@@ -22,6 +22,8 @@ import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
 import { useUnits } from '../figures/units.ts';
 import { leftText } from '../pantry/stock-words.ts';
+import SearchField from '../parts/SearchField.vue';
+import { usePrint } from '../parts/usePrint.ts';
 
 const ImportDialog = defineAsyncComponent(() => import('../pantry/ImportDialog.vue'));
 
@@ -34,6 +36,9 @@ const table = useQueryChoice<PantryTable | 'kitchen'>(
   'tins',
 );
 const search = ref('');
+const { isPrinting, print } = usePrint(() =>
+  table.value === 'kitchen' ? 'Kitchen' : tableTitles[table.value],
+);
 const editing = ref<{ row: Row; isNew: boolean } | null>(null);
 const openTable = computed<PantryTable>(() => (table.value === 'kitchen' ? 'tins' : table.value));
 const rows = computed<Row[]>(() => pantry.pantry[openTable.value]);
@@ -127,9 +132,9 @@ const setKitchen = (key: string, value: number | null): void => {
 </script>
 
 <template>
-  <div class="pantry">
+  <div class="pantry prints">
     <TopBar here="pantry" />
-    <main>
+    <main id="content" tabindex="-1" data-scrolls>
       <SheetTabs
         :model-value="table"
         :tabs="tabs"
@@ -171,36 +176,35 @@ const setKitchen = (key: string, value: number | null): void => {
               {{ rows.length === 0 ? 'Nothing is put away yet' : `${rows.length} put away` }}
             </h1>
             <h1 v-else>{{ rows.length }} {{ tableTitles[table].toLowerCase() }}</h1>
-            <input
+            <SearchField
               v-model="search"
-              type="search"
+              class="find"
               :placeholder="
                 table === 'stock'
                   ? 'Find what is put away'
                   : `Find among the ${tableTitles[table].toLowerCase()}`
               "
-              aria-label="Find in this table"
+              label="Find in this table"
             />
-            <button
+            <KeyButton
               v-if="table === 'recipes' || table === 'foods'"
-              type="button"
-              class="key"
               data-test="import"
               @click="importing = true"
             >
               {{ table === 'recipes' ? 'Paste or read a recipe' : 'Read or save a table' }}
-            </button>
-            <button
+            </KeyButton>
+            <KeyButton
               v-if="hasMeasured"
-              type="button"
-              class="key"
               :aria-pressed="showsMeasured"
               data-test="more-figures"
               @click="showsMeasured = !showsMeasured"
             >
               {{ showsMeasured ? 'Fewer figures' : 'More figures' }}
-            </button>
-            <button type="button" class="key" data-test="add-row" @click="add">Add one</button>
+            </KeyButton>
+            <KeyButton :disabled="rows.length === 0" data-test="print-table" @click="print">
+              Print
+            </KeyButton>
+            <KeyButton data-test="add-row" @click="add">Add one</KeyButton>
           </div>
           <p v-if="table === 'stock'" class="lead">
             Layers baked before and frozen, bowls made ahead. A cake takes them on its sheets Bake
@@ -217,8 +221,8 @@ const setKitchen = (key: string, value: number | null): void => {
             filter-mode="some"
             :filter-keys="['name']"
             item-value="id"
-            :items-per-page="50"
-            :hide-default-footer="rows.length <= 25"
+            :items-per-page="isPrinting ? -1 : 50"
+            :hide-default-footer="isPrinting || rows.length <= 25"
           >
             <template #item="{ item }">
               <tr>
@@ -228,32 +232,31 @@ const setKitchen = (key: string, value: number | null): void => {
                   :class="{ end: header.align === 'end' }"
                 >
                   <template v-if="header.key === 'actions'">
-                    <button
-                      type="button"
-                      class="key small"
+                    <KeyButton
+                      size="small"
                       :aria-label="`Change ${item.name}`"
                       @click="editing = { row: item, isNew: false }"
                     >
                       Change
-                    </button>
-                    <button
+                    </KeyButton>
+                    <KeyButton
                       v-if="item.source === 'own' && pantry.isBuiltIn(table, item.id)"
-                      type="button"
-                      class="key small quiet"
+                      variant="text"
+                      size="small"
                       :aria-label="`Starting values for ${item.name}`"
                       @click="pantry.resetRow(table, item.id)"
                     >
                       Starting values
-                    </button>
-                    <button
+                    </KeyButton>
+                    <KeyButton
                       v-else-if="!pantry.isBuiltIn(table, item.id)"
-                      type="button"
-                      class="key small quiet"
+                      variant="text"
+                      size="small"
                       :aria-label="`Remove ${item.name}`"
                       @click="pantry.removeRow(table, item.id)"
                     >
                       Remove
-                    </button>
+                    </KeyButton>
                   </template>
                   <b v-else-if="header.key === 'name'">{{ item.name }}</b>
                   <QuantityField
@@ -312,15 +315,8 @@ main {
 .top h1 {
   flex: 1;
 }
-.top input {
-  font: inherit;
-  color: var(--ink);
-  background: none;
-  border: 0;
-  border-bottom: 1.5px solid var(--soft);
-  padding: 5px 2px;
-  width: 260px;
-  min-width: 0;
+.top .find {
+  flex: 0 1 260px;
 }
 @media (max-width: 599px) {
   main {
@@ -329,8 +325,8 @@ main {
   .top h1 {
     flex: 0 0 100%;
   }
-  .top input {
-    flex: 1 0 140px;
+  .top .find {
+    flex: 1 1 100%;
   }
 }
 .table {

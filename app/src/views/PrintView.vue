@@ -6,7 +6,8 @@ import HoldsLine from '../figures/HoldsLine.vue';
 import DayPrint from '../day/DayPrint.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
 import FailedPlan from '../parts/FailedPlan.vue';
-import { servedText } from '../parts/when.ts';
+import { servedText } from '../locale/when.ts';
+import { usePrint } from '../parts/usePrint.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import PlacesTable from '../support/PlacesTable.vue';
 import CuttingMap from '../sheets/CuttingMap.vue';
@@ -34,19 +35,18 @@ const chapters = computed(() => {
   return groups;
 });
 const listText = useListText();
-const print = (): void => window.print();
+const { isLarge, print } = usePrint(() => `${store.build?.name ?? ''}: bench sheet`);
 </script>
 
 <template>
-  <main v-if="store.build && store.plan" class="paper">
+  <main v-if="store.build && store.plan" id="content" tabindex="-1" class="paper">
     <p class="no-print bar">
-      <router-link class="key" :to="`/build/${id}/stack`">Back</router-link>
-      <button type="button" class="key solid" data-test="print-now" @click="print">
-        Print this sheet
-      </button>
-      <button type="button" class="key" @click="settings.switchUnits()">
+      <KeyButton :to="`/build/${id}/stack`">Back</KeyButton>
+      <KeyButton variant="flat" data-test="print-now" @click="print"> Print this sheet </KeyButton>
+      <KeyButton @click="settings.switchUnits()">
         {{ settings.unitsText }}
-      </button>
+      </KeyButton>
+      <v-checkbox v-model="isLarge" label="large type, for the wall" data-test="large" />
     </p>
     <CarvingNote :tiers="store.plan.tiers" />
     <header>
@@ -120,9 +120,9 @@ const print = (): void => window.print();
     <footer>Times and keeping are usual guidance; your local food code and licence decide.</footer>
   </main>
   <FailedPlan v-else-if="store.planFault" :fault="store.planFault" :build-id="id" />
-  <main v-else-if="store.missing" class="paper">
+  <main v-else-if="store.missing" id="content" tabindex="-1" class="paper">
     <h1>This cake is not on the shelf</h1>
-    <p><router-link class="key" to="/">To the shelf</router-link></p>
+    <p><KeyButton to="/">To the shelf</KeyButton></p>
   </main>
 </template>
 
@@ -150,6 +150,7 @@ header {
 }
 h2 {
   font-size: var(--size-note);
+  break-after: avoid;
   margin: 10px 0 2px;
 }
 .step {
@@ -195,8 +196,5 @@ footer {
   .more {
     font-size: var(--size-fine);
   }
-}
-@page {
-  margin: 13mm;
 }
 </style>

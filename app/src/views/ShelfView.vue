@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiMagnify } from '@mdi/js';
+import { useEventListener } from '@vueuse/core';
 import { useIntersectionObserver, useLocalStorage, useNow } from '@vueuse/core';
 import {
   computed,
@@ -15,12 +15,14 @@ import { useRouter } from 'vue-router';
 import type { Build, FileProblem } from '@pyrgotect/core';
 import type { StoredBuild } from '../storage/database.ts';
 import { download, downloadBytes } from '../parts/download.ts';
-import IconPath from '../parts/IconPath.vue';
 import TopBar from '../parts/TopBar.vue';
 import { firstOf, found, grouped, type Sorting, type States } from '../shelf/arranged.ts';
 import { fetchCard, heldKey } from '../shelf/card.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
+import FileKey from '../parts/FileKey.vue';
+import SearchField from '../parts/SearchField.vue';
+import { isForPlace } from '../parts/keys.ts';
 
 const ShelfCard = defineAsyncComponent(fetchCard);
 const held = useLocalStorage(heldKey, false);
@@ -102,11 +104,7 @@ async function exportWithPictures(id: string): Promise<void> {
   const file = await shelf.exportArchive(id);
   if (file) downloadBytes(file.name, file.bytes, 'application/zip');
 }
-async function take(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
+async function take(file: File): Promise<void> {
   if (file.size > mostBytes(file.name)) {
     refused.value = {
       name: file.name,
@@ -125,41 +123,35 @@ async function take(event: Event): Promise<void> {
   if ('problems' in result) refused.value = { name: file.name, problems: result.problems };
   else await router.push(`/build/${result.build.id}/stack`);
 }
-function keys(event: KeyboardEvent): void {
-  const target = event.target as HTMLElement;
-  if (target.closest('input, select, textarea, [role="dialog"]') || event.ctrlKey || event.metaKey)
-    return;
+useEventListener('keydown', (event: KeyboardEvent) => {
+  if (!isForPlace(event) || event.ctrlKey || event.metaKey || event.altKey) return;
   if (event.key === 'u') void settings.switchUnits();
   if (event.key === 'n') create();
   if (event.key === '/') {
     event.preventDefault();
     document.getElementById('shelf-search')?.focus();
   }
-}
+});
 </script>
 
 <template>
-  <div class="shelf" @keydown="keys">
+  <div class="shelf">
     <TopBar here="shelf">
       <template #search>
-        <label class="search">
-          <IconPath :path="mdiMagnify" />
-          <span class="visually-hidden">Search the shelf</span>
-          <input id="shelf-search" v-model="search" type="search" placeholder="Find a cake ( / )" />
-        </label>
+        <SearchField
+          id="shelf-search"
+          v-model="search"
+          class="search"
+          label="Search the shelf"
+          placeholder="Find a cake ( / )"
+        />
       </template>
-      <button type="button" class="key" @click="fileInput?.click()">Open a file</button>
-      <input
-        ref="fileInput"
-        class="visually-hidden"
-        type="file"
-        accept=".json,.zip,application/json,application/zip"
-        aria-label="Build file"
-        @change="take"
-      />
-      <button type="button" class="key solid" data-test="new" @click="create">New cake</button>
+      <FileKey accept=".json,.zip,application/json,application/zip" label="Build file" @take="take"
+        >Open a file</FileKey
+      >
+      <KeyButton variant="flat" data-test="new" @click="create">New cake</KeyButton>
     </TopBar>
-    <main>
+    <main id="content" tabindex="-1" data-scrolls>
       <ShelfOrder
         v-if="shelf.entries.length > 0"
         v-model:state="state"
@@ -194,27 +186,21 @@ function keys(event: KeyboardEvent): void {
         </p>
         <ul class="ways">
           <li>
-            <button type="button" class="key solid" @click="create">A cake for a date</button>
+            <KeyButton variant="flat" @click="create">A cake for a date</KeyButton>
             <span class="soft">one sentence, and the cakes that it could become</span>
           </li>
           <li>
-            <button
-              type="button"
-              class="key"
-              :disabled="bringing"
-              data-test="bring-examples"
-              @click="bringExamples"
-            >
+            <KeyButton :disabled="bringing" data-test="bring-examples" @click="bringExamples">
               Look at the observatory’s cakes
-            </button>
+            </KeyButton>
             <span class="soft">examples of every kind, which can be put away again</span>
           </li>
           <li>
-            <router-link class="key" to="/pantry?table=recipes">Read a recipe</router-link>
+            <KeyButton to="/pantry?table=recipes">Read a recipe</KeyButton>
             <span class="soft">paste one of yours, and plan with it</span>
           </li>
           <li>
-            <button type="button" class="key" @click="fileInput?.click()">Open a file</button>
+            <KeyButton @click="fileInput?.click()">Open a file</KeyButton>
             <span class="soft">a cake that was saved here or elsewhere</span>
           </li>
         </ul>
@@ -223,9 +209,7 @@ function keys(event: KeyboardEvent): void {
         <h1>{{ search ? `No cake is called “${search}”` : 'No cake is so' }}</h1>
         <p class="lead">Names, occasions and customers are searched, each word anywhere in them.</p>
         <p>
-          <button type="button" class="key" @click="showAll">
-            Show all {{ shelf.entries.length }}
-          </button>
+          <KeyButton @click="showAll"> Show all {{ shelf.entries.length }} </KeyButton>
         </p>
       </section>
       <div ref="foot" class="foot soft">
@@ -253,23 +237,8 @@ function keys(event: KeyboardEvent): void {
   background: var(--milk);
 }
 .search {
-  display: flex;
-  align-items: center;
-  gap: 6px;
-  border-bottom: 1.5px solid var(--soft);
-  color: var(--soft);
-}
-.search input {
-  font: inherit;
-  color: var(--ink);
-  background: none;
-  border: 0;
-  outline: 0;
-  padding: 5px 2px;
-  width: 180px;
-}
-.search:focus-within {
-  border-color: var(--accent);
+  flex: 0 1 220px;
+  min-width: 150px;
 }
 main {
   flex: 1;

@@ -11,6 +11,7 @@ import {
   type CakeDays,
 } from '@pyrgotect/core';
 import { format, parseISO } from 'date-fns';
+import { dayText } from '../locale/when.ts';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
@@ -28,6 +29,8 @@ import TroubleLine from '../figures/TroubleLine.vue';
 import { useAnswer } from '../workers/useAnswer.ts';
 import { onPhone } from '../parts/phone.ts';
 import { useMediaQuery } from '@vueuse/core';
+import SearchField from '../parts/SearchField.vue';
+import { usePrint } from '../parts/usePrint.ts';
 
 /** What to buy for one or several cakes, and when. */
 const pantry = usePantry();
@@ -41,6 +44,7 @@ const today = format(new Date(), 'yyyy-MM-dd');
 const chosen = ref<string[] | null>(null);
 const leadDays = ref(2);
 const search = ref('');
+const { isPrinting, print } = usePrint(() => 'Shopping');
 const builds = shallowRef<Build[]>([]);
 onMounted(async () => {
   await Promise.all([shelf.load(), pantry.load(), hand.load()]);
@@ -123,7 +127,7 @@ const priceText = (id: string): string => {
   const each = price.perServing === null ? '' : `, ${money(price.perServing)} a serving`;
   return `${money(price.total)}${each}, board, dowels and work included`;
 };
-const day = (iso: string | null): string => (iso ? format(parseISO(iso), 'EEE d MMM') : '');
+const day = (iso: string | null): string => (iso ? dayText(parseISO(iso), 'short') : '');
 const packsText = (row: ShoppingRow): string => {
   if (row.cost === 0 && row.packs === null) return 'from the tap';
   if (row.buyG <= 0) return 'in stock';
@@ -187,24 +191,33 @@ function save(): void {
 </script>
 
 <template>
-  <div class="shopping">
+  <div class="shopping prints">
     <TopBar here="shopping">
-      <button type="button" class="key" :disabled="!answer" data-test="save-list" @click="save">
+      <KeyButton :disabled="!answer" data-test="save-list" @click="save">
         Save as a table
-      </button>
+      </KeyButton>
+      <KeyButton :disabled="!answer" data-test="print-list" @click="print">Print</KeyButton>
     </TopBar>
-    <main>
-      <component :is="phone ? 'details' : 'aside'" class="cakes">
+    <main id="content" tabindex="-1" data-scrolls>
+      <component :is="phone ? 'details' : 'aside'" class="cakes no-print">
         <component :is="phone ? 'summary' : 'h2'">{{
           phone ? `${wanted.length} of ${entries.length} cakes` : 'Cakes'
         }}</component>
-        <label v-for="entry in entries" :key="entry.id" class="cake">
-          <input type="checkbox" :checked="wanted.includes(entry.id)" @change="toggle(entry.id)" />
-          <span
-            >{{ entry.name }}<template v-if="shelf.examples.has(entry.id)"> (example)</template>
-            <small>{{ entry.serveAt ? day(entry.serveAt.slice(0, 10)) : 'without a date' }}</small>
-          </span>
-        </label>
+        <v-checkbox
+          v-for="entry in entries"
+          :key="entry.id"
+          class="cake"
+          :model-value="wanted.includes(entry.id)"
+          @update:model-value="toggle(entry.id)"
+          ><template #label
+            ><span
+              >{{ entry.name }}<template v-if="shelf.examples.has(entry.id)"> (example)</template>
+              <small>{{
+                entry.serveAt ? day(entry.serveAt.slice(0, 10)) : 'without a date'
+              }}</small>
+            </span></template
+          ></v-checkbox
+        >
         <p v-if="shelf.loaded && entries.length === 0" class="soft">The shelf is empty.</p>
         <p v-if="answer && wanted.length > 0" class="lead" data-test="by-days">
           {{
@@ -239,13 +252,7 @@ function save(): void {
             Without a price: {{ answer.unpriced.join(', ') }}. Packs and prices are in the pantry,
             under Ingredients; those it starts with are made up.
           </p>
-          <input
-            v-model="search"
-            type="search"
-            class="find"
-            placeholder="Find on the list"
-            aria-label="Find on the list"
-          />
+          <SearchField v-model="search" class="find" label="Find on the list" />
           <v-data-table
             class="table"
             density="compact"
@@ -254,8 +261,8 @@ function save(): void {
             :search="search"
             :filter-keys="['name']"
             item-value="key"
-            :items-per-page="100"
-            :hide-default-footer="rows.length <= 100"
+            :items-per-page="isPrinting ? -1 : 100"
+            :hide-default-footer="isPrinting || rows.length <= 100"
           >
             <template #item="{ item }">
               <tr>
@@ -329,11 +336,9 @@ section {
   padding: 18px 28px;
   overflow: auto;
 }
-.cake {
-  display: flex;
-  gap: 8px;
-  padding: 5px 0;
-  align-items: baseline;
+.cake.v-input {
+  display: grid;
+  margin-bottom: 5px;
 }
 small {
   display: block;
@@ -353,13 +358,7 @@ small {
   }
 }
 .find {
-  font: inherit;
-  color: var(--ink);
-  background: none;
-  border: 0;
-  border-bottom: 1.5px solid var(--soft);
-  padding: 5px 2px;
-  width: 260px;
+  max-width: 260px;
 }
 .table {
   background: transparent;

@@ -20,5 +20,7 @@ export function warnOfRoundRim(tier: Tier, cautions: Caution[]): void {
     todo: phrase('At most {most} under this coat, or cut the edge of the top layer round first.', {
       most: [most, 'thickness'],
     }),
+    // in whole millimetres, which a hand can round to
+    advised: { do: 'rim', tierId: tier.id, mm: Math.floor(most) },
   });
 }

@@ -54,5 +54,6 @@ export function warnOfPressed(tier: Tier, sideMm: number, cautions: Caution[]): 
       todo: phrase('Make it {least} or more, and press while it is soft.', {
         least: [holdsPiecesMm, 'thickness'],
       }),
+      advised: { do: 'coat side', tierId: tier.id, mm: holdsPiecesMm },
     });
 }

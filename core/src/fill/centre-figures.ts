@@ -29,6 +29,9 @@ export function warnOfCentre(tier: Tier, centre: CentrePlan | null, cautions: Ca
       part,
       title: phrase('The hidden centre has no lid: it shows on top.'),
       todo: phrase('Stop the core one layer below the top.'),
+      ...(tier.layers.length - 2 >= tier.centre!.fromLayer && {
+        advised: { do: 'core lid', tierId: tier.id, toLayer: tier.layers.length - 2 },
+      }),
     });
 }
 

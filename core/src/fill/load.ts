@@ -132,6 +132,8 @@ interface Creeping {
   load: GapLoad;
   name: string;
   todo: Phrase;
+  /** The dam that holds it; null where none does. */
+  damMm: number | null;
 }
 
 /** Warns of fillings that are pushed out, and says which dam or setback would do, or that chilling does. */
@@ -163,10 +165,12 @@ export function warnOfSqueeze(
           : phrase(`Take a stiffer filling, spread it thinner, or ${setback.text}.`, {
               back: [load.flushMm, 'thickness'],
             });
-    found.push({ index: i, load, name: spreadOf(gap.spreadId).name, todo });
+    found.push({ index: i, load, name: spreadOf(gap.spreadId).name, todo, damMm: enough ?? null });
   });
   for (const same of groupAlike(found)) {
     const { index, load, name, todo } = same[0]!;
+    // one dam for all that are told together: the widest that any of them asks for
+    const dams = same.map(({ damMm }) => damMm).filter((mm) => mm !== null);
     cautions.push({
       id: `${tier.id}/squeeze/${index}`,
       severity: 'mind',
@@ -181,6 +185,14 @@ export function warnOfSqueeze(
         },
       ),
       todo,
+      ...(dams.length === same.length && {
+        advised: {
+          do: 'dam',
+          tierId: tier.id,
+          gaps: same.map((each) => each.index),
+          mm: Math.max(...dams),
+        },
+      }),
     });
   }
 }

@@ -43,6 +43,7 @@ export function warnOfNoRoom(tier: Tier, gaps: readonly GapPlan[], cautions: Cau
         { off: [gap.setbackMm + gap.damMm, 'thickness'] },
       ),
       todo: phrase('A narrower dam, or less of a setback.'),
+      advised: { do: 'less dam', tierId: tier.id, gap: gap.index },
     });
   });
 }

@@ -1,6 +1,7 @@
 import type { Tier } from '../document/types.ts';
 import type { Spread } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
+import type { AdvisedEdit } from '../document/advised.ts';
 import type { Caution, Severity } from '../working/cautions.ts';
 import { meltsCoatC } from '../drip/simulate.ts';
 import { wetMm, type DripPlan, type PourPlan } from './drips.ts';
@@ -202,7 +203,7 @@ export function warnOfPiping(piping: readonly PlannedPiping[], cautions: Caution
   piping.forEach((job, i) => {
     const { piped, most, noRoom } = job;
     if (!piped) return;
-    const caution = (id: string, title: Phrase, todo: Phrase): void => {
+    const caution = (id: string, title: Phrase, todo: Phrase, advised?: AdvisedEdit): void => {
       cautions.push({
         id: `piping/${job.id}/${id}`,
         severity: 'mind',
@@ -210,6 +211,7 @@ export function warnOfPiping(piping: readonly PlannedPiping[], cautions: Caution
         part: `${piped.tierId}/piping/${i}`,
         title,
         todo,
+        ...(advised && { advised }),
       });
     };
     if (noRoom)
@@ -223,6 +225,7 @@ export function warnOfPiping(piping: readonly PlannedPiping[], cautions: Caution
         'too many',
         phrase(`{asked} of “${job.name}” do not fit round.`, { asked: [piped.count, 'count'] }),
         phrase('At most {most}; the plan has so many.', { most: [most, 'count'] }),
+        { do: 'as many as fit', jobId: job.id },
       );
   });
 }

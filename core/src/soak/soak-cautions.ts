@@ -1,4 +1,4 @@
-import type { Tier } from '../document/types.ts';
+import { soakStyles, type SoakStyle, type Tier } from '../document/types.ts';
 import type { Recipe, Sponge } from '../pantry/types.ts';
 import type { RecipeBook } from '../recipes/alcohol.ts';
 import { phrase } from '../units/phrase.ts';
@@ -34,8 +34,13 @@ export function warnOfSoak(
       },
     ),
     todo: phrase('Soak it less, or it sags and weeps onto the board.'),
+    advised: { do: 'soak', tierId: tier.id, style: mostSoak(sponge) },
   });
 }
+
+/** The most that a sponge holds, of the ways to soak. */
+const mostSoak = ({ soakMlPerMl }: Sponge): SoakStyle =>
+  soakStyles.findLast((style) => soakRows[style].mlPerMl <= soakMlPerMl + 1e-9) ?? 'none';
 
 /** Alcohol does not bake off where it is brushed on; what is strong bites, and burns near a torch. */
 function warnOfAlcohol(

@@ -104,7 +104,13 @@ export function warnOfDowels(
 const hopelessMm = 10;
 
 /** A board that is missing, or bends. */
-export function warnOfBoard(tier: Tier, lift: Lift, above: string, say: Say): void {
+export function warnOfBoard(
+  tier: Tier,
+  lift: Lift,
+  above: string,
+  carried: Tier | undefined,
+  say: Say,
+): void {
   if (lift.dowels && !lift.card)
     return say(
       `${lift.id}/no card`,
@@ -112,6 +118,8 @@ export function warnOfBoard(tier: Tier, lift: Lift, above: string, say: Say): vo
       lift.id,
       phrase(`${above} has no board: dowels in ${tier.name} would go up into it.`),
       phrase('A board of its own outline under it.'),
+      // the half-way board of a tall tier is not one of a tier
+      carried && { do: 'card', tierId: carried.id },
     );
   const { bend, card } = lift;
   if (!bend || !card || bend.mm <= mostBendMm) return;

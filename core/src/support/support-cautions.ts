@@ -34,7 +34,8 @@ export function warnOfSupport(
   for (const lift of plan.lifts) {
     const above = lift.deck === null ? build.tiers[lift.tierIndex + 1]!.name : 'its own upper half';
     warnOfDowels(build.tiers[lift.tierIndex]!, lift, above, pantry, say);
-    warnOfBoard(build.tiers[lift.tierIndex]!, lift, above, say);
+    const carried = lift.deck === null ? build.tiers[lift.tierIndex + 1] : undefined;
+    warnOfBoard(build.tiers[lift.tierIndex]!, lift, above, carried, say);
   }
   warnOfRod(build, plan, pantry, say);
   warnOfRoad(build, plan, say);
@@ -76,6 +77,7 @@ function warnOfNeed(
           { mm: [need.settledMm, 'thickness'] },
         ),
         dowels,
+        isHeld ? undefined : { do: 'dowels', tierId: tier.id },
       );
     case 'custom':
       if (isHeld) return;
@@ -87,6 +89,7 @@ function warnOfNeed(
           mass: [need.aboveG, 'weight'],
         }),
         dowels,
+        { do: 'dowels', tierId: tier.id },
       );
     case 'tall':
       return say(
@@ -107,6 +110,7 @@ function warnOfNeed(
         `${tier.id}/dowels`,
         phrase(`${upper!.name} is to stand above ${tier.name} on posts, and there are none.`),
         dowels,
+        { do: 'dowels', tierId: tier.id },
       );
   }
 }

@@ -1,3 +1,4 @@
+import type { AdvisedEdit } from '../document/advised.ts';
 import type { Phrase } from '../units/phrase.ts';
 import type { Caution, Severity } from '../working/cautions.ts';
 
@@ -8,12 +9,21 @@ export type Say = (
   part: string | null,
   title: Phrase,
   todo: Phrase,
+  advised?: AdvisedEdit,
 ) => void;
 
 export const sayInto =
   (cautions: Caution[]): Say =>
-  (id, severity, part, title, todo) =>
-    void cautions.push({ id, severity, stage: 'support', part, title, todo });
+  (id, severity, part, title, todo, advised) =>
+    void cautions.push({
+      id,
+      severity,
+      stage: 'support',
+      part,
+      title,
+      todo,
+      ...(advised && { advised }),
+    });
 
 /** "1.4 times", for a phrase. */
 export const times = (n: number): [number, 'factor'] => [Math.round(n * 10) / 10, 'factor'];

@@ -34,7 +34,12 @@ function warnOfRim(tier: Tier, tin: Tin, plan: BakePlan, cautions: Caution[]): v
   const part = `${tier.id}/cake`;
   const most = Math.max(...plan.cakes.map((c) => c.neededMm));
   const crown = Math.max(...plan.cakes.map((c) => c.crownMm));
-  const fewer = cakesOf(spongeLayers(tier), Math.max(1, tier.slicesPerCake - 1)).length;
+  // a cake of fewer layers rises less high, about in their proportion
+  const perCake = Math.min(
+    Math.max(1, tier.slicesPerCake - 1),
+    Math.max(1, Math.floor((tier.slicesPerCake * tin.depthMm) / most)),
+  );
+  const fewer = cakesOf(spongeLayers(tier), perCake).length;
   if (most > tin.depthMm)
     cautions.push({
       id: `${tier.id}/overflow`,
@@ -48,11 +53,14 @@ function warnOfRim(tier: Tier, tin: Tin, plan: BakePlan, cautions: Caution[]): v
       todo:
         tier.slicesPerCake > 1
           ? phrase(
-              `Split each cake into ${tier.slicesPerCake - 1} instead of ${tier.slicesPerCake} (${fewer} cakes), or take a deeper tin.`,
+              `Split each cake into ${perCake} instead of ${tier.slicesPerCake} (${fewer} cakes), or take a deeper tin.`,
             )
           : phrase('Make the layers {by} thinner, or take a deeper tin.', {
               by: [most - tin.depthMm, 'thickness'],
             }),
+      ...(tier.slicesPerCake > 1 && {
+        advised: { do: 'slices', tierId: tier.id, perCake },
+      }),
     });
   else if (most + crown > tin.depthMm + 10)
     cautions.push({

@@ -116,11 +116,21 @@ function minutes(min: number): Shown {
 export const inDegrees = (c: number, { temperature }: UnitSystem): number =>
   temperature === 'C' ? c : (c * 9) / 5 + 32;
 
+/** A number written with a point, as it is written there: "1.135" as "1,135" where that is the sign. */
+export const withDecimal = (number: string, { decimal }: UnitSystem): string =>
+  decimal === '.' ? number : number.replace(/(\d)\.(?=\d)/g, `$1${decimal}`);
+
 /**
  * A value (mm, g, mL, C, min, or a plain number) as a person reads it: in their units, rounded as
- * its kind says.
+ * its kind says, with their sign before tenths.
  */
 export function show(value: number, kind: Kind, system: UnitSystem): Shown {
+  const { number, unit } = byPoint(value, kind, system);
+  return { number: withDecimal(number, system), unit };
+}
+
+/** The same with a point before tenths. */
+function byPoint(value: number, kind: Kind, system: UnitSystem): Shown {
   if (!Number.isFinite(value)) return { number: '–', unit: '' };
   switch (kind) {
     case 'size':

@@ -72,6 +72,8 @@ export interface UnitSystem {
   spoons: SpoonSchool;
   /** Sign that stands before prices. */
   currency: string;
+  /** What stands before tenths, in what is shown and in what is typed. */
+  decimal: '.' | ',';
 }
 
 export const spoonSchools = ['metric', 'us', 'au'] as const;
@@ -92,6 +94,7 @@ export const metric: UnitSystem = {
   cupMl: 250,
   spoons: 'metric',
   currency: '€',
+  decimal: '.',
 };
 export const inchesAndOunces: UnitSystem = {
   length: 'in',
@@ -101,6 +104,7 @@ export const inchesAndOunces: UnitSystem = {
   cupMl: 237,
   spoons: 'us',
   currency: '€',
+  decimal: '.',
 };
 
 export const MM_PER_IN = 25.4;

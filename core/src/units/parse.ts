@@ -158,8 +158,14 @@ export function parseQuantity(
   if (wanted === 'money') text = text.replace(system.currency.toLowerCase(), '').trim();
   const negative = /^[-−]/.test(text);
   if (negative) text = text.slice(1).trim();
-  if (/(^|[^\d.,])\d{1,3},\d{3}(?!\d)/.test(text))
-    return fail(`“${typed.trim()}” can be read two ways. Leave the comma out, or use a point.`);
+  // what stands before tenths in one country stands before thousands in the next
+  const other = system.decimal === '.' ? ',' : '.';
+  const [otherName, ownName] = other === ',' ? ['comma', 'point'] : ['point', 'comma'];
+  const thousands = new RegExp(`(^|[^\\d.,])\\d{1,3}\\${other}\\d{3}(?!\\d)`);
+  if (thousands.test(text))
+    return fail(
+      `“${typed.trim()}” can be read two ways. Leave the ${otherName} out, or use a ${ownName}.`,
+    );
 
   const clock = /^(\d+):([0-5]\d)$/.exec(text);
   if (clock && wanted === 'time')

@@ -1,3 +1,4 @@
+import type { AdvisedEdit } from '../document/advised.ts';
 import type { Phrase } from '../units/phrase.ts';
 
 export const stages = [
@@ -25,6 +26,8 @@ export interface Caution {
   part: string | null;
   title: Phrase;
   todo: Phrase;
+  /** Where one edit does what is advised. */
+  advised?: AdvisedEdit;
 }
 
 const order: Record<Severity, number> = { stop: 0, mind: 1, note: 2 };

@@ -117,19 +117,19 @@ const leaveOut = (i: number): void =>
       /><template v-if="bake && bake.piecesG[i] !== undefined"
         >: <b>{{ units.text(bake.piecesG[i], 'bowl') }}</b> in all</template
       >.
-      <button
-        type="button"
-        class="key small quiet"
+      <KeyButton
+        variant="text"
+        size="small"
         :aria-label="`Leave out ${one.name}`"
         @click="leaveOut(i)"
       >
         ×
-      </button>
+      </KeyButton>
     </p>
     <p v-if="tier.inclusions.length < limits.inclusions.max">
-      <button type="button" class="key small" data-test="add-pieces" @click="add">
+      <KeyButton size="small" data-test="add-pieces" @click="add">
         {{ tier.inclusions.length === 0 ? 'Pieces with the batter' : 'Other pieces with it' }}
-      </button>
+      </KeyButton>
     </p>
   </div>
 </template>

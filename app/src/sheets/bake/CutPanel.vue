@@ -175,14 +175,13 @@ const flush = computed(() => {
           <td class="right">{{ text(cost.offcutsG, 'bowl') }}</td>
           <td class="right">
             <span v-if="cost.levelling === tier.levelling">this cake</span>
-            <button
+            <KeyButton
               v-else
-              type="button"
-              class="key small"
+              size="small"
               @click="editTier('Levelling', (t) => void (t.levelling = cost.levelling))"
             >
               Do it so
-            </button>
+            </KeyButton>
           </td>
         </tr>
       </tbody>
@@ -234,9 +233,9 @@ const flush = computed(() => {
     </p>
     <template v-if="again">
       <p v-if="differs" class="row">
-        <button type="button" class="key solid" data-test="stack-again" @click="takeAgain">
+        <KeyButton variant="flat" data-test="stack-again" @click="takeAgain">
           Stack it again from these
-        </button>
+        </KeyButton>
         <span
           >{{ text(again.heightMm, 'span') }} high{{
             again.misses ? `, ${again.misses}` : ', as planned'
@@ -245,13 +244,12 @@ const flush = computed(() => {
       </p>
       <p v-else class="lead">The stack fits what came out.</p>
       <p>
-        <button
-          type="button"
-          class="key small"
+        <KeyButton
+          size="small"
           @click="editTier('Measured cakes forgotten', (t) => void (t.asBaked = []))"
         >
           Forget what was measured
-        </button>
+        </KeyButton>
       </p>
     </template>
   </div>

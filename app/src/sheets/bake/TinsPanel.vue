@@ -130,13 +130,11 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
     <p v-if="misfit && tier.stockId === null" class="sentence" data-test="tin-misfit">
       <template v-if="nearest">
         Nearest that you own: {{ settings.words(nearest.name) }}.
-        <button type="button" class="key small" @click="takeSize(nearest)">
-          Make the cake that size
-        </button>
+        <KeyButton size="small" @click="takeSize(nearest)"> Make the cake that size </KeyButton>
       </template>
-      <button type="button" class="key small" @click="addTin">
+      <KeyButton size="small" @click="addTin">
         Add a tin of {{ units.outline(tier.outline) }} to the pantry
-      </button>
+      </KeyButton>
     </p>
 
     <template v-if="bake && tin && bake.cakes.length > 0">

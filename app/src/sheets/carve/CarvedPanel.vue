@@ -126,14 +126,11 @@ const setLattice = (to: Partial<Lattice> | null): void =>
         </tbody>
       </table>
       <p class="sentence">
-        <label
-          ><input
-            type="checkbox"
-            :checked="lattice !== null"
-            @change="setLattice(lattice === null ? {} : null)"
-          />
-          a scored pattern</label
-        ><template v-if="lattice && scored"
+        <v-checkbox
+          :model-value="lattice !== null"
+          label="a scored pattern"
+          @update:model-value="setLattice(lattice === null ? {} : null)"
+        /><template v-if="lattice && scored"
           >: lines at
           <QuantityField
             :model-value="lattice.angleDeg"
@@ -148,14 +145,11 @@ const setLattice = (to: Partial<Lattice> | null): void =>
             @update:model-value="(mm) => setLattice({ spacingMm: mm })"
           />
           apart: about {{ scored.cells }} diamonds,
-          <label
-            ><input
-              type="checkbox"
-              :checked="lattice.studs"
-              @change="setLattice({ studs: !lattice.studs })"
-            />
-            a stud at each corner</label
-          >{{ lattice.studs ? `, ${scored.studs} of them` : '' }}</template
+          <v-checkbox
+            :model-value="lattice.studs"
+            label="a stud at each corner"
+            @update:model-value="setLattice({ studs: !lattice.studs })"
+          />{{ lattice.studs ? `, ${scored.studs} of them` : '' }}</template
         >.
       </p>
     </template>

@@ -28,6 +28,7 @@ import CutFields from './CutFields.vue';
 import LineEditor from './LineEditor.vue';
 import TintField from '../../colours/TintField.vue';
 import WordField from '../../figures/WordField.vue';
+import FileKey from '../../parts/FileKey.vue';
 
 /** The cuts of a tier in their order: each can be set, moved, switched off, taken out. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -88,11 +89,8 @@ function add(kind: string): void {
   choose(id);
 }
 const problem = ref('');
-async function addTarget(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const file = input.files?.[0];
+async function addTarget(file: File): Promise<void> {
   problem.value = '';
-  if (!file) return;
   try {
     const bytes = await stlBytes(file);
     const { askSolids } = await import('../../workers/solids.ts');
@@ -114,7 +112,6 @@ async function addTarget(event: Event): Promise<void> {
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);
   }
-  input.value = '';
 }
 function move(i: number, by: number): void {
   editCarving('Order of the cuts', ({ cuts: list }) => {
@@ -213,39 +210,37 @@ const firm = computed(() => {
             <b>{{ i + 1 }} {{ cut.name }}</b> <span class="soft">{{ cutTitles[cut.kind] }}</span>
           </button>
           <span class="grams">{{ cut.on ? removedText(cut.id) : 'off' }}</span>
-          <button
-            type="button"
-            class="key small quiet"
+          <KeyButton
+            variant="text"
+            size="small"
             :disabled="i === 0"
             :aria-label="`${cut.name} earlier`"
             @click="move(i, -1)"
           >
             ↑
-          </button>
-          <button
-            type="button"
-            class="key small quiet"
+          </KeyButton>
+          <KeyButton
+            variant="text"
+            size="small"
             :disabled="i === cuts.length - 1"
             :aria-label="`${cut.name} later`"
             @click="move(i, 1)"
           >
             ↓
-          </button>
-          <label class="switch"
-            ><input
-              type="checkbox"
-              :checked="cut.on"
-              :aria-label="`${cut.name} is cut`"
-              @change="setKey(cut.id, 'on', !cut.on)"
-          /></label>
-          <button
-            type="button"
-            class="key small quiet"
+          </KeyButton>
+          <v-checkbox
+            :model-value="cut.on"
+            :aria-label="`${cut.name} is cut`"
+            @update:model-value="setKey(cut.id, 'on', !cut.on)"
+          />
+          <KeyButton
+            variant="text"
+            size="small"
             :aria-label="`Take out ${cut.name}`"
             @click="editCarving('Cut taken out', (c) => void c.cuts.splice(i, 1))"
           >
             ×
-          </button>
+          </KeyButton>
         </div>
         <div v-if="cut.id === chosenId" class="body">
           <WordField
@@ -296,13 +291,9 @@ const firm = computed(() => {
       Add
       <ChoiceField model-value="" label="Add a cut" :options="kinds" @update:model-value="add" />
       or
-      <label class="key small file"
-        >a shape from an STL file<input
-          type="file"
-          accept=".stl,model/stl"
-          aria-label="STL file"
-          @change="addTarget"
-      /></label>
+      <FileKey size="small" accept=".stl,model/stl" label="STL file" @take="addTarget"
+        >a shape from an STL file</FileKey
+      >
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="carvings.problem" class="problem" role="alert">
@@ -310,14 +301,11 @@ const firm = computed(() => {
     </p>
     <template v-if="tier.carving && cuts.length > 0">
       <p class="sentence">
-        <label
-          ><input
-            type="checkbox"
-            :checked="tier.carving.chilled"
-            @change="editCarving('Cold or not', (c) => void (c.chilled = !c.chilled))"
-          />
-          carved cold and firm</label
-        ><template v-if="tier.carving.chilled && firm !== null"
+        <v-checkbox
+          :model-value="tier.carving.chilled"
+          label="carved cold and firm"
+          @update:model-value="editCarving('Cold or not', (c) => void (c.chilled = !c.chilled))"
+        /><template v-if="tier.carving.chilled && firm !== null"
           >: out of the cold it can be cut for about {{ text(firm, 'minutes') }}</template
         >. Most chill first, for clean faces and sharp edges; some carve dense cake at room
         temperature, where cold filling would crack out of it. Pieces are glued with
@@ -330,13 +318,13 @@ const firm = computed(() => {
           "
         />.
       </p>
-      <button
-        type="button"
-        class="key small quiet"
+      <KeyButton
+        variant="text"
+        size="small"
         @click="editTier('Left uncarved', (t) => void (t.carving = null))"
       >
         Leave this tier uncarved
-      </button>
+      </KeyButton>
     </template>
   </div>
 </template>
@@ -384,17 +372,8 @@ li.off .name {
   position: relative;
   overflow: hidden;
 }
-.file input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-  cursor: pointer;
-}
 .file:focus-within {
   outline: 2.5px solid var(--accent);
-}
-.switch {
-  padding: 0 4px;
 }
 .words {
   max-width: 62ch;
@@ -406,14 +385,7 @@ li.off .name {
   color: var(--stop);
   font-weight: 600;
 }
-.word {
-  font: inherit;
-  font-weight: 600;
-  color: var(--accent);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  padding: 1px 6px;
+.word.v-input {
   width: 15em;
 }
 </style>

@@ -158,23 +158,22 @@ async function save(as: 'A4' | 'Letter' | 'svg' | 'stl' | '3mf'): Promise<void> 
             :label="`Height of guide ${i + 1}`"
             @update:model-value="(to) => heights((list) => void (list[i] = to))"
           />
-          <button
-            type="button"
-            class="key small quiet"
+          <KeyButton
+            variant="text"
+            size="small"
             :aria-label="`Take out guide ${i + 1}`"
             @click="heights((list) => void list.splice(i, 1))"
           >
             ×
-          </button>
+          </KeyButton>
         </template>
-        <button
+        <KeyButton
           v-if="chosenHeights.length < limits.guides.max"
-          type="button"
-          class="key small"
+          size="small"
           @click="heights((list) => void list.push(Math.round((carve?.result?.topMm ?? 100) / 2)))"
         >
           One more height
-        </button>
+        </KeyButton>
       </p>
       <h2>At full size</h2>
       <p class="lead">
@@ -182,21 +181,11 @@ async function save(as: 'A4' | 'Letter' | 'svg' | 'stl' | '3mf'): Promise<void> 
         Print at 100 % and measure the bar on the page before anything is cut from it.
       </p>
       <p class="keys">
-        <button type="button" class="key" :disabled="working !== ''" @click="save('A4')">
-          PDF, A4
-        </button>
-        <button type="button" class="key" :disabled="working !== ''" @click="save('Letter')">
-          PDF, Letter
-        </button>
-        <button type="button" class="key" :disabled="working !== ''" @click="save('svg')">
-          SVG
-        </button>
-        <button type="button" class="key" :disabled="working !== ''" @click="save('stl')">
-          Solid, STL
-        </button>
-        <button type="button" class="key" :disabled="working !== ''" @click="save('3mf')">
-          Solid, 3MF
-        </button>
+        <KeyButton :disabled="working !== ''" @click="save('A4')"> PDF, A4 </KeyButton>
+        <KeyButton :disabled="working !== ''" @click="save('Letter')"> PDF, Letter </KeyButton>
+        <KeyButton :disabled="working !== ''" @click="save('svg')"> SVG </KeyButton>
+        <KeyButton :disabled="working !== ''" @click="save('stl')"> Solid, STL </KeyButton>
+        <KeyButton :disabled="working !== ''" @click="save('3mf')"> Solid, 3MF </KeyButton>
         <span v-if="working" role="status">Making it …</span>
       </p>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

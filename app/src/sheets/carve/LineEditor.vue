@@ -7,6 +7,7 @@ import { linesPath } from '../../section/tones.ts';
 import { useUnits } from '../../figures/units.ts';
 import { pathOutline } from '../svg-path.ts';
 import { arrowOf, followPointer, type PointerAt } from '../../drawings/follow-pointer.ts';
+import FileKey from '../../parts/FileKey.vue';
 
 /**
  * The line of a turned shape or of a silhouette, drawn with handles over the stack as it stands:
@@ -104,10 +105,8 @@ function drop(i: number): void {
 }
 /** A line from a file is as high as the one it replaces. */
 const sizeMm = ref(Math.max(...props.points.map((p) => p[1])));
-async function open(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0];
+async function open(file: File): Promise<void> {
   problem.value = '';
-  if (!file) return;
   const text = file.size > 2_000_000 ? '' : await file.text();
   const read = pathOutline(text, 'line', 100);
   if (!read.ok) {
@@ -179,8 +178,8 @@ const text = (mm: number): string => units.text(mm, 'span');
           @update:model-value="(mm) => replace(chosen!, [points[chosen!]![0], mm])"
         />
         up.
-        <button type="button" class="key small" @click="add(chosen)">Point after it</button>
-        <button type="button" class="key small quiet" @click="drop(chosen)">Take it out</button>
+        <KeyButton size="small" @click="add(chosen)">Point after it</KeyButton>
+        <KeyButton variant="text" size="small" @click="drop(chosen)">Take it out</KeyButton>
       </p>
       <p class="soft small-words">
         Drag a point, or choose it and use the arrow keys (Shift for a centimetre, Enter for one
@@ -195,12 +194,13 @@ const text = (mm: number): string => units.text(mm, 'span');
             @update:model-value="(mm) => (sizeMm = mm)"
           />
           high:
-          <input
-            type="file"
+          <FileKey
+            size="small"
             accept=".svg,image/svg+xml"
-            aria-label="SVG file of the line"
-            @change="open"
-          />
+            label="SVG file of the line"
+            @take="open"
+            >choose it</FileKey
+          >
         </label>
       </p>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

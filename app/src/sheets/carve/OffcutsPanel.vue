@@ -112,15 +112,14 @@ const size = (piece: Offcut): string =>
             <td class="end">{{ text(piece.massG, 'small') }}</td>
             <td>{{ serves(piece) }}</td>
             <td>
-              <button
+              <KeyButton
                 v-if="!piece.usedBy && piece.whole"
-                type="button"
-                class="key small"
+                size="small"
                 :aria-label="`Set on: ${nameOf(piece.cutId)} ${piece.piece + 1}`"
                 @click="setBack(piece)"
               >
                 Set it on
-              </button>
+              </KeyButton>
             </td>
           </tr>
         </tbody>

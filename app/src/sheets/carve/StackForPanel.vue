@@ -78,15 +78,14 @@ function take(proposal: StackProposal): void {
             <td class="end">{{ text(one.heightMm, 'span') }}</td>
             <td class="end">{{ text(one.offcutShare, 'share') }}</td>
             <td>
-              <button
+              <KeyButton
                 v-if="!one.lying"
-                type="button"
-                class="key small"
+                size="small"
                 :aria-label="`Stack in ${one.tin.name}`"
                 @click="take(one)"
               >
                 Stack it so
-              </button>
+              </KeyButton>
               <span v-else class="soft">then lay it over</span>
             </td>
           </tr>

@@ -122,17 +122,16 @@ function setTogether(to: boolean): void {
 <template>
   <div v-if="bowl && batch" data-test="shared-out">
     <div class="choose" role="group" aria-label="Bowl">
-      <button
+      <KeyButton
         v-for="each in bowls"
         :key="each.id"
-        type="button"
-        class="key small"
-        :class="{ solid: each.id === bowl.id }"
+        size="small"
+        :variant="each.id === bowl.id ? 'flat' : 'outlined'"
         :aria-pressed="each.id === bowl.id"
         @click="chosen = each.id"
       >
         {{ each.name }}
-      </button>
+      </KeyButton>
     </div>
     <h2>
       {{ bowl.name }}:
@@ -161,16 +160,16 @@ function setTogether(to: boolean): void {
           <td class="end">{{ few(own(use).spoons) }}</td>
           <td class="end">{{ few(own(use).turns) }}</td>
           <td class="end">
-            <button
+            <KeyButton
               v-if="
                 !isApart && kinds.size > 1 && bowl.uses.findIndex((u) => u.kind === use.kind) === i
               "
-              type="button"
-              class="key small quiet"
+              variant="text"
+              size="small"
               @click="takeApart(use)"
             >
               own bowl
-            </button>
+            </KeyButton>
           </td>
         </tr>
         <tr v-for="loss in bowl.losses" :key="loss.kind" class="loss">
@@ -204,7 +203,7 @@ function setTogether(to: boolean): void {
       pantry, under Kitchen.
     </p>
     <p v-if="isApart">
-      <button type="button" class="key small" @click="putBack">Put it back into its bowl</button>
+      <KeyButton size="small" @click="putBack">Put it back into its bowl</KeyButton>
     </p>
     <p v-if="bowl.tinted" class="aside">{{ units.say(bowl.tinted.words) }}</p>
 

@@ -163,9 +163,9 @@ const comb = computed(() => coat.value.comb ?? { peakMm: 7, depthMm: 3 });
       {{ style.title }}: {{ style.words }}. The crumb coat takes
       <FigureValue :value="coatPlan.crumbG" kind="bowl" :figure="`${tier.id}/crumb`" />, the coat
       <FigureValue :value="coatPlan.coatG" kind="bowl" :figure="`${tier.id}/coat`" />.
-      <button v-if="isOwn" type="button" class="key small" @click="setStyle(coat.style)">
+      <KeyButton v-if="isOwn" size="small" @click="setStyle(coat.style)">
         Back to the style’s own thickness
-      </button>
+      </KeyButton>
     </p>
     <WarmRoom :build="build" :plan="plan" />
     <BowlColumns :plan="plan" />

@@ -83,25 +83,24 @@ const drop = (index: number): void =>
           @update:model-value="(share) => editTier('Band', (t) => setBandShare(t, i, share))"
         />
         <span class="soft">{{ i === 0 ? 'at the foot' : 'of the height' }}</span>
-        <button
+        <KeyButton
           v-if="coat.bands.length > 1"
-          type="button"
-          class="key small quiet"
+          variant="text"
+          size="small"
           :aria-label="`Take out band ${i + 1}`"
           @click="drop(i)"
         >
           ×
-        </button>
+        </KeyButton>
       </li>
     </ul>
-    <button
+    <KeyButton
       v-if="way !== 'one' && coat.bands.length < limits.bands.max"
-      type="button"
-      class="key small"
+      size="small"
       @click="add"
     >
       A band more
-    </button>
+    </KeyButton>
   </div>
 </template>
 

@@ -37,9 +37,9 @@ const mass = (g: number): string => units.text(g, 'bowl');
   <div data-test="covers">
     <h2>Pressed on</h2>
     <p v-if="!pressed">
-      <button type="button" class="key small" @click="setPressed({ ...nuts })">
+      <KeyButton size="small" @click="setPressed({ ...nuts })">
         Press nuts, sprinkles or shavings on
-      </button>
+      </KeyButton>
     </p>
     <p v-else class="sentence">
       Press
@@ -84,29 +84,23 @@ const mass = (g: number): string => units.text(g, 'bowl');
         />
         high</template
       >,
-      <label class="check">
-        <input
-          type="checkbox"
-          :checked="pressed.onTop"
-          @change="setPressed({ ...pressed!, onTop: !pressed!.onTop })"
-        />
-        and the top</label
-      >: <b v-if="tierPlan.pressed">{{ mass(tierPlan.pressed.massG) }}</b>, with
+      <v-checkbox
+        :model-value="pressed.onTop"
+        label="and the top"
+        @update:model-value="setPressed({ ...pressed!, onTop: !pressed!.onTop })"
+      />: <b v-if="tierPlan.pressed">{{ mass(tierPlan.pressed.massG) }}</b>, with
       {{ tierPlan.pressed ? mass(tierPlan.pressed.atHandG) : '' }} at hand.
-      <button type="button" class="key small quiet" @click="setPressed(null)">
-        leave them off
-      </button>
+      <KeyButton variant="text" size="small" @click="setPressed(null)"> leave them off </KeyButton>
     </p>
 
     <h2>Fondant</h2>
     <p v-if="!fondant">
-      <button
-        type="button"
-        class="key small"
+      <KeyButton
+        size="small"
         @click="setFondant({ way: 'draped', mm: 4, allowanceMm: 15, tint: '' })"
       >
         Cover it with rolled fondant
-      </button>
+      </KeyButton>
     </p>
     <p v-else class="sentence">
       <ChoiceField
@@ -148,7 +142,7 @@ const mass = (g: number): string => units.text(g, 'bowl');
         >, <b>{{ mass(sheet.rolledG) }}</b> to roll, {{ mass(sheet.trimG) }} of it back as
         trimmings{{ sheet.panels ? ', those of each rolled again for the next' : '' }}</template
       >.
-      <button type="button" class="key small quiet" @click="setFondant(null)">leave it off</button>
+      <KeyButton variant="text" size="small" @click="setFondant(null)">leave it off</KeyButton>
     </p>
 
     <SurfacePanel :tier="tier" :plans="tierPlan.surfaces" @edit="editTier" />
@@ -177,9 +171,6 @@ const mass = (g: number): string => units.text(g, 'bowl');
 </template>
 
 <style scoped>
-.check {
-  white-space: nowrap;
-}
 h2 {
   margin-top: 14px;
 }

@@ -104,20 +104,12 @@ const planOf = (id: string): SurfacePlan | undefined =>
         >: <b>{{ units.text(planOf(surface.id)!.massG, 'fineMass') }}</b> on it,
         {{ units.text(planOf(surface.id)!.atHandG, 'fineMass') }} at hand</template
       >.
-      <button type="button" class="key small quiet" @click="remove(surface.id)">
-        leave it off
-      </button>
+      <KeyButton variant="text" size="small" @click="remove(surface.id)"> leave it off </KeyButton>
     </p>
     <p v-if="tier.surfaces.length < limits.surfaces.max" class="ways">
-      <button
-        v-for="way in surfaceWays"
-        :key="way"
-        type="button"
-        class="key small"
-        @click="add(way)"
-      >
+      <KeyButton v-for="way in surfaceWays" :key="way" size="small" @click="add(way)">
         {{ buttons[way] }}
-      </button>
+      </KeyButton>
     </p>
   </section>
 </template>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { handsOfTasks, limits, type Build, type DaySettings, type CakePlan } from '@pyrgotect/core';
-import { format } from 'date-fns';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import ProofLine from '../../day/ProofLine.vue';
@@ -10,9 +9,9 @@ import { useBuild } from '../../stores/build.ts';
 import { useKitchen } from '../../stores/kitchen.ts';
 import { useDay } from '../../stores/day.ts';
 import { useUnits } from '../../figures/units.ts';
-import { servedText } from '../../parts/when.ts';
+import { dayAndHour, servedText } from '../../locale/when.ts';
 import { download } from '../../parts/download.ts';
-import WordField from '../../figures/WordField.vue';
+import WhenField from '../../figures/WhenField.vue';
 
 /** Who works when, and what that comes to: the start, how good the plan is, calendar and table to take along. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -45,7 +44,7 @@ const colds = [
   { value: 'freezer' as const, text: 'freezer' },
 ];
 const kitchen = useKitchen();
-const at = (minutes: number): string => format(day.dateOf(minutes), 'EEE d MMM, HH:mm');
+const at = (minutes: number): string => dayAndHour(day.dateOf(minutes), 'short');
 const ownMin = computed(() =>
   handsOfTasks(day.tasks, store.plan?.steps.ok ? store.plan.steps.value : []),
 );
@@ -116,28 +115,25 @@ async function saveTable(): Promise<void> {
       <tbody>
         <tr v-for="(own, i) in build.day.hours" :key="i">
           <th>
-            <label
-              ><input
-                type="checkbox"
-                :checked="own !== null"
-                :aria-label="`Work on ${names[i]}`"
-                @change="setWorks(i, ($event.target as HTMLInputElement).checked)"
-              />
-              {{ names[i] }}</label
+            <v-checkbox
+              :model-value="own !== null"
+              :aria-label="`Work on ${names[i]}`"
+              @update:model-value="setWorks(i, $event === true)"
+              ><template #label>{{ names[i] }}</template></v-checkbox
             >
           </th>
           <td v-if="own">
-            <WordField
-              type="time"
+            <WhenField
+              of="hour"
               :model-value="clock(own.from)"
-              :aria-label="`${names[i]}, from`"
+              :label="`${names[i]}, from`"
               @update:model-value="setClock(i, 'from', $event)"
             />
             to
-            <WordField
-              type="time"
+            <WhenField
+              of="hour"
               :model-value="clock(own.to)"
-              :aria-label="`${names[i]}, to`"
+              :label="`${names[i]}, to`"
               @update:model-value="setClock(i, 'to', $event)"
             />
             <span v-if="backwards[i]" class="wrong">ends before it begins: not counted</span>
@@ -151,20 +147,21 @@ async function saveTable(): Promise<void> {
         Made on the same days. What shares the kitchen shares its hands, oven, mixer and cold; the
         hours and the room are those above.
       </p>
-      <label v-for="other in kitchen.neighbours" :key="other.id">
-        <input
-          type="checkbox"
-          :checked="build.day.together.includes(other.id)"
-          @change="share(other.id)"
-        />
-        {{ other.name }}, served {{ servedText(other.serveAt) }}
-      </label>
+      <v-checkbox
+        v-for="other in kitchen.neighbours"
+        :key="other.id"
+        :model-value="build.day.together.includes(other.id)"
+        @update:model-value="share(other.id)"
+        ><template #label
+          >{{ other.name }}, served {{ servedText(other.serveAt) }}</template
+        ></v-checkbox
+      >
     </div>
     <p v-for="one in day.plan?.moved ?? []" :key="one.id" class="wrong" role="alert">
       “{{ day.taskOf(one.id)?.title }}” cannot begin
-      {{ format(day.dateOf(one.wantedMin), 'EEE HH:mm') }}: it begins
-      {{ format(day.dateOf(one.startMin), 'EEE HH:mm') }}.
-      <button type="button" class="key small" @click="day.pin(one.id, null)">let it go</button>
+      {{ dayAndHour(day.dateOf(one.wantedMin), 'weekday') }}: it begins
+      {{ dayAndHour(day.dateOf(one.startMin), 'weekday') }}.
+      <KeyButton size="small" @click="day.pin(one.id, null)">let it go</KeyButton>
     </p>
     <template v-if="day.plan && day.plan.placed.length > 0">
       <p class="sentence" data-test="result">
@@ -183,10 +180,8 @@ async function saveTable(): Promise<void> {
         </template>
       </p>
       <p class="row">
-        <button type="button" class="key" data-test="save-calendar" @click="saveCalendar">
-          Calendar file
-        </button>
-        <button type="button" class="key" data-test="save-table" @click="saveTable">Table</button>
+        <KeyButton data-test="save-calendar" @click="saveCalendar"> Calendar file </KeyButton>
+        <KeyButton data-test="save-table" @click="saveTable">Table</KeyButton>
       </p>
       <p class="soft">
         Planned backward, each task as late as hands, oven, mixer, fridge and your hours let it, so
@@ -204,17 +199,9 @@ async function saveTable(): Promise<void> {
   display: flex;
   gap: 10px;
 }
-input[type='time'] {
-  font: inherit;
-  color: var(--accent);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  padding: 2px 4px;
-}
-.together label {
-  display: block;
-  margin-top: 4px;
+.together .v-input {
+  display: grid;
+  padding: 3px 0;
 }
 .wrong {
   color: var(--stop);

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { handRows, logOf, type Build, type LogLine, type CakePlan } from '@pyrgotect/core';
-import { format, parseISO } from 'date-fns';
+import { parseISO } from 'date-fns';
+import { dayAndHour } from '../../locale/when.ts';
 import { computed } from 'vue';
 import NotePhoto from '../../bench/NotePhoto.vue';
 import { offBy } from '../../hand/bias-words.ts';
@@ -17,7 +18,7 @@ const text = (value: number, line: LogLine): string => units.text(value, line.sh
 /** Half of the bar is a third more or less. */
 const widthOf = ({ ratio }: LogLine): number =>
   Math.min(50, (50 * Math.abs(Math.log(ratio))) / Math.log(1.5));
-const at = (iso: string): string => format(parseISO(iso), 'd MMM yyyy, HH:mm');
+const at = (iso: string): string => dayAndHour(parseISO(iso), 'dated');
 const told = computed(() =>
   props.build.bench.notes
     .filter((note) => note.kind === 'photo' || (note.text && note.kind !== 'count'))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type Build, type DayQuestion, type CakePlan, type Replan } from '@pyrgotect/core';
-import { format } from 'date-fns';
+import { dayAndHour } from '../../locale/when.ts';
 import { computed } from 'vue';
 import { useDay } from '../../stores/day.ts';
 import { useUnits } from '../../figures/units.ts';
@@ -47,7 +47,7 @@ const next = computed(() => {
     <template v-else-if="answer">
       <p v-if="answer.shortMin === 0 && next" class="sentence">
         {{ day.left.length }} tasks are left, and there is time. Next:
-        <b>{{ next.task?.title }}</b>, {{ format(next.at, 'EEEE d MMMM, HH:mm') }} at the latest.
+        <b>{{ next.task?.title }}</b>, {{ dayAndHour(next.at, 'long') }} at the latest.
       </p>
       <template v-else>
         <p class="sentence">

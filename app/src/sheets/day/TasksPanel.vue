@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { limits, type Build, type DayTask, type OwnTask, type CakePlan } from '@pyrgotect/core';
-import { format } from 'date-fns';
+import { dayAndHour } from '../../locale/when.ts';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
@@ -85,9 +85,9 @@ const choices = (not: string) => [
           :options="choices(task.id)"
           @update:model-value="(id) => editOwn(task.id, { before: id || null })"
         />
-        <button
-          type="button"
-          class="key small quiet"
+        <KeyButton
+          variant="text"
+          size="small"
           @click="
             store.edit(
               'Own task taken out',
@@ -96,13 +96,11 @@ const choices = (not: string) => [
           "
         >
           take it out
-        </button>
+        </KeyButton>
       </p>
     </div>
     <p>
-      <button type="button" class="key small" data-test="add-own" @click="addOwn">
-        A task of my own
-      </button>
+      <KeyButton size="small" data-test="add-own" @click="addOwn"> A task of my own </KeyButton>
     </p>
     <table v-if="day.rows.length > 0" class="ledger">
       <thead>
@@ -121,21 +119,20 @@ const choices = (not: string) => [
           :class="{ chosen: day.chosen === task.id }"
           @click="day.chosen = task.id"
         >
-          <td class="when">{{ format(day.dateOf(at.startMin), 'EEE HH:mm') }}</td>
+          <td class="when">{{ dayAndHour(day.dateOf(at.startMin), 'weekday') }}</td>
           <td>
             {{ task.title
-            }}<span v-if="isCritical" class="mark" title="If it takes longer, you begin earlier">
+            }}<span v-if="isCritical" v-tip="'If it takes longer, you begin earlier'" class="mark">
               ◆</span
             >
-            <button
+            <KeyButton
               v-if="task.pinMin !== undefined"
-              type="button"
-              class="key small"
+              size="small"
               data-test="unpin"
               @click.stop="day.pin(task.id, null)"
             >
               let it be placed
-            </button>
+            </KeyButton>
           </td>
           <td class="end">
             <QuantityField
@@ -190,12 +187,8 @@ const choices = (not: string) => [
   padding-left: 10px;
   margin-bottom: 8px;
 }
-.name {
+.name.v-input {
   font: 600 var(--size-lead) var(--heading);
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1.5px solid var(--line);
   width: 100%;
 }
 </style>

@@ -6,7 +6,7 @@ import {
   type CourseGate,
   type CourseStretch,
 } from '@pyrgotect/core';
-import { format } from 'date-fns';
+import { dayAndHour } from '../../locale/when.ts';
 import type { Data, Layout } from 'plotly.js';
 import { computed, ref } from 'vue';
 import ChartPane from '../../charts/ChartPane.vue';
@@ -39,7 +39,7 @@ const shown = computed({
 const degrees = (c: number): number => inDegrees(c, settings.system);
 const temperature = (c: number): string => units.text(c, 'temperature');
 const minutes = (n: number): string => units.text(n, 'minutes');
-const when = (at: number): string => format(day.dateOf(at), 'EEE HH:mm');
+const when = (at: number): string => dayAndHour(day.dateOf(at), 'weekday');
 const stackedFrom = computed(() =>
   (course.value?.parts ?? [])
     .map(
@@ -147,15 +147,14 @@ const layout = computed<Partial<Layout>>(() => ({
               <small v-else-if="gate.moreMin > 0" class="over"
                 >{{ minutes(gate.moreMin) }} more in the cold</small
               >
-              <button
+              <KeyButton
                 v-if="gate.isOff"
-                type="button"
-                class="key small"
+                size="small"
                 data-test="reckon-with"
                 @click="reckonWith(gate)"
               >
                 Reckon with {{ temperature(gate.foundC) }}
-              </button>
+              </KeyButton>
             </td>
             <td class="end">
               <template v-if="gate.wantedC !== null"

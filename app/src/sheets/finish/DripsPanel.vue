@@ -184,9 +184,9 @@ const made = computed(() => {
 <template>
   <div data-test="drips">
     <p v-if="!drip">
-      <button type="button" class="key" data-test="add-drip" @click="begin">
+      <KeyButton data-test="add-drip" @click="begin">
         Let ganache drip down {{ build.tiers.length > 1 ? tier.name : 'the side' }}
-      </button>
+      </KeyButton>
     </p>
     <template v-else>
       <p class="sentence">
@@ -230,14 +230,13 @@ const made = computed(() => {
           label="Room from drip to drip"
           @update:model-value="(mm) => set({ spacingMm: mm }, 'Spacing of the drips')"
         />.
-        <button
+        <KeyButton
           v-if="drip.pattern === 'random'"
-          type="button"
-          class="key small"
+          size="small"
           @click="set({ seed: (drip.seed + 1) % 10000 }, 'Another throw')"
         >
           Throw again
-        </button>
+        </KeyButton>
       </p>
       <template v-if="planned">
         <TroubleLine :trouble="trouble" what="How far the drips run" @again="again" />
@@ -349,13 +348,13 @@ const made = computed(() => {
       </template>
       <p v-else-if="!staged.ok" class="lead">{{ staged.problem }}</p>
       <p>
-        <button
-          type="button"
-          class="key small quiet"
+        <KeyButton
+          variant="text"
+          size="small"
           @click="editTier('Drips left off', (t) => void (t.drip = null))"
         >
           leave the drips off
-        </button>
+        </KeyButton>
       </p>
     </template>
   </div>

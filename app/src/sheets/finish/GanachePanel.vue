@@ -236,22 +236,14 @@ const begin = (): void => {
         />
         of sugar to the chocolate.&nbsp;</template
       >
-      <button type="button" class="key small" @click="another">Compose another</button>
-      <button
-        v-if="used && !isHere"
-        type="button"
-        class="key small"
-        data-test="take-ganache"
-        @click="begin"
-      >
+      <KeyButton size="small" @click="another">Compose another</KeyButton>
+      <KeyButton v-if="used && !isHere" size="small" data-test="take-ganache" @click="begin">
         Use it on {{ tier.name }}
-      </button>
+      </KeyButton>
     </p>
     <p v-if="isHere && ratio !== row.ratio" class="lead">
       {{ asRatio(ratio) }} to 1 on this cake; the pantry has {{ asRatio(row.ratio) }}.
-      <button type="button" class="key small" @click="save({ ratio })">
-        Keep it in the pantry
-      </button>
+      <KeyButton size="small" @click="save({ ratio })"> Keep it in the pantry </KeyButton>
     </p>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <p v-if="typeof made === 'string'" class="wrong" role="alert">{{ made }}</p>

@@ -146,7 +146,7 @@ function byWeight(): void {
           @update:model-value="(mm) => emit('change', { lineMm: mm })"
         />
         of line.
-        <button type="button" class="key small" @click="fit">Fit it round instead</button>
+        <KeyButton size="small" @click="fit">Fit it round instead</KeyButton>
       </template>
       <template v-else>
         <ChoiceField
@@ -247,10 +247,11 @@ function byWeight(): void {
           nullable
           @update:model-value="(n) => set({ count: n })"
         />
-        pieces<label class="check">
-          <input type="checkbox" :checked="piped.odd" @change="set({ odd: !piped!.odd })" />
-          an odd number</label
-        >,
+        pieces<v-checkbox
+          :model-value="piped.odd"
+          label="an odd number"
+          @update:model-value="set({ odd: !piped!.odd })"
+        />,
       </template>
       <template v-else>{{ text(planned.lineMm, 'size') }} of it, </template>
       <b>{{ text(planned.massG, 'bowl') }}</b>, about {{ minutes }}. One
@@ -263,17 +264,18 @@ function byWeight(): void {
         nullable
         @update:model-value="(g) => set({ weighedG: g })"
       />; try it on a strip of {{ text(planned.practiceMm, 'span') }} first.
-      <button type="button" class="key small quiet" @click="byWeight">by weight alone</button>
+      <KeyButton variant="text" size="small" @click="byWeight">by weight alone</KeyButton>
     </p>
     <p v-else class="sentence comes">About {{ minutes }}.</p>
-    <button
-      type="button"
-      class="key small quiet off"
+    <KeyButton
+      class="off"
+      variant="text"
+      size="small"
       :aria-label="`Leave off ${job.name}`"
       @click="emit('drop')"
     >
       ×
-    </button>
+    </KeyButton>
   </section>
 </template>
 
@@ -291,18 +293,7 @@ function byWeight(): void {
 .comes {
   font-size: var(--size-text);
 }
-.check {
-  white-space: nowrap;
-  margin-left: 8px;
-}
-.word {
-  font: inherit;
-  font-weight: 600;
-  color: var(--accent);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  padding: 1px 6px;
+.word.v-input {
   width: 13em;
 }
 .short {

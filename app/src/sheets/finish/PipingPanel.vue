@@ -50,15 +50,14 @@ const drop = (id: string): void =>
       @drop="drop(job.id)"
     />
     <p>
-      <button
+      <KeyButton
         v-if="build.piping.length < limits.pipingJobs.max"
-        type="button"
-        class="key small"
+        size="small"
         data-test="add-piping"
         @click="add"
       >
         Something to pipe
-      </button>
+      </KeyButton>
     </p>
   </div>
 </template>

@@ -41,9 +41,9 @@ const stays = computed(() =>
 <template>
   <div data-test="pour">
     <p v-if="!pour">
-      <button type="button" class="key" data-test="add-pour" @click="begin">
+      <KeyButton data-test="add-pour" @click="begin">
         Pour a coat over {{ build.tiers.length > 1 ? tier.name : 'the whole cake' }}
-      </button>
+      </KeyButton>
     </p>
     <template v-else>
       <p class="sentence">
@@ -95,18 +95,13 @@ const stays = computed(() =>
               @update:model-value="(mm) => set({ studded: { ...pour!.studded!, acrossMm: mm } })"
             />
             across: a coat over it takes {{ text(planned.sideFactor, 'factor') }} times as much.
-            <button type="button" class="key small quiet" @click="set({ studded: null })">
+            <KeyButton variant="text" size="small" @click="set({ studded: null })">
               smooth
-            </button>
+            </KeyButton>
           </template>
-          <button
-            v-else
-            type="button"
-            class="key small"
-            @click="set({ studded: { ...studs } }, 'Studded side')"
-          >
+          <KeyButton v-else size="small" @click="set({ studded: { ...studs } }, 'Studded side')">
             The side is studded with nuts or pieces
-          </button>
+          </KeyButton>
         </p>
         <p class="lead">
           What comes back can be strained, warmed and poured again while it has touched nothing but
@@ -116,13 +111,13 @@ const stays = computed(() =>
       </template>
       <p v-else-if="!staged.ok" class="lead">{{ staged.problem }}</p>
       <p>
-        <button
-          type="button"
-          class="key small quiet"
+        <KeyButton
+          variant="text"
+          size="small"
           @click="editTier('Pour left off', (t) => void (t.pour = null))"
         >
           do not pour
-        </button>
+        </KeyButton>
       </p>
     </template>
   </div>

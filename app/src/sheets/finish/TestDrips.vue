@@ -108,9 +108,9 @@ const drop = (i: number): Promise<void> => keep(row.value.tests.filter((_, k) =>
         @update:model-value="(s) => (afterS = s)"
       />
       s.
-      <button type="button" class="key small" data-test="note-test" @click="note">
+      <KeyButton size="small" data-test="note-test" @click="note">
         Note it and plan anew
-      </button>
+      </KeyButton>
     </p>
     <p v-if="problem" class="wrong" role="alert">{{ problem }}</p>
     <p v-if="fit" class="lead" data-test="test-says">
@@ -134,14 +134,14 @@ const drop = (i: number): Promise<void> => keep(row.value.tests.filter((_, k) =>
             {{ drip.fits.each[i]?.problem ?? percent(drip.fits.each[i]?.stiffer ?? 1) }}
           </td>
           <td>
-            <button
-              type="button"
-              class="key small quiet"
+            <KeyButton
+              variant="text"
+              size="small"
               :aria-label="`Drop test drip ${i + 1}`"
               @click="drop(i)"
             >
               ×
-            </button>
+            </KeyButton>
           </td>
         </tr>
       </tbody>

@@ -58,12 +58,11 @@ const ways = arrangements.map((value) => ({ value, text: words[value] }));
     />
     of the way to the next one</template
   >
-  <button
+  <KeyButton
     v-if="topping.arrangement === 'scattered'"
-    type="button"
-    class="key small"
+    size="small"
     @click="set({ seed: (topping.seed + 1) % 10000 })"
   >
     Throw again
-  </button>
+  </KeyButton>
 </template>

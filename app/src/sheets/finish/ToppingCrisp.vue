@@ -3,7 +3,7 @@ import { limits, type Build, type Topping, type ToppingPlan } from '@pyrgotect/c
 import { formatISO, parseISO, subMinutes } from 'date-fns';
 import { computed } from 'vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { servedText } from '../../parts/when.ts';
+import { servedText } from '../../locale/when.ts';
 import { useUnits } from '../../figures/units.ts';
 
 /** Whether a topping is crisp, for how long, and so from when on it may be put on. */
@@ -22,14 +22,11 @@ const onFrom = computed(() => {
 
 <template>
   <span>
-    <label class="check">
-      <input
-        type="checkbox"
-        :checked="topping.crisp !== null"
-        @change="set({ crisp: topping.crisp ? null : { thickMm: 4, filmed: false } })"
-      />
-      crisp</label
-    >
+    <v-checkbox
+      :model-value="topping.crisp !== null"
+      label="crisp"
+      @update:model-value="set({ crisp: topping.crisp ? null : { thickMm: 4, filmed: false } })"
+    />
     <template v-if="topping.crisp">
       for about <b>{{ text((plan.crispH ?? 0) * 60, 'minutes') }}</b> at
       <QuantityField
@@ -38,23 +35,15 @@ const onFrom = computed(() => {
         label="Thickness of the crisp piece"
         @update:model-value="(mm) => set({ crisp: { ...topping.crisp!, thickMm: mm } })"
       />,
-      <label class="check">
-        <input
-          type="checkbox"
-          :checked="topping.crisp.filmed"
-          @change="set({ crisp: { ...topping.crisp!, filmed: !topping.crisp!.filmed } })"
-        />
-        under a film of chocolate or fat</label
-      ><template v-if="onFrom"
+      <v-checkbox
+        :model-value="topping.crisp.filmed"
+        label="under a film of chocolate or fat"
+        @update:model-value="set({ crisp: { ...topping.crisp!, filmed: !topping.crisp!.filmed } })"
+      /><template v-if="onFrom"
         >: on no earlier than <b>{{ onFrom }}</b></template
       >
     </template>
   </span>
 </template>
 
-<style scoped>
-.check {
-  white-space: nowrap;
-  margin-right: 8px;
-}
-</style>
+<style scoped></style>

@@ -113,10 +113,11 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
             label="How many pieces"
             @update:model-value="(n) => set({ count: n })"
           />
-          <label class="check">
-            <input type="checkbox" :checked="topping.odd" @change="set({ odd: !topping.odd })" />
-            an odd number</label
-          >,
+          <v-checkbox
+            :model-value="topping.odd"
+            label="an odd number"
+            @update:model-value="set({ odd: !topping.odd })"
+          />,
         </template>
         <template v-else>
           {{ plan.count }}, one for every
@@ -202,10 +203,11 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
         v-if="isPieces && !plan.onSide && plan.steepestDegrees < 89.5 && topping.pick === 'none'"
         >; on a slope of more than {{ Math.round(plan.steepestDegrees) }}° they slide</template
       >.
-      <label class="check">
-        <input type="checkbox" :checked="topping.last" @change="set({ last: !topping.last })" />
-        on at the last moment</label
-      >
+      <v-checkbox
+        :model-value="topping.last"
+        label="on at the last moment"
+        @update:model-value="set({ last: !topping.last })"
+      />
       <ToppingCrisp v-if="topping.kind !== 'ribbon'" :plan="plan" :build="build" @change="set" />
     </p>
     <ToppingSlab
@@ -228,23 +230,22 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
         :label="`Colour of ${topping.name}`"
         @update:model-value="(tint) => set({ tint })"
       />
-      <label v-if="topping.kind !== 'drizzle'" class="check">
-        <input
-          type="checkbox"
-          :checked="!topping.eaten"
-          @change="set({ eaten: !topping.eaten, foodId: null, allergens: [] })"
-        />
-        not to be eaten: counted, and off before it is cut</label
-      >
+      <v-checkbox
+        v-if="topping.kind !== 'drizzle'"
+        :model-value="!topping.eaten"
+        label="not to be eaten: counted, and off before it is cut"
+        @update:model-value="set({ eaten: !topping.eaten, foodId: null, allergens: [] })"
+      />
     </p>
-    <button
-      type="button"
-      class="key small quiet off"
+    <KeyButton
+      class="off"
+      variant="text"
+      size="small"
       :aria-label="`Leave off ${topping.name}`"
       @click="emit('drop')"
     >
       ×
-    </button>
+    </KeyButton>
   </section>
 </template>
 
@@ -267,21 +268,10 @@ const isPieces = computed(() => topping.value.kind === 'pieces');
   font-size: var(--size-text);
   line-height: 1.8;
 }
-.check {
-  white-space: nowrap;
-  margin-right: 8px;
-}
 .mind {
   color: var(--warn);
 }
-.word {
-  font: inherit;
-  font-weight: 600;
-  color: var(--accent);
-  background: var(--raised);
-  border: 0;
-  border-bottom: 1.8px solid var(--accent);
-  padding: 1px 6px;
+.word.v-input {
   width: 13em;
 }
 </style>

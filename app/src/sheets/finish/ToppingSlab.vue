@@ -14,14 +14,13 @@ const set = (to: Partial<Topping>): void => emit('change', to);
 
 <template>
   <p>
-    <label class="check">
-      <input
-        type="checkbox"
-        :checked="topping.tray !== null"
-        @change="set({ tray: topping.tray ? null : { thickMm: 4, wholeShare: 0.6, spreads: 1 } })"
-      />
-      broken from a slab</label
-    >
+    <v-checkbox
+      :model-value="topping.tray !== null"
+      label="broken from a slab"
+      @update:model-value="
+        set({ tray: topping.tray ? null : { thickMm: 4, wholeShare: 0.6, spreads: 1 } })
+      "
+    />
     <template v-if="topping.tray && plan.tray">
       <QuantityField
         :model-value="topping.tray.thickMm"
@@ -49,9 +48,4 @@ const set = (to: Partial<Topping>): void => emit('change', to);
   </p>
 </template>
 
-<style scoped>
-.check {
-  white-space: nowrap;
-  margin-right: 8px;
-}
-</style>
+<style scoped></style>

@@ -253,15 +253,14 @@ const allG = computed(() => plans.value.reduce((sum, one) => sum + one.massG, 0)
       @focusin="chosen = i"
     />
     <p v-if="plans.length < limits.toppings.max" class="add">
-      <button
+      <KeyButton
         v-for="starter in starters"
         :key="starter.text"
-        type="button"
-        class="key small"
+        size="small"
         @click="add(starter.of)"
       >
         {{ starter.text }}
-      </button>
+      </KeyButton>
     </p>
     <template v-if="plan.nonFood.length > 0">
       <h2>Not food, counted out before it is cut</h2>
@@ -272,14 +271,13 @@ const allG = computed(() => plans.value.reduce((sum, one) => sum + one.massG, 0)
       </ul>
     </template>
     <p class="sentence">
-      <label
-        ><input
-          type="checkbox"
-          :checked="tier.torched"
-          data-test="torched"
-          @change="editTier('Torch', (t) => void (t.torched = !t.torched))"
-        />
-        Brown {{ build.tiers.length > 1 ? tier.name : 'it' }} with a torch</label
+      <v-checkbox
+        :model-value="tier.torched"
+        data-test="torched"
+        @update:model-value="editTier('Torch', (t) => void (t.torched = !t.torched))"
+        ><template #label
+          >Brown {{ build.tiers.length > 1 ? tier.name : 'it' }} with a torch</template
+        ></v-checkbox
       ><template v-if="tier.torched"
         >: after the piping, before anything that weeps or burns; flame only over a bare
         worktop.</template

@@ -302,9 +302,9 @@ function end(): void {
       </text>
     </svg>
     <div class="time">
-      <button type="button" class="key small" :disabled="!runs" @click="play">
+      <KeyButton size="small" :disabled="!runs" @click="play">
         {{ isActive ? 'Stop' : 'Let it run' }}
-      </button>
+      </KeyButton>
       <input
         type="range"
         min="0"

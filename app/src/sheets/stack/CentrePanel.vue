@@ -200,19 +200,16 @@ const setPieces = (change: Partial<LoosePieces>): void =>
         {{ core.lidLayers === 0 ? 'no lid' : `${core.lidLayers} above as its lid` }}.
       </p>
       <p>
-        <button
-          type="button"
-          class="key small"
+        <KeyButton
+          size="small"
           @click="editTier('No hidden centre', (t) => void (t.centre = null))"
         >
           No hidden centre
-        </button>
+        </KeyButton>
       </p>
     </template>
     <p v-else>
-      <button type="button" class="key" data-test="cut-core" @click="cutCore">
-        Cut a core and fill it
-      </button>
+      <KeyButton data-test="cut-core" @click="cutCore"> Cut a core and fill it </KeyButton>
     </p>
   </div>
 </template>

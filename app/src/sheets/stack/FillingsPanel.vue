@@ -111,14 +111,13 @@ const summary = computed(() => {
               @update:model-value="(mm) => change(index, 'Setback', { setbackMm: mm })"
             />
             <TermWord id="setback">short of the edge</TermWord>.
-            <button
+            <KeyButton
               v-if="loads[index] && loads[index].flushMm > Math.max(0.5, gap.setbackMm)"
-              type="button"
-              class="key small"
+              size="small"
               @click="change(index, 'Setback', { setbackMm: Math.ceil(loads[index]!.flushMm) })"
             >
               {{ units.text(loads[index].flushMm, 'thickness') }} arrives flush
-            </button>
+            </KeyButton>
           </template>
           <GapLayers :build="build" :plan="plan" :index="index" />
         </p>

@@ -132,22 +132,17 @@ const setLaid = (laid: GapLaid | 'bare'): void =>
             :figure="`${tier.id}/gap/${index}/pieces/${one.id}`"
           />)
         </template>
-        <button
-          type="button"
-          class="key small"
-          @click="setPieces(gap.pieces.filter(({ id }) => id !== one.id))"
-        >
+        <KeyButton size="small" @click="setPieces(gap.pieces.filter(({ id }) => id !== one.id))">
           no {{ one.name }}
-        </button>
+        </KeyButton>
       </span>
-      <button
+      <KeyButton
         v-if="gap.pieces.length < limits.gapPieces.max"
-        type="button"
-        class="key small"
+        size="small"
         @click="setPieces(add())"
       >
         {{ gap.pieces.length > 0 ? 'more pieces' : 'with pieces' }}
-      </button>
+      </KeyButton>
       <template v-if="gap.drizzle">
         and
         <QuantityField
@@ -172,14 +167,11 @@ const setLaid = (laid: GapLaid | 'bare'): void =>
             (tint) => change('Colour of the sauce', { drizzle: { ...gap.drizzle!, tint } })
           "
         />
-        <button type="button" class="key small" @click="change('Sauce', { drizzle: null })">
-          no sauce
-        </button>
+        <KeyButton size="small" @click="change('Sauce', { drizzle: null })"> no sauce </KeyButton>
       </template>
-      <button
+      <KeyButton
         v-else
-        type="button"
-        class="key small"
+        size="small"
         @click="
           change('Sauce', {
             drizzle: { spreadId: sauces.at(-1)?.value ?? gap.spreadId, gPerCm2: 0.15, tint: '' },
@@ -187,7 +179,7 @@ const setLaid = (laid: GapLaid | 'bare'): void =>
         "
       >
         with sauce
-      </button>
+      </KeyButton>
     </template>
   </span>
 </template>

@@ -274,16 +274,15 @@ const choose = (what: unknown): void => {
           <td class="right">{{ way.loads }}</td>
           <td class="right">
             <span v-if="isNow(way)">this cake</span>
-            <button
+            <KeyButton
               v-else
-              type="button"
-              class="key small"
+              size="small"
               data-test="take-way"
               :disabled="!current"
               @click="take(way)"
             >
               Build it so
-            </button>
+            </KeyButton>
           </td>
         </tr>
       </tbody>

@@ -79,23 +79,18 @@ function setKind(id: string, value: string): void {
         @update:model-value="(marginMm) => set(inset.id, { marginMm })"
       />
       from the edge ({{ units.text(gramsOf(inset.id), 'small') }})
-      <button
-        type="button"
-        class="key small"
-        @click="edit((all) => all.filter(({ id }) => id !== inset.id))"
-      >
+      <KeyButton size="small" @click="edit((all) => all.filter(({ id }) => id !== inset.id))">
         leave it out
-      </button>
+      </KeyButton>
     </span>
-    <button
+    <KeyButton
       v-if="layer.insets.length < limits.insets.max"
-      type="button"
-      class="key small"
+      size="small"
       data-test="add-inset"
       @click="edit((all) => [...all, newInset(all, null, 10)])"
     >
       set something in
-    </button>
+    </KeyButton>
   </span>
 </template>
 

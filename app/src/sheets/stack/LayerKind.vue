@@ -123,15 +123,14 @@ const cake = computed((): number | null => {
         "
       />
     </template>
-    <button
+    <KeyButton
       v-if="other && other.row.recipeId !== null && other.row.form !== 'mousse'"
-      type="button"
-      class="key small"
-      title="A row of its own in the pantry, to be bought in packs: its label says what is in it"
+      v-tip="'A row of its own in the pantry, to be bought in packs: its label says what is in it'"
+      size="small"
       @click="buy"
     >
       bought instead
-    </button>
+    </KeyButton>
     <template v-if="other?.isPile">
       {{ ' ' }}
       <QuantityField

@@ -75,14 +75,12 @@ const summary = computed(() => {
       levels it, thickest at <b>{{ hourText(wedge.thickAtHour) }}</b>, nothing opposite.
     </p>
     <p v-if="best && !isBest" class="row">
-      <button type="button" class="key solid" data-test="turn-all" @click="turnAll">
-        Turn them level
-      </button>
+      <KeyButton variant="flat" data-test="turn-all" @click="turnAll"> Turn them level </KeyButton>
       <span class="soft">leaves {{ best.tiltMm < 0.05 ? 'nothing' : mm(best.tiltMm) }}</span>
     </p>
     <p v-else-if="best" class="lead">
       No other turns in steps of 15° leave less.
-      <button type="button" class="key small" @click="turnBack">Take the turns back</button>
+      <KeyButton size="small" @click="turnBack">Take the turns back</KeyButton>
     </p>
 
     <ol class="dials">
@@ -101,14 +99,14 @@ const summary = computed(() => {
         />
         <div>
           <b>Layer {{ i + 1 }}</b>
-          <button
-            type="button"
-            class="key small flip"
+          <KeyButton
+            class="flip"
+            size="small"
             :aria-pressed="layer.flipped"
             @click="setLayer(i, `Layer ${i + 1} turned over`, { flipped: !layer.flipped })"
           >
             {{ layer.flipped ? 'upside down' : 'right way up' }}
-          </button>
+          </KeyButton>
           <RimReadings
             :layer="layer"
             :number="i + 1"
@@ -123,9 +121,9 @@ const summary = computed(() => {
       </li>
     </ol>
     <p v-if="freeOrder && order" class="row">
-      <button type="button" class="key small" @click="stackInOrder">
+      <KeyButton size="small" @click="stackInOrder">
         Stack as {{ order.order.map((k) => k + 1).join(', ') }} from the bottom
-      </button>
+      </KeyButton>
       <span class="soft"
         >where the order is free: sturdy and flat below, the smoothest face on top</span
       >
@@ -133,9 +131,9 @@ const summary = computed(() => {
     <p class="lead">
       The orange stick is each layer’s mark, its 12 o’clock when it was measured; the green arc is
       its high side. Turn a dial by hand to see what it leaves.
-      <button type="button" class="key small" @click="readings(eight ? 4 : 8)">
+      <KeyButton size="small" @click="readings(eight ? 4 : 8)">
         {{ eight ? 'Four readings a rim' : 'Eight readings a rim' }}
-      </button>
+      </KeyButton>
     </p>
   </div>
 </template>

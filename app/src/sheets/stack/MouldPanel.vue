@@ -144,31 +144,28 @@ const times = computed(() => {
           after {{ units.text(times.thawMin, 'minutes') }}</template
         ><template v-else>; set after {{ units.text(times.setMin, 'minutes') }}</template></template
       >.
-      <button
+      <KeyButton
         v-if="now.setIn === 'freezer' && build.day.freezerMm < freezerMm"
-        type="button"
-        class="key small"
+        size="small"
         data-test="has-freezer"
         @click="store.edit('A freezer', (draft) => void (draft.day.freezerMm = freezerMm))"
       >
         there is {{ units.text(freezerMm, 'size') }} of freezer for it
-      </button>
-      <button
+      </KeyButton>
+      <KeyButton
         v-if="tin && Math.abs(offMm) > 0.5"
-        type="button"
-        class="key small"
+        size="small"
         @click="editTier('To the brim', (t) => fillToBrim(t, tin!, pantry.pantry.others))"
       >
         fill it to the brim
-      </button></template
+      </KeyButton></template
     ><template v-else-if="!tier.asTin">.</template>
-    <button
+    <KeyButton
       v-if="tier.asTin && isOff"
-      type="button"
-      class="key small"
+      size="small"
       @click="editTier('Size of the tin', (t) => takeShape(t, pantry.pantry.tins))"
     >
       take the size of the tin
-    </button>
+    </KeyButton>
   </p>
 </template>

@@ -93,8 +93,8 @@ const stateOf = (item: NonFood): string => {
         cuts counts out, tier by tier, before anybody is served.
       </p>
       <p>
-        <router-link class="key small" :to="`/build/${build.id}/print`"
-          >Print the list with the places</router-link
+        <KeyButton size="small" :to="`/build/${build.id}/print`"
+          >Print the list with the places</KeyButton
         >
       </p>
     </template>

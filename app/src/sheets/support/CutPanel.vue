@@ -31,7 +31,6 @@ const buyText = (list: CutFrom): string => {
           :key="piece.label"
           class="piece"
           :style="{ width: `${(92 * piece.lengthMm) / list.row.lengthMm}%` }"
-          :title="`${piece.label}: ${text(piece.lengthMm, 'span')}`"
         >
           <b>{{ text(piece.lengthMm, 'span') }}</b> {{ piece.label }}
         </span>

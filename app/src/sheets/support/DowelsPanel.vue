@@ -118,14 +118,12 @@ const setTested = (row: Dowel, mm: number | null): void => {
       <h2><TermWord id="dowel">Dowels</TermWord> in {{ tier.name }}, {{ nameOf(lift) }}</h2>
       <p v-if="!lift.dowels">
         {{ above!.name }} stands on cake alone.
-        <button
-          type="button"
-          class="key"
+        <KeyButton
           data-test="add-dowels"
           @click="editTier('Dowels', (t) => void (t.stand.dowels = newDowels()))"
         >
           Put dowels in
-        </button>
+        </KeyButton>
       </p>
       <template v-else>
         <p class="sentence">
@@ -152,15 +150,14 @@ const setTested = (row: Dowel, mm: number | null): void => {
             :options="cuts"
             @update:model-value="(cut) => editDowels(lift, 'Cut', (d) => void (d.cut = cut))"
           />: <b>{{ text(lift.lengthMm, 'span') }}</b>. Custom takes {{ lift.fewest }}.
-          <button
+          <KeyButton
             v-if="lift.dowels.spots.length > 0"
-            type="button"
-            class="key small"
+            size="small"
             data-test="use-ring"
             @click="editDowels(lift, 'Computed ring', (d) => void (d.spots = []))"
           >
             place them for me
-          </button>
+          </KeyButton>
         </p>
         <p v-if="lift.strength && lift.carried" class="sentence">
           {{ text(lift.aboveG, 'weight') }} stand on them. The most on one is
@@ -198,14 +195,9 @@ const setTested = (row: Dowel, mm: number | null): void => {
                 {{ placeText(dowel.at.x, dowel.at.y) }}
                 <template v-if="dowel.hindrance">
                   <span class="stop">{{ dowel.hindrance }}</span>
-                  <button
-                    v-if="dowel.nearest"
-                    type="button"
-                    class="key small"
-                    @click="toFree(lift, i)"
-                  >
+                  <KeyButton v-if="dowel.nearest" size="small" @click="toFree(lift, i)">
                     to the nearest free place
-                  </button>
+                  </KeyButton>
                 </template>
               </td>
               <td class="end">{{ press(dowel.restN) }}</td>
@@ -218,40 +210,39 @@ const setTested = (row: Dowel, mm: number | null): void => {
               </td>
               <td class="soft">{{ lost(lift, i) }}</td>
               <td>
-                <button
+                <KeyButton
                   v-if="lift.placed.length > 1"
-                  type="button"
-                  class="key small quiet"
+                  variant="text"
+                  size="small"
                   :aria-label="`Take dowel ${i + 1} out`"
                   @click="takeOut(lift, i)"
                 >
                   out
-                </button>
+                </KeyButton>
               </td>
             </tr>
           </tbody>
         </table>
         <p>
-          <button
+          <KeyButton
             v-if="lift.placed.length > 0 && lift.placed.length < limits.dowels.max"
-            type="button"
-            class="key small"
+            size="small"
             data-test="one-more"
             @click="addOne(lift)"
           >
             One more
-          </button>
-          <button
+          </KeyButton>
+          <KeyButton
             v-if="lift.deck === null"
-            type="button"
-            class="key small quiet"
+            variant="text"
+            size="small"
             @click="editTier('No dowels', (t) => void (t.stand.dowels = null))"
           >
             no dowels
-          </button>
-          <button type="button" class="key small quiet" @click="store.selected = lift.id">
+          </KeyButton>
+          <KeyButton variant="text" size="small" @click="store.selected = lift.id">
             show them from above
-          </button>
+          </KeyButton>
         </p>
         <p v-if="lift.row" class="sentence" data-test="press">
           <b>{{ settings.words(lift.row.name) }}</b>:
@@ -274,22 +265,17 @@ const setTested = (row: Dowel, mm: number | null): void => {
             label="Length of the piece that was pressed"
             @update:model-value="(mm) => setTested(lift.row!, mm)"
           />.
-          <button
-            type="button"
-            class="key small"
-            :disabled="reading === null"
-            @click="press1(lift.row)"
-          >
+          <KeyButton size="small" :disabled="reading === null" @click="press1(lift.row)">
             Note the press
-          </button>
-          <button
+          </KeyButton>
+          <KeyButton
             v-if="lift.row.testsG.length > 0"
-            type="button"
-            class="key small quiet"
+            variant="text"
+            size="small"
             @click="forget(lift.row)"
           >
             forget them
-          </button>
+          </KeyButton>
           <span v-if="problem" class="stop" role="alert">{{ problem }}</span>
         </p>
       </template>

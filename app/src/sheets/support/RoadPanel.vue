@@ -242,23 +242,22 @@ const advice = computed(() => {
             hole of {{ text(support.rod.holeMm, 'thickness') }} for it; it is bent to
             <b>{{ text(support.rod.used, 'share') }}</b> of what it may bear.
           </template>
-          <button
-            type="button"
-            class="key small quiet"
+          <KeyButton
+            variant="text"
+            size="small"
             @click="store.edit('No rod', (draft) => void (draft.rod = null))"
           >
             no rod
-          </button>
+          </KeyButton>
         </template>
-        <button
+        <KeyButton
           v-else
-          type="button"
-          class="key small"
+          size="small"
           data-test="add-rod"
           @click="store.edit('Rod', (draft) => void (draft.rod = { dowelId: stiffest, at: null }))"
         >
           Put a rod through all tiers
-        </button>
+        </KeyButton>
       </p>
 
       <template v-if="journey.byRoad">

@@ -129,17 +129,11 @@ const why = computed(() => {
             label="Thickness of the board"
             @update:model-value="(mm) => setCard({ ...tier.stand.card!, thicknessMm: mm })"
           />, cut to {{ text(widthMm(tier.outline), 'size') }}: it ends under the coat.
-          <button type="button" class="key small quiet" @click="setCard(null)">no board</button>
+          <KeyButton variant="text" size="small" @click="setCard(null)">no board</KeyButton>
         </template>
-        <button
-          v-else
-          type="button"
-          class="key small"
-          data-test="add-card"
-          @click="setCard(usualCard())"
-        >
+        <KeyButton v-else size="small" data-test="add-card" @click="setCard(usualCard())">
           Put it on a board
-        </button>
+        </KeyButton>
       </p>
       <p class="sentence">
         Its middle is
@@ -233,18 +227,18 @@ const why = computed(() => {
         @update:model-value="(to) => moveDeck(k, to)"
       />
       on dowels of its own.
-      <button
-        type="button"
-        class="key small quiet"
+      <KeyButton
+        variant="text"
+        size="small"
         @click="editTier('Board taken out', (t) => void t.stand.decks.splice(k, 1))"
       >
         take it out
-      </button>
+      </KeyButton>
     </p>
     <p v-if="nextDeck !== null && tier.stand.decks.length < limits.decks.max">
-      <button type="button" class="key small" data-test="add-deck" @click="addDeck">
+      <KeyButton size="small" data-test="add-deck" @click="addDeck">
         Put a board half-way up
-      </button>
+      </KeyButton>
       <TermWord id="board half-way up">What that is</TermWord>
     </p>
   </div>

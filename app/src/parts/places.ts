@@ -54,8 +54,8 @@ function restore(): void {
  */
 export function keepPlaces(router: Router): void {
   let isBack = true;
-  // before the router hears of it, which may have gone there by the time the next listener is called
-  window.addEventListener('popstate', () => (isBack = true), { capture: true });
+  // told before the router sets out, which may be there before the window's own listeners are called
+  router.options.history.listen(() => (isBack = true));
   window.addEventListener('pagehide', keep);
   router.beforeEach((to, from) => {
     if (to.path !== from.path) keep();

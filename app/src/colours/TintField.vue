@@ -14,10 +14,11 @@ const colours = computed(() => store.build?.colours ?? []);
 const colour = computed(() => colourOf(colours.value, props.modelValue));
 
 /* taken when the field is left, Enter is pressed or one is picked: letters alone are no colour yet */
-const words = ref<string | null>(props.modelValue);
+// null, where the placeholder stands, for none
+const words = ref<string | null>(props.modelValue || null);
 watch(
   () => props.modelValue,
-  (now) => (words.value = now),
+  (now) => (words.value = now || null),
 );
 function take(): void {
   const name = (words.value ?? '').trim();

@@ -278,6 +278,9 @@ async function save(): Promise<void> {
 
 <style scoped src="./line.css" />
 <style scoped>
+.named {
+  margin: 14px 0 6px;
+}
 .row {
   padding: 20px 26px;
   display: block;

@@ -22,8 +22,8 @@ export function usePrint(name: () => string): {
   document.adoptedStyleSheets = [...document.adoptedStyleSheets, sheet];
   watchEffect(() =>
     sheet.replaceSync(`@page {
-      @top-left { content: ${quoted(name())}; font: 9pt sans-serif; }
-      @bottom-right { content: counter(page) " of " counter(pages); font: 9pt sans-serif; }
+      @top-left { content: ${quoted(name())}; font-family: sans-serif; font-size: small; }
+      @bottom-right { content: counter(page) " of " counter(pages); font-family: sans-serif; font-size: small; }
     }`),
   );
   watchEffect(() => document.documentElement.classList.toggle('large-type', isLarge.value));

@@ -2,10 +2,13 @@ import { parseISO } from 'date-fns';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { habits } from '../src/locale/habits.ts';
+import { fixed } from '../src/locale/number.ts';
 import { readWhen } from '../src/locale/read-when.ts';
 import { currencySign, habitsOf, isByTheInch } from '../src/locale/region.ts';
 import { dayAndHour, dayText, hourText, servedText, type DayForm } from '../src/locale/when.ts';
 import { useUnits } from '../src/figures/units.ts';
+import { scaleText } from '../src/section/scale.ts';
+import { roomText } from '../src/storage/room.ts';
 import { useSettings } from '../src/stores/settings.ts';
 
 beforeEach(() => setActivePinia(createPinia()));
@@ -119,5 +122,15 @@ describe('tenths', () => {
     Object.assign(habits, habitsOf('en-GB'));
     await useSettings().load();
     expect(habits.week).toBe('sat');
+  });
+});
+
+describe('a plain number', () => {
+  it('has the sign of the region before its tenths, and so have scales and room', () => {
+    expect(fixed(1.25, 2)).toBe('1.25');
+    habits.decimal = ',';
+    expect(fixed(1.25, 2)).toBe('1,25');
+    expect(roomText(0.34)).toBe('0,3 MB');
+    expect(scaleText({ pxPerMm: 96 / 25.4 / 4.3, axisPx: 0, basePx: 0 })).toBe('1 : 4,3');
   });
 });

@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import type { Config, Data, Layout } from 'plotly.js';
 import { onBeforeUnmount, ref, useTemplateRef, watch } from 'vue';
+import { habits } from '../locale/habits.ts';
 import { useScheme } from '../styles/scheme.ts';
 import { chartSheet } from './sheet.ts';
 
@@ -56,6 +57,7 @@ async function draw(): Promise<void> {
           color: footInk,
         },
       },
+      separators: habits.decimal === ',' ? ',.' : '.,',
       dragmode: false,
       ...props.layout,
       width: width.value,

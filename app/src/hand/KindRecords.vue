@@ -16,6 +16,7 @@ import { useHand } from '../stores/hand.ts';
 import { biasWords, offBy } from './bias-words.ts';
 import { veiled } from '../styles/palette.ts';
 import { useScheme } from '../styles/scheme.ts';
+import { fixed } from '../locale/number.ts';
 
 /** One kind of figure: what it does to plans, and every record it rests on. */
 const props = defineProps<{ kind: HandKind }>();
@@ -103,7 +104,7 @@ async function leaveOut(reason: string): Promise<void> {
       <v-checkbox :model-value="isOn" data-test="switch" @update:model-value="hand.switchKind(kind)"
         ><template #label>{{
           isOn
-            ? `Plans follow it: ${row.moves}, times ${handFactor(known).toFixed(2)}`
+            ? `Plans follow it: ${row.moves}, times ${fixed(handFactor(known), 2)}`
             : 'Plans do not follow it'
         }}</template></v-checkbox
       >

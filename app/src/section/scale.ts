@@ -1,4 +1,5 @@
 import type { Section } from '@pyrgotect/core';
+import { fixed } from '../locale/number.ts';
 
 /** Where the drawing's millimetres fall on the screen. */
 export interface Scale {
@@ -34,7 +35,7 @@ export function fitSection(section: Section, width: number, height: number): Sca
 /** "1 : 2.2", the drawing's scale on a screen of the reference density. */
 export function scaleText({ pxPerMm }: Scale): string {
   const ratio = cssPxPerMm / pxPerMm;
-  return ratio >= 1 ? `1 : ${ratio.toFixed(1)}` : `${(1 / ratio).toFixed(1)} : 1`;
+  return ratio >= 1 ? `1 : ${fixed(ratio, 1)}` : `${fixed(1 / ratio, 1)} : 1`;
 }
 
 /** Pushes labels apart until none is nearer than `gap`, keeping their order and staying in bounds. */

@@ -1,3 +1,4 @@
+import { fixed } from '../locale/number.ts';
 /** What the browser has for this program, and whether it keeps it when space gets short. */
 export interface Room {
   usedMb: number;
@@ -22,7 +23,7 @@ export async function roomNow(): Promise<Room | null> {
 
 /** Megabytes as people read them. */
 export const roomText = (mb: number): string =>
-  mb >= 1000 ? `${(mb / 1000).toFixed(1)} GB` : `${mb.toFixed(mb < 10 ? 1 : 0)} MB`;
+  mb >= 1000 ? `${fixed(mb / 1000, 1)} GB` : `${fixed(mb, mb < 10 ? 1 : 0)} MB`;
 
 /** From this share on it is said that the room gets short. */
 const shortShare = 0.9;

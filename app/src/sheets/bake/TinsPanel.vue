@@ -23,6 +23,7 @@ import StockChoice from './StockChoice.vue';
 import IngredientList from '../IngredientList.vue';
 import TinDrawing from '../TinDrawing.vue';
 import { useBakeSheet } from './useBakeSheet.ts';
+import { fixed } from '../../locale/number.ts';
 
 /** Grams of batter to each tin, drawn in it, and what the batter is made of. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -190,7 +191,7 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
         v-if="tierPlan.batterRecipe.ok && recipe"
         :title="recipe.name"
         :ingredients="tierPlan.batterRecipe.value.ingredients"
-        :note="`${tierPlan.batterRecipe.value.factor.toFixed(2)} times the recipe${recipe.bake ? `; its own time is ${recipe.bake.minutes} min at ${units.text(recipe.bake.ovenC, 'temperature')} in a ${units.text(recipe.bake.tinMm, 'size')} tin` : ''}`"
+        :note="`${fixed(tierPlan.batterRecipe.value.factor, 2)} times the recipe${recipe.bake ? `; its own time is ${recipe.bake.minutes} min at ${units.text(recipe.bake.ovenC, 'temperature')} in a ${units.text(recipe.bake.tinMm, 'size')} tin` : ''}`"
       />
     </template>
     <p v-else-if="!tierPlan.bake.ok" class="lead">{{ tierPlan.bake.problem }}</p>

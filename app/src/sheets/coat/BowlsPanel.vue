@@ -23,6 +23,7 @@ import PlannedElsewhere from '../../pantry/PlannedElsewhere.vue';
 import { stockChoice } from '../../pantry/stock-words.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
+import { fixed } from '../../locale/number.ts';
 import IngredientList from '../IngredientList.vue';
 import TermWord from '../../help/TermWord.vue';
 import { useSheet } from '../useSheet.ts';
@@ -273,7 +274,7 @@ function setTogether(to: boolean): void {
       :key="recipe.recipeId"
       :title="recipe.name"
       :ingredients="recipe.ingredients"
-      :note="`${recipe !== batch.recipe ? 'made first' : batch.mixes === 1 ? 'one mixing' : `each of ${batch.mixes} mixings`} of ${units.text(recipe.makesG, 'bowl')}, ${recipe.factor.toFixed(2)} times the recipe${recipe !== batch.recipe || batch.largestMixG === null ? '' : `; your ${batch.limit} takes ${units.text(batch.largestMixG, 'bowl')} at once`}`"
+      :note="`${recipe !== batch.recipe ? 'made first' : batch.mixes === 1 ? 'one mixing' : `each of ${batch.mixes} mixings`} of ${units.text(recipe.makesG, 'bowl')}, ${fixed(recipe.factor, 2)} times the recipe${recipe !== batch.recipe || batch.largestMixG === null ? '' : `; your ${batch.limit} takes ${units.text(batch.largestMixG, 'bowl')} at once`}`"
     />
   </div>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { GanacheMade } from '@pyrgotect/core';
 import { computed } from 'vue';
+import { fixed } from '../../locale/number.ts';
 
 /** A ganache as a bar of fat, water and solids, with what that makes of it. */
 const props = defineProps<{ made: GanacheMade }>();
@@ -49,8 +50,8 @@ const firmWord = computed(() => {
       <span>firm</span>
     </div>
     <figcaption>
-      Firmness {{ made.firmness.toFixed(2) }}: {{ firmWord }}; fat to water
-      {{ made.fatToWater.toFixed(1)
+      Firmness {{ fixed(made.firmness, 2) }}: {{ firmWord }}; fat to water
+      {{ fixed(made.fatToWater, 1)
       }}<template v-for="verdict in made.verdicts" :key="verdict"
         >; <b class="verdict">{{ words[verdict] }}</b></template
       >.

@@ -27,6 +27,7 @@ import { useUnits } from '../../figures/units.ts';
 import { useSheet } from '../useSheet.ts';
 import CompositionBar from './CompositionBar.vue';
 import TemperingNote from './TemperingNote.vue';
+import { fixed } from '../../locale/number.ts';
 
 /** What a ganache is made of, how firm that sets, how much of each goes in, and when it is ready. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -101,7 +102,7 @@ const useWords: Record<GanacheUse, string> = {
 };
 const usual = (use: GanacheUse, school: GanacheSchool) =>
   usualRatio(use, school, ganache.value!.chocolate, ganache.value!.cream);
-const asRatio = (n: number): string => Number(n.toFixed(2)).toString();
+const asRatio = (n: number): string => fixed(n, 2).replace(/[.,]?0+$/, '');
 /** The same firmness with another chocolate. */
 const carried = computed(() => {
   const g = ganache.value;

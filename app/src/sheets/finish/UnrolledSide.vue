@@ -15,6 +15,7 @@ import { fillOf } from '../../section/tones.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
 import { followPointer, type PointerAt } from '../../drawings/follow-pointer.ts';
+import { fixed } from '../../locale/number.ts';
 
 /**
  * The side of a tier unrolled, true to scale, with its drips as they run. What is shown comes from
@@ -114,7 +115,7 @@ const moving = computed(() => shown.value.filter((one) => one.moving).length);
 const pooledG = computed(() => shown.value.reduce((sum, one) => sum + one.pooledG, 0));
 const timeText = computed(() =>
   seconds.value < 60
-    ? `${seconds.value.toFixed(seconds.value < 10 ? 1 : 0)} s`
+    ? `${fixed(seconds.value, seconds.value < 10 ? 1 : 0)} s`
     : `${Math.floor(seconds.value / 60)} min ${Math.round(seconds.value % 60)} s`,
 );
 const length = (mm: number): string => units.text(mm, 'span');

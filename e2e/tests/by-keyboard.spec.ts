@@ -70,33 +70,3 @@ test('letters alone do nothing once they are switched off', async ({ page }) => 
   await expect(page).toHaveURL(/\/stack$/);
   await expect(page.getByRole('dialog')).toHaveCount(0);
 });
-
-test('the place is kept: back comes to where one had scrolled, a stage is told', async ({
-  page,
-}) => {
-  await page.goto('/pantry?table=tins');
-  const rows = page.getByRole('row');
-  await expect(rows.nth(20)).toBeAttached();
-  await page.locator('#content').evaluate((el) => el.scrollTo(0, 400));
-  await page.getByRole('link', { name: 'Shopping' }).click();
-  await expect(page.getByTestId('shopping-title')).toBeVisible();
-  await expect(page.getByTestId('said')).toContainText('Shopping');
-  await page.goBack();
-  await expect.poll(() => page.locator('#content').evaluate((el) => el.scrollTop)).toBe(400);
-  await page.reload();
-  await expect(rows.nth(20)).toBeAttached();
-  await expect.poll(() => page.locator('#content').evaluate((el) => el.scrollTop)).toBe(400);
-});
-
-test('a caution does what it advises, and that can be undone', async ({ page }) => {
-  await page.goto('/build/jubilee/support');
-  await expect(page.getByTestId('sheet-title')).toBeVisible();
-  await page.getByTestId('tab-dowels').click();
-  await page.getByRole('button', { name: 'No dowels' }).first().click();
-  const put = page.getByTestId('advised-dowels').first();
-  await expect(put).toHaveText('Put dowels in');
-  await put.click();
-  await expect(page.getByTestId('advised-dowels')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByTestId('advised-dowels').first()).toBeVisible();
-});

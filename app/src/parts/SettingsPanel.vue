@@ -138,8 +138,7 @@ onMounted(async () => {
         @update:model-value="(to) => settings.setHabits({ [row.key]: to })"
       />
       <p class="room soft">
-        Left to the region, as this browser is set up: {{ dayAndHour(sample, 'dated') }},
-        {{ text(1135, 'bowl') }}.
+        Written so: {{ dayAndHour(sample, 'dated') }}, {{ text(1135, 'bowl') }}.
       </p>
       <h2>Colours</h2>
       <ToggleRow

@@ -9,7 +9,6 @@ import HintOnce from '../help/HintOnce.vue';
 import { isHint } from '../help/hints.ts';
 import BrandMark from '../parts/BrandMark.vue';
 import BuildHeader from '../parts/BuildHeader.vue';
-import { useUnits } from '../figures/units.ts';
 import { announce } from '../parts/announce.ts';
 import { buildKeys } from '../parts/build-keys.ts';
 import FailedPlan from '../parts/FailedPlan.vue';
@@ -94,7 +93,6 @@ const setView = (id: string): void => {
   if (viewed.value) (views.value as Record<string, string>)[viewed.value] = id;
 };
 /** The carved tier the views are of: the chosen one. */
-const units = useUnits();
 const carved = computed(() => {
   if (stage.value !== 'carve' || !store.cake) return null;
   const chosen = store.selected?.split('/')[0];
@@ -133,14 +131,15 @@ function goTo(caution: Caution): void {
   if (caution.part) store.selected = caution.part;
   if (isStage(caution.stage)) go(caution.stage);
 }
-/* who does not see the list hears of what is new in it */
+/* who does not see the list hears that there is more in it, and where: its words are read there */
 watch(
   () => store.cake?.cautions ?? [],
   (now, before) => {
     const known = new Set(before.map(({ id }) => id));
     const more = now.filter(({ id }) => !known.has(id));
-    if (before.length > 0 && more.length > 0)
-      announce(`A caution: ${more.map(({ title }) => units.say(title)).join('. ')}`);
+    if (before.length === 0 || more.length === 0) return;
+    const where = [...new Set(more.map((caution) => caution.stage))].join(', ');
+    announce(`${more.length === 1 ? 'A caution more' : `${more.length} cautions more`}: ${where}`);
   },
 );
 useEventListener('keydown', (event: KeyboardEvent) =>

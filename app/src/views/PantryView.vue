@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import {
-  dayText,
   goodUntil,
   leftOf,
   measurings,
@@ -10,7 +9,10 @@ import {
   tendernessOf,
   type PantryTable,
 } from '@pyrgotect/core';
-import { computed, defineAsyncComponent, ref } from 'vue';
+import { parseISO } from 'date-fns';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { dayText } from '../locale/when.ts';
 import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { columns, freshRow, kitchenColumns, tableTitles } from '../pantry/columns.ts';
@@ -83,9 +85,9 @@ const cell = (row: Row, key: string): string => {
   if (key === 'tender' && 'allowableKPa' in row) return tendernessOf(row);
   if ('madeOn' in row) {
     if (key === 'left') return leftText(row, leftOf(row), units.text);
-    if (key === 'madeOn') return dayText(row.madeOn);
+    if (key === 'madeOn') return dayText(parseISO(row.madeOn), 'dated');
     const until = goodUntil(row, pantry.pantry);
-    if (key === 'until') return until === null ? 'nobody says' : dayText(until);
+    if (key === 'until') return until === null ? 'nobody says' : dayText(parseISO(until), 'dated');
   }
   const column = columns[openTable.value].find((c) => c.key === key);
   const value = (row as unknown as Record<string, unknown>)[key];
@@ -100,6 +102,21 @@ const tabs = [
 function open(to: PantryTable | 'kitchen'): void {
   table.value = to;
   search.value = '';
+}
+/* asked for in the address: a choice leads to its row, and back to itself when that is done */
+const route = useRoute();
+const router = useRouter();
+watch(
+  () => route.query.row,
+  (id) => {
+    const row = rows.value.find((one) => one.id === id);
+    if (row) editing.value = { row, isNew: false };
+  },
+  { immediate: true },
+);
+function close(): void {
+  editing.value = null;
+  if (route.query.row !== undefined) router.back();
 }
 const add = (): void => {
   const row = freshRow(openTable.value, rows.value[0], pantry.pantry);
@@ -283,7 +300,7 @@ const setKitchen = (key: string, value: number | null): void => {
       :table="table"
       :row="editing.row"
       :is-new="editing.isNew"
-      @close="editing = null"
+      @close="close"
     />
     <ImportDialog
       v-if="importing && (table === 'recipes' || table === 'foods')"

@@ -88,6 +88,7 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
       <ChoiceField
         :model-value="tier.spongeId"
         label="Sponge"
+        rows-of="sponges"
         :options="sponges"
         @update:model-value="
           (id) =>
@@ -100,6 +101,7 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
       <ChoiceField
         :model-value="tier.tinId"
         label="Tin"
+        rows-of="tins"
         :options="tins"
         @update:model-value="
           (id) =>

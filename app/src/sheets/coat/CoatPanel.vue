@@ -68,12 +68,14 @@ const comb = computed(() => coat.value.comb ?? { peakMm: 7, depthMm: 3 });
       <ChoiceField
         :model-value="coat.spreadId"
         label="Frosting of the coat"
+        rows-of="spreads"
         :options="coats"
         @update:model-value="(id) => change('Frosting', { spreadId: id })"
       />, with
       <ChoiceField
         :model-value="coat.topSpreadId ?? ''"
         label="Frosting on top"
+        rows-of="spreads"
         :options="orSame"
         @update:model-value="(id) => change('Frosting on top', { topSpreadId: id || null })"
       />

@@ -191,6 +191,7 @@ const begin = (): void => {
       <ChoiceField
         :model-value="rowId"
         label="Ganache"
+        rows-of="ganaches"
         :options="rows"
         @update:model-value="(id) => (chosen = id)"
       /><template v-if="row.fluid === 'ganache'"
@@ -198,6 +199,7 @@ const begin = (): void => {
         <ChoiceField
           :model-value="row.chocolateId ?? ''"
           label="Chocolate"
+          rows-of="foods"
           :options="chocolates"
           @update:model-value="(id) => save({ chocolateId: id })"
         />

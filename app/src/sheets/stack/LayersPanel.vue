@@ -102,6 +102,7 @@ function setOutline(outline: Outline): void {
         v-if="hasSponge"
         :model-value="tier.spongeId"
         label="Sponge"
+        rows-of="sponges"
         :options="sponges"
         more="new sponge …"
         @more="making = 'sponge'"
@@ -132,6 +133,7 @@ function setOutline(outline: Outline): void {
         <ChoiceField
           :model-value="fillId"
           label="Filling everywhere"
+          rows-of="spreads"
           :options="fillId === 'mixed' ? [mixed, ...fills] : fills"
           more="new filling …"
           @more="making = 'filling'"
@@ -151,6 +153,7 @@ function setOutline(outline: Outline): void {
       <ChoiceField
         :model-value="build.boardId"
         label="Board"
+        rows-of="boards"
         :options="boards"
         @update:model-value="
           (id) =>
@@ -211,6 +214,7 @@ function setOutline(outline: Outline): void {
               <ChoiceField
                 :model-value="tier.gaps[row.index]!.spreadId"
                 :label="`What filling ${row.index + 1} is`"
+                rows-of="spreads"
                 :options="fills"
                 @update:model-value="
                   (id) => editTier('Filling', (t) => setGap(t, row.index, { spreadId: id }))

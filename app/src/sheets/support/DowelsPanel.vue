@@ -139,6 +139,7 @@ const setTested = (row: Dowel, mm: number | null): void => {
           <ChoiceField
             :model-value="lift.dowels.dowelId"
             label="Which rod, tube or straw"
+            rows-of="dowels"
             :options="choices(pantry.pantry.dowels)"
             @update:model-value="
               (id) => editDowels(lift, 'Kind of dowel', (d) => void (d.dowelId = id))

@@ -18,6 +18,13 @@ export type AdvisedEdit =
   | { do: 'card'; tierId: string }
   | { do: 'as many as fit'; jobId: string };
 
+const soakWords: Record<SoakStyle, string> = {
+  none: 'Leave the soak off',
+  light: 'Soak it lightly',
+  medium: 'Soak it moderately',
+  generous: 'Soak it generously',
+};
+
 /** What the button says that does it. */
 export function advisedWords(advised: AdvisedEdit): Phrase {
   switch (advised.do) {
@@ -28,7 +35,7 @@ export function advisedWords(advised: AdvisedEdit): Phrase {
     case 'core lid':
       return phrase('Leave a lid');
     case 'soak':
-      return phrase(advised.style === 'none' ? 'Leave the soak off' : `Soak it ${advised.style}ly`);
+      return phrase(soakWords[advised.style]);
     case 'rim':
       return phrase('Round it to {mm}', { mm: [advised.mm, 'thickness'] });
     case 'coat side':

@@ -78,7 +78,10 @@ export async function choose(field: Locator, which: string | { index: number }):
   // a long list holds only what is seen of it, and opens at the line that is chosen
   const scroll = (by: number): Promise<void> =>
     list.evaluate(async (el, px) => {
-      const inside = [el, ...el.querySelectorAll('*')];
+      // what is only cut off would be moved by this as well, and the lines with it
+      const inside = [el, el.parentElement!, ...el.querySelectorAll('*')].filter((each) =>
+        /auto|scroll/.test(getComputedStyle(each).overflowY),
+      );
       for (const each of inside)
         if (px === 0) each.scrollTop = 0;
         else each.scrollTop += px;

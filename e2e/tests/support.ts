@@ -89,7 +89,9 @@ export async function choose(field: Locator, which: string | { index: number }):
     }, by);
   if ((await line.count()) === 0) await scroll(0);
   for (let i = 0; i < 60 && (await line.count()) === 0; i++) await scroll(150);
-  await line.first().click();
+  // the list moves its lines while they are scrolled to: the line itself is pressed, wherever it is by then
+  await line.first().evaluate((el: HTMLElement) => el.click());
+  if (await list.isVisible()) await field.press('Tab');
   await expect(list).toBeHidden();
 }
 

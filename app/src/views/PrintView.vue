@@ -86,7 +86,11 @@ const { isLarge, print } = usePrint(() => `${store.build?.name ?? ''}: bench she
     </header>
     <PlacesTable v-if="store.plan.nonFood.length > 0" :build="store.build" :plan="store.plan" />
     <DayPrint />
-    <section v-for="chapter in chapters" :key="chapter.title + chapter.steps[0]!.key">
+    <section
+      v-for="chapter in chapters"
+      :key="chapter.title + chapter.steps[0]!.key"
+      class="chapter"
+    >
       <h2>{{ chapter.title }}</h2>
       <div v-for="step in chapter.steps" :key="step.key" class="step">
         <i aria-hidden="true" />

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="N extends number | null">
 import { readField, showText, stepOf, type Quantity } from '@pyrgotect/core';
 import { computed, nextTick, ref, watch } from 'vue';
+import TypedField from './TypedField.vue';
 import { useSettings } from '../stores/settings.ts';
 
 /**
@@ -69,32 +70,22 @@ function step(by: number): void {
   const next = Math.min(max, Math.max(min, from + by * stepOf(kind, settings.system)));
   if (next !== props.modelValue) give(next);
 }
-function giveUp(event: KeyboardEvent): void {
+function giveUp(): void {
   text.value = shown.value;
   problem.value = '';
-  (event.target as HTMLInputElement).blur();
 }
 const size = computed(() => Math.max(3, Math.min(16, text.value.length + 1)));
 </script>
 
 <template>
-  <v-text-field
+  <TypedField
     v-model="text"
-    class="in-line"
     :class="{ wide }"
-    variant="plain"
-    density="compact"
-    hide-details="auto"
-    autocomplete="off"
-    spellcheck="false"
     :size="size"
-    :aria-label="label"
-    :aria-invalid="problem ? 'true' : undefined"
-    :error-messages="problem ? [problem] : []"
-    @focus="(event: FocusEvent) => (event.target as HTMLInputElement).select()"
-    @blur="take"
-    @keydown.enter.prevent="take"
-    @keydown.esc.stop="giveUp"
+    :label="label"
+    :problem="problem"
+    @take="take"
+    @give-up="giveUp"
     @keydown.up.prevent="step(1)"
     @keydown.down.prevent="step(-1)"
   />

@@ -4,6 +4,7 @@ import { parseISO } from 'date-fns';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { habits } from '../locale/habits.ts';
 import { readWhen } from '../locale/read-when.ts';
+import TypedField from './TypedField.vue';
 import { dayAndHour, dayText, hourText } from '../locale/when.ts';
 
 /**
@@ -72,34 +73,24 @@ function take(): void {
   if (misses || !put(read)) problem.value = example[props.of];
   else text.value = shown.value;
 }
-function giveUp(event: KeyboardEvent): void {
+function giveUp(): void {
   text.value = shown.value;
   problem.value = '';
-  (event.target as HTMLInputElement).blur();
 }
 const isOpen = ref(false);
 </script>
 
 <template>
-  <v-text-field
+  <TypedField
     v-model="text"
-    class="in-line worded when"
-    variant="plain"
-    density="compact"
-    hide-details="auto"
-    persistent-placeholder
-    autocomplete="off"
-    spellcheck="false"
+    class="worded when"
     :placeholder="nullable ? 'no date' : undefined"
-    :aria-label="label"
-    :aria-invalid="problem ? 'true' : undefined"
-    :error-messages="problem ? [problem] : []"
-    @focus="(event: FocusEvent) => (event.target as HTMLInputElement).select()"
-    @blur="take"
-    @keydown.enter.prevent="take"
-    @keydown.esc.stop="giveUp"
+    :label="label"
+    :problem="problem"
+    @take="take"
+    @give-up="giveUp"
   >
-    <template #append-inner>
+    <template #append>
       <v-menu v-model="isOpen" :close-on-content-click="false" location="bottom">
         <template #activator="{ props: opens }">
           <v-icon-btn
@@ -123,5 +114,5 @@ const isOpen = ref(false);
         />
       </v-menu>
     </template>
-  </v-text-field>
+  </TypedField>
 </template>

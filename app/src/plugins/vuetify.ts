@@ -32,7 +32,6 @@ export const vuetify = createVuetify({
     KeyButton: { class: 'key', variant: 'outlined', ripple: false },
     VCheckbox: { density: 'compact', hideDetails: true, color: 'primary' },
     VSlider: { density: 'compact', hideDetails: true, color: 'primary' },
-    VFileInput: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     VDialog: { scrollable: true },
     VExpansionPanels: { elevation: 0 },
     VExpansionPanel: { elevation: 0 },

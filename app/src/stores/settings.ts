@@ -102,7 +102,9 @@ export const useSettings = defineStore('settings', () => {
       singleKeys: singleKeys.value,
       ...change,
     };
-    await database.settings.put({ key: 'settings', value });
+    // what follows from the rest, as the sign before tenths does from the habits, is not stored
+    const kept = schema.cast(value, { stripUnknown: true });
+    await database.settings.put({ key: 'settings', value: kept });
     tell({ kind: 'settings' });
   }
   async function switchUnits(): Promise<void> {

@@ -87,11 +87,14 @@ export async function choose(field: Locator, which: string | { index: number }):
         else each.scrollTop += px;
       await new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)));
     }, by);
-  if ((await line.count()) === 0) await scroll(0);
-  for (let i = 0; i < 60 && (await line.count()) === 0; i++) await scroll(150);
-  // the list moves its lines while they are scrolled to: the line itself is pressed, wherever it is by then
-  await line.first().evaluate((el: HTMLElement) => el.click());
-  if (await list.isVisible()) await field.press('Tab');
+  // by the keyboard, and once more where it has only now come to the line that was chosen before
+  await expect(async () => {
+    if ((await line.count()) === 0) await scroll(0);
+    for (let i = 0; i < 60 && (await line.count()) === 0; i++) await scroll(150);
+    await line.first().focus({ timeout: 500 });
+    await expect(line.first()).toBeFocused({ timeout: 500 });
+  }).toPass();
+  await field.page().keyboard.press('Enter');
   await expect(list).toBeHidden();
 }
 

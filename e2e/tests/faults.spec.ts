@@ -91,8 +91,9 @@ test('a part of the program that is gone is said, once the page was loaded anew 
   await page.goto('/');
   await expect(page.getByText('Star party tray').first()).toBeVisible();
   await page.route('**/PantryView-*.js', (route) => route.abort());
+  const anew = page.waitForEvent('load');
   await page.getByRole('link', { name: 'Pantry' }).first().click();
-  await page.waitForLoadState();
+  await anew;
   await expect(page.getByText('Star party tray').first()).toBeVisible();
   await page.getByRole('link', { name: 'Pantry' }).first().click();
   await expect(page.getByTestId('fault')).toContainText('could not be loaded');

@@ -100,6 +100,7 @@ test('a table of the pantry is printed with all its rows, large type takes more 
   expect(known.filter((name) => !all.includes(letters(name)))).toEqual([]);
   await openDemo(page);
   await page.getByRole('button', { name: 'Print' }).click();
+  await expect(page.getByTestId('print-now')).toBeVisible();
   const plain = await onPaper(page, 'A4');
   await page.getByTestId('large').getByRole('checkbox').check();
   const large = await onPaper(page, 'A4');

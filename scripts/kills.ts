@@ -1,9 +1,13 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { chromium, type Page } from '@playwright/test';
+import { readFileSync, rmSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { randomFrom } from '@pyrgotect/core';
+import {
+  editAndKill,
+  firstLayer,
+  heightIn,
+  newProfile,
+  openProfile,
+} from '../e2e/tests/killing.ts';
 import { buildServer } from '../server/src/server.ts';
 
 /*
@@ -22,33 +26,6 @@ const url = `http://127.0.0.1:${address.port}`;
 const demoCount = 14;
 const wait = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
-/** One window of a profile, and a way to end it as a crash does. */
-async function open(profile: string): Promise<{ page: Page; kill: () => Promise<void> }> {
-  const context = await chromium.launchPersistentContext(profile, {
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium-headless-shell',
-    args: ['--no-sandbox', '--disable-gpu', '--remote-debugging-port=0'],
-    viewport: { width: 1280, height: 800 },
-    serviceWorkers: 'block',
-  });
-  const page = context.pages()[0] ?? (await context.newPage());
-  const kill = async (): Promise<void> => {
-    const pids = execFileSync('pgrep', ['-f', profile]).toString().trim().split('\n');
-    for (const pid of pids)
-      try {
-        process.kill(Number(pid), 'SIGKILL');
-      } catch {
-        // it ended with its parent
-      }
-    await context.close().catch(() => undefined);
-  };
-  return { page, kill };
-}
-const layer = (page: Page) => page.getByRole('slider', { name: 'Layer 1, thickness' });
-const heightOf = async (page: Page): Promise<number> => {
-  await page.goto(`${url}/build/meridian/stack`);
-  await layer(page).waitFor();
-  return Number(await layer(page).getAttribute('aria-valuenow'));
-};
 /** Cakes on the shelf once it has come to rest. */
 async function cakesOn(page: Page): Promise<number> {
   await page.goto(url);
@@ -64,29 +41,16 @@ const kills = { saved: 0, demo: 0, import: 0 };
 const each = Math.ceil(Number(count) / 3);
 
 // an edit that was called saved is there
-let profile = mkdtempSync(join(tmpdir(), 'kills-'));
+let profile = newProfile();
 {
-  const first = await open(profile);
+  const first = await openProfile(profile);
   await cakesOn(first.page);
-  let expected = await heightOf(first.page);
+  let expected = await heightIn(first.page, url);
   await first.kill();
   for (let i = 0; i < each; i += 1) {
-    const { page, kill } = await open(profile);
-    const found = await heightOf(page);
+    const { found, kept } = await editAndKill(profile, url, random);
     if (found !== expected) faults.push(`kill ${i}: ${expected} became ${found}`);
-    await layer(page).focus();
-    const key = found > 40 ? 'ArrowDown' : 'ArrowUp';
-    for (let k = Math.floor(random() * 5); k >= 0; k -= 1) {
-      await page.keyboard.press(key);
-      await wait(random() * 150);
-    }
-    await page.waitForFunction(
-      () => document.querySelector('[data-test="save-state"]')?.textContent === 'Saved',
-      null,
-      { polling: 'raf' },
-    );
-    expected = Number(await layer(page).getAttribute('aria-valuenow'));
-    await kill();
+    expected = kept;
     kills.saved += 1;
   }
 }
@@ -94,13 +58,13 @@ rmSync(profile, { recursive: true, force: true });
 
 // the demo is whole, or laid anew
 for (let i = 0; i < each; i += 1) {
-  profile = mkdtempSync(join(tmpdir(), 'kills-'));
-  const first = await open(profile);
+  profile = newProfile();
+  const first = await openProfile(profile);
   void first.page.goto(url).catch(() => undefined);
   await wait(random() * 2500);
   await first.kill();
   kills.demo += 1;
-  const { page, kill } = await open(profile);
+  const { page, kill } = await openProfile(profile);
   try {
     const cakes = await cakesOn(page);
     if (cakes !== demoCount) faults.push(`demo ${i}: ${cakes} cakes`);
@@ -112,14 +76,14 @@ for (let i = 0; i < each; i += 1) {
 }
 
 // a file is opened whole or not at all, and nothing else is lost
-profile = mkdtempSync(join(tmpdir(), 'kills-'));
+profile = newProfile();
 {
-  const first = await open(profile);
+  const first = await openProfile(profile);
   let before = await cakesOn(first.page);
   await first.kill();
   const text = readFileSync(new URL('../demo/meridian.json', import.meta.url), 'utf8');
   for (let i = 0; i < each; i += 1) {
-    const { page, kill } = await open(profile);
+    const { page, kill } = await openProfile(profile);
     await cakesOn(page);
     const copy = JSON.parse(text) as { build: { id: string; name: string } };
     copy.build = { ...copy.build, id: `opened-${i}`, name: `Opened ${i}` };
@@ -134,13 +98,13 @@ profile = mkdtempSync(join(tmpdir(), 'kills-'));
     await wait(random() * 400);
     await kill();
     kills.import += 1;
-    const next = await open(profile);
+    const next = await openProfile(profile);
     const after = await cakesOn(next.page);
     if (after < before || after > before + 1)
       faults.push(`import ${i}: ${before} cakes became ${after}`);
     if (after > before) {
       await next.page.goto(`${url}/build/opened-${i}/stack`);
-      await layer(next.page)
+      await firstLayer(next.page)
         .waitFor({ timeout: 20_000 })
         .catch(() => faults.push(`import ${i}: on the shelf, and does not open`));
     }

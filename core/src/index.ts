@@ -4,6 +4,7 @@
  * times in min, forces in N, pressures in Pa, unless a name says otherwise.
  */
 export * from './archive/cake-archive.ts';
+export * from './archive/read-cake.ts';
 export * from './archive/unpack.ts';
 export * from './plan/plan.ts';
 export { planCake } from './plan/cake.ts';

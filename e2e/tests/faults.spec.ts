@@ -1,5 +1,6 @@
+import { fileURLToPath } from 'node:url';
 import { expect, test } from '@playwright/test';
-import { openDemo, saved } from './support.ts';
+import { addressOf, openDemo, saved } from './support.ts';
 
 /* What a user sees when something breaks that is not the cake's fault. */
 
@@ -29,6 +30,61 @@ test('a worker that breaks down or never answers is said within ten seconds', as
   body = 'onmessage = () => undefined;';
   await trouble.getByRole('button', { name: 'Try again' }).click();
   await expect(trouble).toContainText('did not answer', { timeout: 14_000 });
+});
+
+test('a file that no worker reads is refused with a reason, and read once there is one', async ({
+  page,
+}) => {
+  await page.route(solver, (route) => route.abort());
+  await page.goto('/');
+  await expect(page.getByText('Star party tray').first()).toBeVisible();
+  const name = 'meridian.json';
+  const bring = () => page.getByLabel('Build file').setInputFiles(fileURLToPath(new URL(`../../demo/${name}`, import.meta.url))); // prettier-ignore
+  await bring();
+  const refused = page.getByTestId('refused');
+  await expect(refused).toContainText('could not be loaded');
+  await refused.getByRole('button', { name: 'Close' }).click();
+  await page.unroute(solver);
+  await bring();
+  await expect(page).toHaveURL(/\/build\/.*\/stack/);
+});
+
+test('a cake that cannot be worked out is kept, said, and can be saved to a file', async ({
+  page,
+}) => {
+  await openDemo(page, 'Star party tray', 'Stack');
+  await page.goto('/icon.svg');
+  // what no door lets in: only a fault of the program could leave it so
+  await page.evaluate(
+    () =>
+      new Promise<void>((done, fail) => {
+        const open = indexedDB.open('pyrgotect');
+        open.onsuccess = () => {
+          const way = open.result.transaction('builds', 'readwrite');
+          const builds = way.objectStore('builds');
+          const all = builds.getAll();
+          all.onsuccess = () => {
+            for (const stored of all.result as {
+              build: { name: string; tiers: { outline: unknown }[] };
+            }[])
+              if (stored.build.name === 'Star party tray') {
+                stored.build.tiers[0]!.outline = { kind: 'cloud' };
+                builds.put(stored);
+              }
+          };
+          way.oncomplete = () => (open.result.close(), done());
+          way.onerror = () => fail(new Error('not written'));
+        };
+      }),
+  );
+  await page.goto(addressOf('Star party tray', 'Stack'));
+  const failed = page.getByTestId('failed-plan');
+  await expect(failed).toContainText('“Star party tray” could not be worked out');
+  const file = page.waitForEvent('download');
+  await failed.getByRole('button', { name: 'Save the cake to a file' }).click();
+  expect((await file).suggestedFilename()).toMatch(/\.json$/);
+  await failed.getByRole('button', { name: 'Earlier versions' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
 });
 
 test('without a store work goes on in memory, under a mark', async ({ page }) => {

@@ -44,9 +44,13 @@ const idOf = new Map(
     }),
 );
 
+/** The address of a sheet of a demo build. */
+export const addressOf = (name: string, stage: string): string =>
+  `/build/${idOf.get(name)}/${stage.toLowerCase()}`;
+
 /** Opens a demo build at a sheet. */
 export async function openDemo(page: Page, name = 'Meridian', stage = 'stack'): Promise<void> {
-  await page.goto(`/build/${idOf.get(name)}/${stage.toLowerCase()}`);
+  await page.goto(addressOf(name, stage));
   await expect(page.getByTestId('sheet-title')).toBeVisible();
 }
 

@@ -2,10 +2,9 @@
 export {
   mergeRows,
   correctionsFor,
-  isArchive,
   packCake,
   planShape,
   readBuildFile,
-  unpackCake,
+  readCake,
   writeBuildFile,
 } from '@pyrgotect/core';

@@ -3,9 +3,10 @@ import {
   newBuild,
   newOrder,
   type Build,
+  type CarveResult,
   type Design,
   type FileProblem,
-  type Picture,
+  type ReadCake,
 } from '@pyrgotect/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
@@ -19,9 +20,12 @@ import { usePantry } from './pantry.ts';
 
 /** What came of a file: the cake on the shelf, or why it was not taken. */
 type Imported = { build: Build } | { problems: FileProblem[] };
-const refusal = (message: string): Imported => ({
-  problems: [{ line: null, path: null, value: null, message }],
-});
+/** Reads a file away from the page, which a large one would hold; without workers, here. */
+async function readAside(bytes: Uint8Array): Promise<ReadCake> {
+  if (typeof Worker === 'undefined') return (await import('../shelf/files.ts')).readCake(bytes);
+  const { askSolver } = await import('../workers/useAnswer.ts');
+  return askSolver((solver) => solver.cake(bytes) as Promise<ReadCake>);
+}
 const newId = (): string => crypto.randomUUID().slice(0, 18);
 
 /** The next order of the shelf: soonest to be served first, then those without a date. */
@@ -141,8 +145,16 @@ export const useShelf = defineStore('shelf', () => {
     const hand = useHand();
     await hand.ready();
     const corrections = correctionsFor(build, hand.corrections);
-    const { tiers } = planShape(build, pantry, carvings.answerTo, corrections);
-    const known = tiers.flatMap(({ carve }) => (carve?.result?.coat.exact ? [carve.result] : []));
+    const solved = (): CarveResult[] => {
+      const { tiers } = planShape(build, pantry, carvings.answerTo, corrections);
+      return tiers.flatMap(({ carve }) => (carve?.result?.coat.exact ? [carve.result] : []));
+    };
+    let known: CarveResult[] = [];
+    try {
+      known = solved();
+    } catch {
+      // a cake that cannot be worked out is saved all the same: its solids are asked for anew
+    }
     return { name: `${name}.json`, text: writeBuildFile(build, pantry, known) };
   }
   /** A cake with its photos, as one zip. */
@@ -157,17 +169,19 @@ export const useShelf = defineStore('shelf', () => {
   }
   /** Takes a file in: a cake, or a zip of one with its photos. */
   async function importFile(file: Blob): Promise<Imported> {
-    const { isArchive, unpackCake } = await import('../shelf/files.ts');
-    const head = new Uint8Array(await file.slice(0, 4).arrayBuffer());
-    if (!isArchive(head)) return importText(await file.text());
-    const read = unpackCake(new Uint8Array(await file.arrayBuffer()));
-    return read.ok ? importText(read.text, read.pictures) : refusal(read.problem);
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    return takeIn(await readAside(bytes));
   }
   /** Takes the text of a build file in. Nothing changes unless all of it is good. */
-  async function importText(text: string, pictures: readonly Picture[] = []): Promise<Imported> {
-    const { mergeRows, readBuildFile } = await import('../shelf/files.ts');
+  async function importText(text: string): Promise<Imported> {
+    const { readBuildFile } = await import('../shelf/files.ts');
     const read = readBuildFile(text);
+    return takeIn(read.ok ? { ...read, pictures: [] } : read);
+  }
+  async function takeIn(read: ReadCake): Promise<Imported> {
     if (!read.ok) return { problems: read.problems };
+    const { mergeRows } = await import('../shelf/files.ts');
+    const { pictures } = read;
     const pantry = usePantry();
     const { build, added } = mergeRows(read.build, read.rows, pantry.pantry);
     await pantry.addRows(added);

@@ -105,21 +105,26 @@ async function exportWithPictures(id: string): Promise<void> {
   if (file) downloadBytes(file.name, file.bytes, 'application/zip');
 }
 async function take(file: File): Promise<void> {
-  if (file.size > mostBytes(file.name)) {
+  const refuse = (message: string): void => {
     refused.value = {
       name: file.name,
-      problems: [
-        {
-          line: null,
-          path: null,
-          value: null,
-          message: `The file is ${(file.size / 1e6).toFixed(0)} MB large. A cake is at most 5 MB, and 60 MB with its pictures.`,
-        },
-      ],
+      problems: [{ line: null, path: null, value: null, message }],
     };
+  };
+  if (file.size > mostBytes(file.name)) {
+    refuse(
+      `The file is ${(file.size / 1e6).toFixed(0)} MB large. A cake is at most 5 MB, and 60 MB with its pictures.`,
+    );
     return;
   }
-  const result = await shelf.importFile(file);
+  const result = await shelf
+    .importFile(file)
+    .catch((error: unknown) =>
+      refuse(
+        `It was not read: ${error instanceof Error ? error.message : String(error)}. Try it again.`,
+      ),
+    );
+  if (!result) return;
   if ('problems' in result) refused.value = { name: file.name, problems: result.problems };
   else await router.push(`/build/${result.build.id}/stack`);
 }

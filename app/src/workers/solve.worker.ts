@@ -2,6 +2,7 @@ import {
   drawChance,
   weighDesigns,
   freshId,
+  readCake,
   readFoods,
   planHeat,
   replanFrom,
@@ -40,6 +41,7 @@ import {
   type Food,
   type ReadyAnswer,
   type ReadyQuestion,
+  type ReadCake,
   type Replan,
   type ShoppingPlan,
   type CakeDays,
@@ -120,6 +122,7 @@ const solver = {
   },
   foods: (text: string, known: readonly Food[]): CsvResult<Food> =>
     readFoods(text, known, () => freshId('own')),
+  cake: (bytes: Uint8Array): ReadCake => readCake(bytes),
   drips: (question: DripsQuestion): DripRun[] => runDrips(question),
   looks: (question: LooksQuestion): Record<DripLook, number | null> => tempsForLooks(question),
 };

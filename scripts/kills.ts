@@ -1,4 +1,4 @@
-import { readFileSync, rmSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { randomFrom } from '@pyrgotect/core';
 import {
@@ -54,7 +54,7 @@ let profile = newProfile();
     kills.saved += 1;
   }
 }
-rmSync(profile, { recursive: true, force: true });
+dropProfile(profile);
 
 // the demo is whole, or laid anew
 for (let i = 0; i < each; i += 1) {
@@ -72,7 +72,7 @@ for (let i = 0; i < each; i += 1) {
     faults.push(`demo ${i}: the shelf did not come`);
   }
   await kill();
-  rmSync(profile, { recursive: true, force: true });
+  dropProfile(profile);
 }
 
 // a file is opened whole or not at all, and nothing else is lost
@@ -112,7 +112,7 @@ profile = newProfile();
     await next.kill();
   }
 }
-rmSync(profile, { recursive: true, force: true });
+dropProfile(profile);
 await server.close();
 const { saved, demo, import: imported } = kills;
 process.stdout.write(

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { existsSync, mkdtempSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
@@ -10,8 +10,11 @@ const browser =
   process.env.CHROMIUM ??
   ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find((path) => existsSync(path));
 
-/** An empty profile; whoever asked for it removes it. */
+/** An empty profile; whoever asked for it drops it. */
 export const newProfile = (): string => mkdtempSync(join(tmpdir(), 'kills-'));
+/** Removes a profile; what was killed may write for a moment yet. */
+export const dropProfile = (profile: string): void =>
+  rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
 
 /** One window of a profile, and a way to end it as a crash does. */
 export async function openProfile(

@@ -1,8 +1,7 @@
-import { rmSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { randomFrom } from '@pyrgotect/core';
 import { demoCount } from './support.ts';
-import { editAndKill, heightIn, newProfile, openProfile } from './killing.ts';
+import { dropProfile, editAndKill, heightIn, newProfile, openProfile } from './killing.ts';
 
 /* The program is ended as a crash ends it. The script of this name does it a thousand times. */
 
@@ -22,6 +21,6 @@ test('what was called saved is there after each of fifty kills', async ({ baseUR
       expected = kept;
     }
   } finally {
-    rmSync(profile, { recursive: true, force: true });
+    dropProfile(profile);
   }
 });

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { randomFrom } from '@pyrgotect/core';
 import {
+  dropProfile,
   editAndKill,
   firstLayer,
   heightIn,

@@ -82,16 +82,24 @@ export function gelatineWish(
   return { lines, gPerKg, gPerKgWater: waterG > 0 ? (gPerKg * recipe.yieldG) / waterG : null };
 }
 
-/** The widest margin that still leaves a disc, mm. */
+/** True where a margin so wide still leaves a disc. */
+function leavesDisc(outline: Outline, marginMm: number): boolean {
+  const inside = grow(outline, -marginMm);
+  return inside !== null && Math.min(widthMm(inside), depthMm(inside)) >= leastInsetMm;
+}
+
+const mostMargins = new WeakMap<Outline, number>();
+/** The widest margin that still leaves a disc, mm; kept by the outline, as each inset of each layer asks. */
 export function mostMarginMm(outline: Outline): number {
-  const leavesDisc = (margin: number): boolean => {
-    const inside = grow(outline, -margin);
-    return inside !== null && Math.min(widthMm(inside), depthMm(inside)) >= leastInsetMm;
-  };
-  let [fits, wide] = [0, Math.max(widthMm(outline), depthMm(outline))];
-  for (let i = 0; i < 30; i++) {
+  const known = mostMargins.get(outline) ?? mostMarginAnew(outline);
+  mostMargins.set(outline, known);
+  return known;
+}
+function mostMarginAnew(outline: Outline): number {
+  let [fits, wide] = [0, Math.min(widthMm(outline), depthMm(outline)) / 2];
+  while (wide - fits > 1e-4) {
     const middle = (fits + wide) / 2;
-    if (leavesDisc(middle)) fits = middle;
+    if (leavesDisc(outline, middle)) fits = middle;
     else wide = middle;
   }
   return fits;
@@ -147,7 +155,7 @@ export function warnOfSetCreams(
     for (const inset of layer.insets) {
       const found = placed.find((one) => one.inset.id === inset.id);
       const name = nameOf(inset.otherId);
-      if (mostMarginMm(tier.outline) < inset.marginMm)
+      if (!leavesDisc(tier.outline, inset.marginMm))
         cautions.push({
           id: `${tier.id}/no inset/${index}/${inset.id}`,
           severity: 'stop',

@@ -12,9 +12,23 @@ const browser =
 
 /** An empty profile; whoever asked for it drops it. */
 export const newProfile = (): string => mkdtempSync(join(tmpdir(), 'kills-'));
-/** Removes a profile; what was killed may write for a moment yet. */
-export const dropProfile = (profile: string): void =>
-  rmSync(profile, { recursive: true, force: true, maxRetries: 10, retryDelay: 200 });
+/** Removes a profile. What cannot be removed yet is left to the system, which empties its folder. */
+export function dropProfile(profile: string): void {
+  try {
+    rmSync(profile, { recursive: true, force: true });
+  } catch {
+    // a process that ends may write for a moment yet
+  }
+}
+/** Ids of what runs with a profile. */
+function running(profile: string): number[] {
+  try {
+    return execFileSync('pgrep', ['-f', profile]).toString().trim().split('\n').map(Number);
+  } catch {
+    // none
+    return [];
+  }
+}
 
 /** One window of a profile, and a way to end it as a crash does. */
 export async function openProfile(
@@ -28,14 +42,21 @@ export async function openProfile(
   });
   const page = context.pages()[0] ?? (await context.newPage());
   const kill = async (): Promise<void> => {
-    const pids = execFileSync('pgrep', ['-f', profile]).toString().trim().split('\n');
-    for (const pid of pids)
-      try {
-        process.kill(Number(pid), 'SIGKILL');
-      } catch {
-        // it ended with its parent
-      }
+    const end = (): void => {
+      for (const pid of running(profile))
+        try {
+          process.kill(pid, 'SIGKILL');
+        } catch {
+          // it ended with its parent
+        }
+    };
+    end();
     await context.close().catch(() => undefined);
+    // what was just being started is not there yet
+    for (let i = 0; i < 50 && running(profile).length > 0; i += 1) {
+      end();
+      await new Promise((done) => setTimeout(done, 20));
+    }
   };
   return { page, kill };
 }

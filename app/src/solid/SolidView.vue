@@ -5,7 +5,6 @@ import {
   type CarveQuestion,
   type CakePlan,
   type PlaneCut,
-  type Tone,
 } from '@pyrgotect/core';
 import type { CarveView } from '@pyrgotect/core/solids';
 import { useElementSize } from '@vueuse/core';
@@ -19,6 +18,8 @@ import { useScheme } from '../styles/scheme.ts';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { askSolids } from '../workers/solids.ts';
 import { SolidScene, type SceneColours, type ShownPlane } from './scene.ts';
+import { toneOfPart } from './part-looks.ts';
+import { turnByKey } from './turned-scene.ts';
 
 /** The carved tier as a solid: turned, opened, its flat cut taken hold of, its offcuts beside it. */
 const props = defineProps<{
@@ -46,20 +47,8 @@ let scene: SolidScene | null = null;
 
 const tier = computed(() => tierOf(props.build, props.tierId));
 const tierPlan = computed(() => props.plan.tiers.find((t) => t.tierId === props.tierId)!);
-const groundOf = (tone: Tone): string => hatches[tone].ground;
-function toneOf(part: string): string {
-  const [kind, n] = part.split('/');
-  const spread = (id: string): Tone =>
-    pantry.pantry.spreads.find((s) => s.id === id)?.tone ?? 'cream';
-  if (kind === 'glue') return groundOf('cream');
-  if (kind === 'gap') return groundOf(spread(tier.value.gaps[Number(n)]?.spreadId ?? ''));
-  if (kind === 'centre') return groundOf(spread(tier.value.centre?.spreadId ?? ''));
-  const other = tier.value.layers[Number(n)]?.otherId;
-  const row = other
-    ? pantry.pantry.others.find((o) => o.id === other)
-    : pantry.pantry.sponges.find((s) => s.id === tier.value.spongeId);
-  return groundOf(row?.tone ?? 'butter');
-}
+const toneOf = (part: string): string =>
+  hatches[toneOfPart(tier.value, pantry.pantry, part)].ground;
 function colours(): SceneColours {
   const { ink, accent, milk, line } = scheme.value;
   return { ink, accent, board: milk, ground: line, parts: toneOf };
@@ -145,21 +134,7 @@ const views = [
   { id: 'right', text: 'Right' },
   { id: 'above', text: 'Above' },
 ] as const;
-function key(event: KeyboardEvent): void {
-  const by: Record<string, () => void> = {
-    ArrowLeft: () => scene?.turn(-10, 0),
-    ArrowRight: () => scene?.turn(10, 0),
-    ArrowUp: () => scene?.turn(0, 10),
-    ArrowDown: () => scene?.turn(0, -10),
-    '+': () => scene?.zoom(1.15),
-    '-': () => scene?.zoom(1 / 1.15),
-  };
-  const act = by[event.key];
-  if (!act) return;
-  event.preventDefault();
-  event.stopPropagation();
-  act();
-}
+const key = (event: KeyboardEvent): void => void turnByKey(event, scene);
 const said = computed(() => {
   const { carve, stack } = tierPlan.value;
   const result = carve?.result;

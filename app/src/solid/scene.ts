@@ -14,16 +14,13 @@ import {
   Mesh,
   MeshBasicMaterial,
   MeshLambertMaterial,
-  OrthographicCamera,
   PlaneGeometry,
   Raycaster,
-  Scene,
   Vector2,
   Vector3,
-  WebGLRenderer,
 } from 'three';
-import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { followPointer, type PointerAt } from '../drawings/follow-pointer.ts';
+import { TurnedScene } from './turned-scene.ts';
 
 /** A flat cut shown in the view, which can be taken hold of. */
 export interface ShownPlane {
@@ -39,32 +36,20 @@ export interface SceneColours {
   parts: (part: string) => string;
 }
 
-/** The cake's z is up; so is the view's. */
-export class SolidScene {
-  private readonly renderer: WebGLRenderer;
-  private readonly scene = new Scene();
-  private readonly camera = new OrthographicCamera();
-  private readonly controls: OrbitControls;
+/** The carved tier, its offcuts beside it, and the sheet of its flat cut. */
+export class SolidScene extends TurnedScene {
   private cake = new Group();
   private plane: Mesh | null = null;
-  private room = new Box3(new Vector3(-100, -100, 0), new Vector3(100, 100, 100));
   private sheetMm = 300;
-  private bounds = { x: [-100, 100], y: [-100, 100] };
-  private asked = false;
-  private frame = '';
+  private framed = '';
 
   /** @throws when the browser has no WebGL */
   constructor(
-    private readonly canvas: HTMLCanvasElement,
+    canvas: HTMLCanvasElement,
     private colours: SceneColours,
     private readonly dragged: (delta: [number, number, number]) => void,
   ) {
-    if (!canvas.getContext('webgl2')) throw new Error('no WebGL');
-    this.renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true });
-    this.camera.up.set(0, 0, 1);
-    this.controls = new OrbitControls(this.camera, canvas);
-    this.controls.enableDamping = false;
-    this.controls.addEventListener('change', () => this.draw());
+    super(canvas);
     const sun = new DirectionalLight(0xffffff, 1.5);
     sun.position.set(-300, -500, 700);
     this.scene.add(new AmbientLight(0xffffff, 1.9), sun, this.cake);
@@ -104,8 +89,8 @@ export class SolidScene {
     this.controls.target.set(0, 0, topMm * 0.45);
     // a change of the cut leaves the view as it was turned; another cake, or offcuts, do not
     const frame = `${Math.round(reachMm / 10)}/${Math.round(topMm / 10)}/${beside.length > 0}`;
-    if (this.frame !== frame) this.look('corner');
-    this.frame = frame;
+    if (this.framed !== frame) this.look('corner');
+    this.framed = frame;
     this.size();
   }
 
@@ -135,103 +120,14 @@ export class SolidScene {
     this.draw();
   }
 
-  look(from: 'corner' | 'front' | 'right' | 'above'): void {
-    const way = {
-      corner: new Vector3(-0.55, -1.35, 0.8),
-      front: new Vector3(0, -1, 0.0001),
-      right: new Vector3(1, 0, 0.0001),
-      above: new Vector3(0, -0.0001, 1),
-    }[from];
-    this.camera.position.copy(this.controls.target).addScaledVector(way.normalize(), 1500);
-    this.camera.near = 10;
-    this.camera.far = 4000;
-    this.controls.update();
-    this.camera.zoom = 1;
-    this.measure();
-    this.size();
-  }
-
-  /** What the room of cake and offcuts takes up on the screen, from where it is looked at now. */
-  private measure(): void {
-    this.camera.updateMatrixWorld();
-    const { min, max } = this.room;
-    const seen = [min.x, max.x].flatMap((x) =>
-      [min.y, max.y].flatMap((y) =>
-        [min.z, max.z].map((z) =>
-          new Vector3(x, y, z).applyMatrix4(this.camera.matrixWorldInverse),
-        ),
-      ),
-    );
-    const span = (k: 'x' | 'y'): [number, number] => [
-      Math.min(...seen.map((v) => v[k])) - 12,
-      Math.max(...seen.map((v) => v[k])) + 12,
-    ];
-    this.bounds = { x: span('x'), y: span('y') };
-  }
-
-  /** Turns the view by degrees, as the arrow keys do. */
-  turn(round: number, up: number): void {
-    const offset = this.camera.position.clone().sub(this.controls.target);
-    const flat = Math.hypot(offset.x, offset.y);
-    const bearing = Math.atan2(offset.y, offset.x) + (round * Math.PI) / 180;
-    const rise = Math.max(-1.5, Math.min(1.55, Math.atan2(offset.z, flat) + (up * Math.PI) / 180));
-    const far = offset.length();
-    this.camera.position
-      .copy(this.controls.target)
-      .add(
-        new Vector3(
-          far * Math.cos(rise) * Math.cos(bearing),
-          far * Math.cos(rise) * Math.sin(bearing),
-          far * Math.sin(rise),
-        ),
-      );
-    this.controls.update();
-    this.draw();
-  }
-  zoom(by: number): void {
-    this.camera.zoom = Math.max(0.3, Math.min(8, this.camera.zoom * by));
-    this.camera.updateProjectionMatrix();
-    this.draw();
-  }
-
   recolour(colours: SceneColours): void {
     this.colours = colours;
   }
 
-  size(): void {
-    const { clientWidth: w, clientHeight: h } = this.canvas;
-    if (w === 0 || h === 0) return;
-    this.renderer.setPixelRatio(Math.min(2, devicePixelRatio));
-    this.renderer.setSize(w, h, false);
-    const [x0, x1] = this.bounds.x as [number, number];
-    const [y0, y1] = this.bounds.y as [number, number];
-    // as large as fits both ways, in the middle
-    const mmPerPx = Math.max((x1 - x0) / w, (y1 - y0) / h);
-    const [cx, cy] = [(x0 + x1) / 2, (y0 + y1) / 2];
-    Object.assign(this.camera, {
-      left: cx - (mmPerPx * w) / 2,
-      right: cx + (mmPerPx * w) / 2,
-      bottom: cy - (mmPerPx * h) / 2,
-      top: cy + (mmPerPx * h) / 2,
-    });
-    this.camera.updateProjectionMatrix();
-    this.draw();
-  }
-
-  end(): void {
+  override end(): void {
     this.canvas.removeEventListener('pointerdown', this.press);
     this.empty(this.cake);
-    this.controls.dispose();
-    this.renderer.dispose();
-  }
-
-  private draw(): void {
-    if (this.asked) return;
-    this.asked = true;
-    requestAnimationFrame(() => {
-      this.asked = false;
-      this.renderer.render(this.scene, this.camera);
-    });
+    super.end();
   }
 
   private meshOf({ corners, normals, partOf, parts }: Shown): Mesh {

@@ -63,7 +63,15 @@ const print: Partial<Colours> = {
 export const schemes = { paper, night };
 
 /** What is drawn keeps its colours in both schemes: the pen over a hatch, wood, and the grounds and marks of foods. */
-export const drawn = { pen: paper.ink, wood: '#e7cf9f', water: '#dbe7ea', solids: '#b98f78' };
+export const drawn = {
+  pen: paper.ink,
+  wood: '#e7cf9f',
+  water: '#dbe7ea',
+  solids: '#b98f78',
+  paper: '#ffffff',
+};
+/** Light on the solid picture: of a lamp at the side, and from the table below. */
+export const light = { lamp: '#fff1dc', table: '#d8c8b0', gloss: '#5a5550' };
 
 /** Ground and marks of a hatch. */
 export const foods = {

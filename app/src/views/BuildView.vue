@@ -36,6 +36,7 @@ const router = useRouter();
 const route = useRoute();
 const dialog = ref<'history' | 'keys' | 'find' | null>(null);
 const ElevationDrawing = defineAsyncComponent(() => import('../section/ElevationDrawing.vue'));
+const PictureView = defineAsyncComponent(() => import('../picture/PictureView.vue'));
 const SolidView = defineAsyncComponent(() => import('../solid/SolidView.vue'));
 const StillDrawing = defineAsyncComponent(() => import('../section/StillDrawing.vue'));
 const CarveSheet = defineAsyncComponent(() => import('../sheets/CarveSheet.vue'));
@@ -57,6 +58,14 @@ const sheets = {
 } as const;
 /** Ways to see the cake: as a solid or in still drawings, from the front, from above, tipping; or cut. */
 const drawings = {
+  brief: [
+    { id: 'picture', text: 'Picture' },
+    { id: 'section', text: 'Section' },
+  ],
+  coat: [
+    { id: 'picture', text: 'Picture' },
+    { id: 'section', text: 'Section' },
+  ],
   carve: [
     { id: 'solid', text: 'Solid' },
     { id: 'still', text: 'Two lines' },
@@ -64,6 +73,7 @@ const drawings = {
   ],
   finish: [
     { id: 'front', text: 'From the front' },
+    { id: 'picture', text: 'Picture' },
     { id: 'section', text: 'Section' },
   ],
   support: [
@@ -73,10 +83,14 @@ const drawings = {
   ],
 } as const;
 const views = ref<{
+  brief: 'picture' | 'section';
+  coat: 'picture' | 'section';
   carve: 'solid' | 'still' | 'section';
-  finish: 'front' | 'section';
+  finish: 'front' | 'picture' | 'section';
   support: 'above' | 'tipping' | 'section';
 }>({
+  brief: 'picture',
+  coat: 'picture',
   carve: 'solid',
   finish: 'front',
   support: 'above',
@@ -84,9 +98,7 @@ const views = ref<{
 const stage = computed<SheetStage>(() => (isStage(props.stage) ? props.stage : 'stack'));
 
 const viewed = computed(() =>
-  stage.value === 'carve' || stage.value === 'finish' || stage.value === 'support'
-    ? stage.value
-    : null,
+  stage.value in drawings ? (stage.value as keyof typeof drawings) : null,
 );
 const view = computed(() => (viewed.value ? views.value[viewed.value] : 'section'));
 const setView = (id: string): void => {
@@ -172,6 +184,12 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
           :build="store.build"
           :plan="store.cake"
           :selected="store.selected"
+          @select="select"
+        />
+        <PictureView
+          v-else-if="view === 'picture'"
+          :build="store.build"
+          :plan="store.cake"
           @select="select"
         />
         <DayChart v-else-if="stage === 'day'" />

@@ -11,6 +11,13 @@ declare module 'clipper-lib' {
       AddPath(path: IntPoint[], join: number, end: number): void;
       Execute(solution: IntPoint[][], delta: number): void;
     };
+    Clipper: new () => {
+      AddPaths(paths: IntPoint[][], type: number, closed: boolean): void;
+      Execute(clipType: number, solution: IntPoint[][], subject: number, clip: number): boolean;
+    };
+    ClipType: { ctDifference: number };
+    PolyType: { ptSubject: number; ptClip: number };
+    PolyFillType: { pftNonZero: number };
     JoinType: { jtRound: number };
     EndType: { etClosedPolygon: number };
   };

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import ChoiceField from '../figures/ChoiceField.vue';
+import DialogBox from '../parts/DialogBox.vue';
+import TroubleLine from '../figures/TroubleLine.vue';
+import { downloadBytes } from '../parts/download.ts';
+import { drawn } from '../styles/palette.ts';
+import type { PictureScene } from './picture-scene.ts';
+
+/** Saves the picture as it is turned now, or the solid, to a file. */
+const props = defineProps<{ scene: PictureScene; name: string }>();
+const isAsked = ref(false);
+const wide = ref<'1024' | '2048' | '4096'>('2048');
+const ground = ref<'white' | 'none'>('white');
+const trouble = ref<string | null>(null);
+const widths = ['1024', '2048', '4096'] as const;
+const stem = computed(() => props.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'cake');
+
+async function save(work: () => Promise<void>): Promise<void> {
+  trouble.value = null;
+  try {
+    await work();
+    isAsked.value = false;
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error);
+  }
+}
+const savePng = (): Promise<void> =>
+  save(async () => {
+    const px = Number(wide.value);
+    const image = await props.scene.image(px, Math.round(px * 0.75), ground.value === 'white' ? drawn.paper : null); // prettier-ignore
+    downloadBytes(`${stem.value}.png`, image, 'image/png');
+  });
+const saveSolid = (): Promise<void> =>
+  save(async () => {
+    const { GLTFExporter } = await import('three/addons/exporters/GLTFExporter.js');
+    const file = await new GLTFExporter().parseAsync(props.scene.solids(), { binary: true });
+    if (!(file instanceof ArrayBuffer)) throw new Error('The solid could not be written');
+    downloadBytes(`${stem.value}.glb`, new Uint8Array(file), 'model/gltf-binary');
+  });
+</script>
+
+<template>
+  <KeyButton size="small" data-test="save-picture" @click="isAsked = true">Save…</KeyButton>
+  <DialogBox v-model="isAsked" max-width="480">
+    <v-card v-if="isAsked" class="save">
+      <h2>Save the picture</h2>
+      <p>
+        As it is turned now,
+        <ChoiceField
+          v-model="wide"
+          label="Width, pixels"
+          :options="widths.map((each) => ({ value: each, text: `${each} px wide` }))"
+        />
+        on
+        <ChoiceField
+          v-model="ground"
+          label="Ground"
+          :options="[
+            { value: 'white', text: 'white' },
+            { value: 'none', text: 'nothing' },
+          ]"
+        />.
+      </p>
+      <p class="ways">
+        <KeyButton variant="flat" color="primary" data-test="save-png" @click="savePng"
+          >Save as PNG</KeyButton
+        >
+        <KeyButton data-test="save-glb" @click="saveSolid">Save the solid as glTF</KeyButton>
+        <KeyButton @click="isAsked = false">Cancel</KeyButton>
+      </p>
+      <TroubleLine :trouble="trouble" what="The file" @again="savePng" />
+    </v-card>
+  </DialogBox>
+</template>
+
+<style scoped>
+.save {
+  padding: 20px 24px;
+  display: block;
+}
+.save h2 {
+  margin-top: 0;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,124 @@
+// @vitest-environment node
+import {
+  drawPicture,
+  planBuild,
+  readBuildFile,
+  slicesMm3,
+  startingPantry,
+  type PictureBody,
+} from '@pyrgotect/core';
+import { readFileSync } from 'node:fs';
+import { Color, type BufferGeometry } from 'three';
+import { describe, expect, it } from 'vitest';
+import { addBodies, Triangles } from '../src/picture/body-mesh.ts';
+import { dripEnd, dripShaft, pieceShape } from '../src/picture/piece-shapes.ts';
+import { runMesh } from '../src/picture/run-mesh.ts';
+
+/* Triangles of the picture: closed, turned outward, and as large as what they show. */
+
+/** Volume inside triangles, by the divergence theorem; negative where they are turned inside out. */
+function volumeOf(geometry: BufferGeometry): number {
+  const flat = geometry.index ? geometry.toNonIndexed() : geometry;
+  const p = flat.getAttribute('position');
+  let six = 0;
+  for (let i = 0; i < p.count; i += 3) {
+    const [a, b, c] = [i, i + 1, i + 2].map((k) => [p.getX(k), p.getY(k), p.getZ(k)] as const);
+    six +=
+      a![0] * (b![1] * c![2] - b![2] * c![1]) +
+      a![1] * (b![2] * c![0] - b![0] * c![2]) +
+      a![2] * (b![0] * c![1] - b![1] * c![0]);
+  }
+  return six / 6;
+}
+const meshOf = (
+  bodies: readonly PictureBody[],
+): { geometry: BufferGeometry; triangles: Triangles } => {
+  const triangles = new Triangles();
+  const white = new Color('#fff');
+  addBodies(triangles, bodies.map((body, index) => ({ body, index, side: white, top: white }))); // prettier-ignore
+  return { geometry: triangles.geometry(), triangles };
+};
+
+describe('bodies', () => {
+  const read = readBuildFile(readFileSync(new URL('../../demo/jubilee.json', import.meta.url), 'utf8')); // prettier-ignore
+  if (!read.ok) throw new Error('no jubilee');
+  const pantry = startingPantry();
+  const { bodies } = drawPicture(read.build, planBuild(read.build, pantry), pantry);
+
+  it('hold what their slices hold, each by itself', () => {
+    for (const body of bodies) {
+      const wanted = slicesMm3(body.slices);
+      expect(volumeOf(meshOf([body]).geometry) / wanted).toBeCloseTo(1, 2);
+    }
+  });
+
+  it('that lie on each other are one, with no ends between them', () => {
+    const coats = bodies.filter(({ kind, tierId }) => kind === 'coat' && tierId === 'tier-1');
+    const cut = coats.flatMap((body): PictureBody[] => {
+      const [slice] = body.slices;
+      const { fromMm, toMm, foot } = slice!;
+      const middle = (fromMm + toMm) / 2;
+      return [
+        { ...body, slices: [{ fromMm, toMm: middle, foot, top: foot }] },
+        { ...body, slices: [{ fromMm: middle, toMm, foot, top: foot }, ...body.slices.slice(1)] },
+      ];
+    });
+    const [whole, halves] = [meshOf(coats), meshOf(cut)];
+    expect(volumeOf(halves.geometry)).toBeCloseTo(volumeOf(whole.geometry), 0);
+    // one more ring of walls: a point of the foot has two triangles, and no cap has come in
+    const added = halves.triangles.bodyOf.length - whole.triangles.bodyOf.length;
+    expect(added).toBe(2 * coats[0]!.slices[0]!.foot[0]!.length);
+  });
+
+  it('know of which body each triangle is', () => {
+    const { triangles } = meshOf(bodies.slice(0, 4));
+    expect(new Set(triangles.bodyOf)).toEqual(new Set([0, 1, 2, 3]));
+  });
+});
+
+describe('pieces', () => {
+  const forms = [
+    ...(['shell', 'star', 'kiss', 'rosette', 'dollop', 'ruffle', 'leaf'] as const).map((form) => ({ of: 'piping', form, nozzle: 'open star' }) as const), // prettier-ignore
+    ...(['ball', 'egg', 'cone', 'roll', 'block', 'shard', 'disc', 'stick', 'leaf'] as const).map((form) => ({ of: 'topping', form }) as const), // prettier-ignore
+  ];
+  it.each(forms)('$of $form stands on its foot, about as wide and high as 1', (piece) => {
+    for (const many of [false, true]) {
+      const shape = pieceShape(piece, many);
+      shape.computeBoundingBox();
+      const { min, max } = shape.boundingBox!;
+      expect(max.z).toBeLessThanOrEqual(1.06);
+      expect(min.z).toBeGreaterThan(-0.3);
+      expect(max.z - min.z).toBeGreaterThan(0.5);
+      expect(max.x - min.x).toBeLessThanOrEqual(1.75);
+      expect(max.x - min.x).toBeGreaterThan(0.5);
+      expect(volumeOf(shape)).toBeGreaterThan(0);
+    }
+  });
+
+  it('a drip hangs down from its place, as thick as it stands out', () => {
+    for (const shape of [dripShaft(), dripEnd()]) {
+      shape.computeBoundingBox();
+      const { min, max } = shape.boundingBox!;
+      // half of it lies in the side
+      expect(max.y).toBeCloseTo(1, 1);
+      expect(max.x - min.x).toBeCloseTo(1, 1);
+    }
+  });
+});
+
+describe('lines', () => {
+  it('run along their points, as wide and high as they are piped', () => {
+    const points = Array.from({ length: 40 }, (_, i) => ({
+      x: 100 * Math.cos((i * Math.PI) / 20),
+      y: 100 * Math.sin((i * Math.PI) / 20),
+      z: 50,
+    }));
+    const geometry = runMesh({ part: 'p', tierId: 't', label: 'l', look: 'ivory', wideMm: 8, highMm: 5, closed: true, isRope: false, points, step: 1 }); // prettier-ignore
+    geometry.computeBoundingBox();
+    const { min, max } = geometry.boundingBox!;
+    expect(max.x).toBeCloseTo(104, 0);
+    expect(min.x).toBeCloseTo(-104, 0);
+    expect(max.z).toBeCloseTo(55, 1);
+    expect(min.z).toBeCloseTo(50, 1);
+  });
+});

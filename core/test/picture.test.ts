@@ -1,0 +1,180 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  areaMm2,
+  contains,
+  drawPicture,
+  opened,
+  planBuild,
+  readBuildFile,
+  slicesMm3,
+  startingPantry,
+  valueOf,
+  widthMm,
+  type Build,
+  type CakePicture,
+  type Plan,
+} from '../src/index.ts';
+import { anyBuild, pantry as anyPantry } from './arbitrary.ts';
+
+/* The picture of the finished cake shows what the plan says: each count, each place, each measure. */
+
+const pantry = startingPantry();
+const folder = new URL('../../demo/', import.meta.url);
+const cakes = readdirSync(folder).map((name) => {
+  const read = readBuildFile(readFileSync(new URL(name, folder), 'utf8'));
+  if (!read.ok) throw new Error(name);
+  const plan = planBuild(read.build, pantry);
+  return { name, build: read.build, plan, picture: drawPicture(read.build, plan, pantry) };
+});
+const cake = (name: string): { build: Build; plan: Plan; picture: CakePicture } =>
+  cakes.find((one) => one.name === `${name}.json`)!;
+const wedge = { towardsDeg: -90, wideDeg: 90 };
+const volume = (picture: CakePicture, wanted: (body: CakePicture['bodies'][number]) => boolean) =>
+  picture.bodies.filter(wanted).reduce((sum, { slices }) => sum + slicesMm3(slices), 0);
+
+describe('the picture of every cake of the observatory', () => {
+  it.each(cakes)('$name is as high and wide as its plan', ({ plan, picture }) => {
+    const { section, board } = plan;
+    const tops = picture.bodies.filter(({ kind }) => kind === 'coat' || kind === 'cover');
+    for (const { tierId, toMm } of section.tiers) {
+      const own = tops.filter((body) => body.tierId === tierId);
+      if (own.length === 0) continue;
+      const high = Math.max(...own.flatMap(({ slices }) => slices.map((one) => one.toMm)));
+      expect(high).toBeCloseTo(toMm, 6);
+    }
+    expect(picture.box.low.z).toBeCloseTo(-(board?.thicknessMm ?? 0), 6);
+    expect(Math.abs(picture.box.high.z - section.topMm)).toBeLessThan(
+      // a drizzle lies on what the section calls the top
+      1 + Math.max(0, ...picture.runs.map(({ highMm }) => highMm)),
+    );
+    const wide = Math.max(...plan.tiers.map(({ finished }) => widthMm(finished)), board ? widthMm(board.outline) : 0); // prettier-ignore
+    expect(picture.box.high.x - picture.box.low.x).toBeGreaterThan(wide - 1);
+  });
+
+  it.each(cakes)(
+    '$name has each drip, piece and topping of its plan',
+    ({ build, plan, picture }) => {
+      for (const [i, tier] of build.tiers.entries()) {
+        const { finish, rim } = plan.tiers[i]!;
+        const drips = picture.drips.filter(({ tierId }) => tierId === tier.id);
+        const planned = valueOf(finish.drip);
+        expect(drips.map(({ lengthMm }) => lengthMm)).toEqual(
+          planned ? planned.drips.map(({ lengthMm }) => lengthMm) : [],
+        );
+        const foot = picture.tiers[i]!;
+        for (const { at, out } of drips) {
+          const place = { x: at.x - foot.axis.x, y: at.y - foot.axis.y };
+          // on the rim, and facing away from it
+          expect(contains(rim.outline, place, 0.3)).toBe(true);
+          const away = { x: place.x + out.x, y: place.y + out.y };
+          expect(contains(rim.outline, away, 0.2)).toBe(false);
+          expect(Math.hypot(out.x, out.y)).toBeCloseTo(1, 6);
+        }
+        finish.toppings.forEach(({ topping, count }, k) => {
+          if (topping.kind !== 'pieces') return;
+          const own = picture.groups.filter(({ part }) => part === `${tier.id}/topping/${k}`);
+          expect(own.reduce((sum, { pieces }) => sum + pieces.length, 0)).toBe(count);
+        });
+      }
+      for (const [index, job] of build.piping.entries()) {
+        const planned = plan.piping.find(({ id }) => id === job.id)!;
+        const own = picture.groups.filter(({ part }) => part === `piping/${index}`);
+        const pieces = own.flatMap((group) => group.pieces);
+        if (planned.piped && planned.pieces > 0) {
+          expect(pieces).toHaveLength(planned.pieces);
+          pieces.forEach(({ at }, k) => {
+            const foot = picture.tiers.find(({ id }) => id === planned.piped!.tierId)!;
+            expect(at.x - foot.axis.x).toBeCloseTo(planned.marks[k]!.x, 6);
+            expect(at.z - foot.fromMm).toBeCloseTo(planned.marks[k]!.upMm, 6);
+          });
+        }
+      }
+    },
+  );
+
+  it.each(cakes)('$name is built up step by step, each thing once', ({ picture }) => {
+    const all = [...picture.bodies, ...picture.drips, ...picture.groups, ...picture.runs];
+    for (const { step } of all) {
+      expect(step).toBeGreaterThanOrEqual(0);
+      expect(step).toBeLessThan(picture.steps.length);
+    }
+    expect(picture.bodies.filter(({ step }) => step === 0).every(({ kind }) => kind === 'board')).toBe(true); // prettier-ignore
+  });
+});
+
+describe('what lies inside', () => {
+  it('is as much sponge as the layers are: area by height', () => {
+    const { build, plan, picture } = cake('meridian');
+    const tier = build.tiers[0]!;
+    const high = tier.layers.reduce((sum, { heightMm }) => sum + heightMm, 0);
+    const sponge = volume(picture, ({ kind }) => kind === 'layer');
+    const settled = plan.section.parts.filter(({ kind }) => kind === 'layer').reduce((sum, { y0, y1 }) => sum + y1 - y0, 0); // prettier-ignore
+    expect(settled).toBeCloseTo(high, 0);
+    // chords of a round hold a thousandth less
+    expect(sponge / (areaMm2(tier.outline) * settled)).toBeGreaterThan(0.998);
+    expect(sponge / (areaMm2(tier.outline) * settled)).toBeLessThanOrEqual(1);
+  });
+
+  it('is shown less by its wedge: a quarter taken out leaves three', () => {
+    const { picture } = cake('meridian');
+    const cut = opened(picture, wedge);
+    for (const kind of ['layer', 'filling', 'dam'] as const) {
+      const [before, after] = [picture, cut].map((one) =>
+        volume(one, (body) => body.kind === kind),
+      );
+      expect(after! / before!).toBeCloseTo(0.75, 2);
+    }
+  });
+
+  it('and its coat make up the whole: nothing is twice, nothing is missing', () => {
+    const { picture, build } = cake('meridian');
+    const cut = opened(picture, wedge);
+    const { fromMm, inner } = picture.tiers[0]!;
+    const outside = volume(picture, ({ kind }) => kind === 'coat') * 0.75;
+    const shell = volume(cut, ({ kind }) => kind === 'coat');
+    const stack = ((inner.at(-1)!.toMm - fromMm) * areaMm2(build.tiers[0]!.outline)) * 0.75; // prettier-ignore
+    expect((shell + stack) / outside).toBeGreaterThan(0.99);
+    expect((shell + stack) / outside).toBeLessThan(1.01);
+  });
+
+  it('leaves nothing hanging in the wedge', () => {
+    const { picture } = cake('jubilee');
+    const cut = opened(picture, wedge);
+    const tiers = new Map(picture.tiers.map((tier) => [tier.id, tier.axis]));
+    for (const { at, tierId } of cut.drips) {
+      const axis = tiers.get(tierId)!;
+      expect(at.y - axis.y < -Math.abs(at.x - axis.x) - 1e-6).toBe(false);
+    }
+    expect(cut.drips.length).toBeLessThan(picture.drips.length);
+    expect(cut.bodies.find(({ kind }) => kind === 'board')).toEqual(picture.bodies.find(({ kind }) => kind === 'board')); // prettier-ignore
+  });
+});
+
+describe('any cake', () => {
+  it('has a picture of finite bodies, whole and cut open', () => {
+    fc.assert(
+      fc.property(anyBuild, (build) => {
+        const plan = planBuild(build, anyPantry);
+        const picture = drawPicture(build, plan, anyPantry);
+        const cut = opened(picture, wedge);
+        for (const { bodies, box, groups } of [picture, cut]) {
+          for (const end of [box.low, box.high])
+            for (const mm of Object.values(end)) expect(Number.isFinite(mm)).toBe(true);
+          for (const { slices } of bodies)
+            for (const { fromMm, toMm, foot, top } of slices) {
+              expect(toMm).toBeGreaterThan(fromMm - 1e-6);
+              expect(foot.map((line) => line.length)).toEqual(top.map((line) => line.length));
+              for (const line of foot) for (const p of line) expect(Number.isFinite(p.x + p.y)).toBe(true); // prettier-ignore
+            }
+          expect(groups.reduce((sum, { pieces }) => sum + pieces.length, 0)).toBeLessThanOrEqual(20_000); // prettier-ignore
+        }
+        expect(volume(cut, ({ kind }) => kind === 'layer')).toBeLessThanOrEqual(
+          volume(picture, ({ kind }) => kind === 'layer') * (1 + 1e-6),
+        );
+      }),
+      { numRuns: 40, seed: 21 },
+    );
+  });
+});

@@ -111,7 +111,7 @@ const said = computed(() => {
     ...groups.map(({ pieces, label }) => `${label}: ${pieces.length}`),
     ...runs.map(({ label }) => label),
   ];
-  return `${tiers} ${tiers === 1 ? 'tier' : 'tiers'}, ${text(tally.heightMm, 'span')} high and ${text(tally.widthMm, 'span')} wide${on.length > 0 ? `; ${on.join(', ')}` : ''}`;
+  return `${tiers} ${tiers === 1 ? 'tier' : 'tiers'}, ${text(tally.heightMm, 'size')} high and ${text(tally.widthMm, 'size')} wide${on.length > 0 ? `; ${on.join(', ')}` : ''}`;
 });
 </script>
 

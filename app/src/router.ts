@@ -31,6 +31,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/build/:id/offer',
+      name: 'offer',
+      component: () => import('./views/OfferView.vue'),
+      props: true,
+    },
+    {
       path: '/shopping',
       name: 'shopping',
       meta: { title: 'Shopping' },

@@ -85,6 +85,30 @@ for (const format of ['A4', 'Letter'] as const) {
   });
 }
 
+test('the sheet for the one who orders is one page: picture, flavours, contents, and a price where asked', async ({
+  page,
+}) => {
+  await page.goto('/build/jubilee/offer');
+  await expect(page.getByTestId('still')).toBeVisible();
+  for (const format of ['A4', 'Letter'] as const) {
+    const pages = await onPaper(page, format);
+    expect(pages).toHaveLength(1);
+    const all = letters(textOf(pages));
+    for (const words of [
+      'Jubilee',
+      'Foundation',
+      'Lemon curd',
+      'Holds eggs',
+      'beside a dinner plate',
+    ])
+      expect(all).toContain(letters(words));
+    // nothing of the workings, and no price that was not asked for
+    expect(textOf(pages)).not.toMatch(/£|Print this sheet|hands-on|crumb coat/);
+  }
+  await page.getByTestId('with-price').getByRole('checkbox').check();
+  expect(textOf(await onPaper(page, 'A4'))).toContain('£420.00');
+});
+
 test('a table of the pantry is printed with all its rows, large type takes more room', async ({
   page,
 }) => {

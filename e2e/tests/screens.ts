@@ -28,6 +28,7 @@ export const screens: readonly string[] = [
   ...turns('day', 'hours tasks lists keeping warmth now log'),
   '/build/meridian/bench',
   '/build/meridian/print',
+  '/build/jubilee/offer',
 ];
 
 /** Opens a screen and waits until it stands. */

@@ -95,6 +95,11 @@ const dropPicture = (id: string): void =>
         >Add a picture of the wish</FileKey
       >
     </div>
+    <p>
+      <KeyButton size="small" :to="`/build/${build.id}/offer`" data-test="to-offer">
+        A sheet for the one who orders
+      </KeyButton>
+    </p>
     <p v-if="problem" class="warn" role="alert">{{ problem }}</p>
     <p class="soft">
       Name and address stay in this browser and in the cake’s file, and are on no print. Pictures

@@ -131,20 +131,6 @@ const { isLarge, print } = usePrint(() => `${store.build?.name ?? ''}: bench she
 </template>
 
 <style scoped>
-.paper {
-  max-width: 190mm;
-  margin: 0 auto;
-  padding: 20px;
-  font-size: var(--size-note);
-  line-height: 1.32;
-  --board: var(--ink);
-}
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  margin-bottom: 18px;
-}
 header {
   display: grid;
   grid-template-columns: 1fr auto auto;
@@ -183,20 +169,11 @@ footer {
 }
 /* on a small screen it is looked at, not yet on paper */
 @media screen and (max-width: 699px) {
-  .paper {
-    padding: 12px;
-    overflow-x: auto;
-  }
   header {
     grid-template-columns: 1fr;
   }
 }
 @media print {
-  .paper {
-    padding: 0;
-    max-width: none;
-    font-size: var(--size-note);
-  }
   .more {
     font-size: var(--size-fine);
   }

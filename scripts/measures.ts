@@ -22,6 +22,7 @@ import { drafts, firstDraft, resized } from './measures/designs.ts';
 import { mergeTenThousand, planAny } from './measures/withstand.ts';
 import { carving } from './measures/carve.ts';
 import type { Measure } from './measures/measure.ts';
+import { pictureFirst, pictureHeap, pictureMoves } from './measures/picture.ts';
 import {
   benchStep,
   editRepaint,
@@ -43,6 +44,8 @@ const usual: Record<string, () => Taken | Promise<Taken>> = {
   'bench-step': () => benchStep(browser, url),
   'edit-repaint': () => editRepaint(browser, url),
   'support-drag': () => supportDrag(browser, url),
+  'picture-first': () => pictureFirst(browser, url),
+  picture: () => pictureMoves(browser, url),
   'pantry-filter': () => pantryFilter(browser, url),
   plan,
   operations,
@@ -65,7 +68,11 @@ const usual: Record<string, () => Taken | Promise<Taken>> = {
   carving,
 };
 /** Minutes each: taken when they are named. */
-const long: typeof usual = { 'merge-10000': mergeTenThousand, 'plan-any': planAny };
+const long: typeof usual = {
+  'merge-10000': mergeTenThousand,
+  'plan-any': planAny,
+  'picture-heap': () => pictureHeap(browser, url),
+};
 
 const asked = process.argv.slice(2).filter((word) => !word.startsWith('--'));
 const unknown = asked.filter((name) => !(name in usual) && !(name in long));

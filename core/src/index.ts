@@ -158,6 +158,7 @@ export * from './bowls/chance.ts';
 export * from './working/random.ts';
 export * from './bowls/measures.ts';
 export * from './colour/colour.ts';
+export * from './colour/mixing.ts';
 export * from './colour/tint-note.ts';
 export * from './colour/batter-gels.ts';
 export * from './bowls/batches.ts';

@@ -31,7 +31,7 @@ test('the brief shows the cake in its colours, and a part of it leads to its she
 }) => {
   await openDemo(page, 'Meridian', 'Brief');
   await drawn(page);
-  await expect(canvas(page)).toHaveAttribute('aria-label', /1 tier, 11\.5 cm high.*stars round the rim: 43/); // prettier-ignore
+  await expect(canvas(page)).toHaveAttribute('aria-label', /1 tier, 11\.5\scm high.*stars round the rim: 43/); // prettier-ignore
   const closed = await coloursOf(page);
   await page.getByTestId('cut-open').getByRole('checkbox').check();
   // its layers and fillings are seen

@@ -17,6 +17,7 @@ import QuantityField from '../figures/QuantityField.vue';
 import { useUnits } from '../figures/units.ts';
 import WordField from '../figures/WordField.vue';
 import { useBuild } from '../stores/build.ts';
+import GelMix from './GelMix.vue';
 import { suggestHex } from './suggest.ts';
 import DialogBox from '../parts/DialogBox.vue';
 
@@ -93,6 +94,7 @@ const setSpot = (g: number | null): void =>
           @update:model-value="setSpot"
         />.
       </p>
+      <GelMix v-if="store.build" :build="store.build" :hex="colour.hex" />
       <p class="lead">
         A screen shows no frosting as it is: the spot decides. It stands for an hour before it is
         judged, a strong one overnight.

@@ -238,14 +238,12 @@ export class PictureScene extends TurnedScene {
   }
 
   private paint(isWet: boolean): Material {
-    const common = { vertexColors: true, side: DoubleSide, polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 }; // prettier-ignore
+    const common = { vertexColors: true, polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 }; // prettier-ignore
     return isWet ? new MeshPhongMaterial({ ...common, ...gloss }) : new MeshLambertMaterial(common);
   }
   private plain(look: PictureBody['look'], isWet = false): Material {
     const color = this.colours.of(look);
-    return isWet
-      ? new MeshPhongMaterial({ color, ...gloss, side: DoubleSide })
-      : new MeshLambertMaterial({ color, side: DoubleSide });
+    return isWet ? new MeshPhongMaterial({ color, ...gloss }) : new MeshLambertMaterial({ color });
   }
 
   /** The same body a little larger, in ink, seen only where it stands out behind: a line round it. */

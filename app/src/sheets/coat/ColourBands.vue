@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   limits,
+  ombreBowls,
   setBandShare,
   type Band,
   type Build,
@@ -11,11 +12,13 @@ import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useSheet } from '../useSheet.ts';
+import { useUnits } from '../../figures/units.ts';
 import TintField from '../../colours/TintField.vue';
 
 /** One colour, or bands of colour by height: each becomes a bowl of its own. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const { tier, editTier } = useSheet(props);
+const { text } = useUnits();
 const coat = computed(() => tier.value.coat);
 type Way = 'one' | 'bands' | 'ombre';
 const way = computed<Way>(() =>
@@ -41,6 +44,10 @@ function setWay(to: Way): void {
 const setBand = (index: number, to: Partial<Band>): void =>
   editTier('Band', (t) => void Object.assign(t.coat.bands[index]!, to));
 const all = computed(() => coat.value.bands.reduce((sum, band) => sum + band.share, 0));
+/** An ombre needs two bowls: what lies between is mixed of them. */
+const bowls = computed(() =>
+  way.value === 'ombre' ? ombreBowls(coat.value.bands, props.build.colours) : null,
+);
 /** As high as the others are on average. */
 const add = (): void =>
   editTier('A band more', (t) => {
@@ -94,6 +101,15 @@ const drop = (index: number): void =>
         </KeyButton>
       </li>
     </ul>
+    <p v-if="bowls" class="soft bowls" data-test="ombre-bowls">
+      From two bowls, {{ bowls.pale }} and {{ bowls.deep }}:
+      <template v-for="(band, i) in coat.bands" :key="i"
+        ><template v-if="bowls.shares[i]! > 0 && bowls.shares[i]! < 1"
+          >{{ band.tint }} is {{ text(bowls.shares[i]!, 'share') }} of the deep one in the pale
+          (estimate).
+        </template></template
+      >
+    </p>
     <KeyButton
       v-if="way !== 'one' && coat.bands.length < limits.bands.max"
       size="small"
@@ -115,5 +131,9 @@ li {
   gap: 8px;
   align-items: center;
   padding: 2px 0;
+}
+.bowls {
+  margin: 0 0 8px;
+  font-size: var(--size-note);
 }
 </style>

@@ -62,7 +62,11 @@ export interface PictureShown {
 }
 
 /** From here on a group's pieces are made of fewer triangles each. */
-const manyFrom = 400;
+const manyFrom = 24;
+/** A machine that draws fewer frames than this leaves the line of ink away while it is turned, ms to a frame. */
+const slowMs = 45;
+/** So long after the last turn it rests, ms. */
+const restMs = 140;
 /** How thick the line of ink round everything is, px. */
 const inkPx = 1.1;
 /** What is poured shines a little. */
@@ -90,6 +94,9 @@ export class PictureScene extends TurnedScene {
   private cake = new Group();
   private readonly ink = { value: 1 };
   private framed = '';
+  private hulls: Mesh[] = [];
+  private turnedAt = 0;
+  private resting: ReturnType<typeof setTimeout> | undefined;
   private readonly parts = new Map<Object3D, (triangle: number, instance: number) => string>();
 
   constructor(
@@ -103,6 +110,7 @@ export class PictureScene extends TurnedScene {
     const side = new DirectionalLight(light.lamp, 0.35);
     side.position.set(600, -200, 200);
     this.scene.add(new AmbientLight(0xffffff, 0.75), new HemisphereLight(0xffffff, light.table, 1.15), sun, side, this.cake); // prettier-ignore
+    this.controls.addEventListener('change', this.moved);
     canvas.addEventListener('pointerdown', this.press);
     canvas.addEventListener('pointerup', this.release);
   }
@@ -181,6 +189,7 @@ export class PictureScene extends TurnedScene {
 
   /** The picture as it is turned now, so many pixels wide and high, on paper or on nothing. */
   async image(wide: number, high: number, ground: string | null): Promise<Blob> {
+    this.inkHulls(true);
     const { ratio, size } = { ratio: this.renderer.getPixelRatio(), size: this.renderer.getSize(new Vector2()) }; // prettier-ignore
     this.scene.background = ground === null ? null : new Color(ground);
     this.renderer.setPixelRatio(1);
@@ -210,6 +219,7 @@ export class PictureScene extends TurnedScene {
   }
 
   override end(): void {
+    clearTimeout(this.resting);
     this.canvas.removeEventListener('pointerdown', this.press);
     this.canvas.removeEventListener('pointerup', this.release);
     this.empty();
@@ -269,6 +279,7 @@ export class PictureScene extends TurnedScene {
       mesh = many;
     } else mesh = new Mesh(geometry, material);
     mesh.userData.isInk = true;
+    this.hulls.push(mesh);
     return mesh;
   }
 
@@ -441,7 +452,25 @@ export class PictureScene extends TurnedScene {
     this.cake.add(shadow);
   }
 
+  /** Being turned, on a machine that is slow at it, the picture goes without its line of ink until it rests. */
+  private readonly moved = (): void => {
+    const now = performance.now();
+    const between = now - this.turnedAt;
+    this.turnedAt = now;
+    if (between < slowMs || between > 10 * slowMs) return;
+    this.inkHulls(false);
+    clearTimeout(this.resting);
+    this.resting = setTimeout(() => {
+      this.inkHulls(true);
+      this.draw();
+    }, restMs);
+  };
+  private inkHulls(isShown: boolean): void {
+    for (const hull of this.hulls) hull.visible = isShown;
+  }
+
   private empty(): void {
+    this.hulls = [];
     this.parts.clear();
     this.cake.traverse((one) => {
       const { geometry, material } = one as Mesh<

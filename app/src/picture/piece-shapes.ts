@@ -70,7 +70,7 @@ const standing = (geometry: BufferGeometry): BufferGeometry => geometry.rotateX(
 
 /** @param many true where so many are drawn that each is made of few triangles */
 export function pieceShape(piece: PieceForm, many: boolean): BufferGeometry {
-  const fine = many ? { rings: 4, round: 10 } : { rings: 6, round: 18 };
+  const fine = many ? { rings: 4, round: 12 } : { rings: 6, round: 18 };
   if (piece.of === 'topping')
     switch (piece.form) {
       case 'ball':
@@ -120,9 +120,9 @@ export function pieceShape(piece: PieceForm, many: boolean): BufferGeometry {
 
 /** The shaft of a drip: half a round that lies on the side; as long, wide and thick as 1, hanging from 0 along -z. */
 export const dripShaft = (): BufferGeometry =>
-  new CylinderGeometry(0.5, 0.5, 1, 9, 1, true)
+  new CylinderGeometry(0.5, 0.5, 1, 8, 1, true)
     .rotateX(Math.PI / 2)
     .translate(0, 0, -0.5)
     .scale(1, 2, 1);
 /** Its end, where the last of it gathered: a bead that is wider and thicker than the shaft. */
-export const dripEnd = (): BufferGeometry => new SphereGeometry(0.5, 10, 7).scale(1, 2, 1);
+export const dripEnd = (): BufferGeometry => new SphereGeometry(0.5, 9, 5).scale(1, 2, 1);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dropG, mixFor, stoodHex, type Build, type Tone } from '@pyrgotect/core';
+import { dropsToG, mixFor, stoodHex, type Build, type Tone } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import { useUnits } from '../figures/units.ts';
@@ -28,7 +28,7 @@ const ground = computed(() => {
 });
 const mix = computed(() => mixFor(props.hex, ground.value));
 const stood = computed(() => stoodHex(ground.value, mix.value.doses));
-const drops = (gPerKg: number): number => Math.round(gPerKg / dropG);
+const drops = (gPerKg: number): number => Math.max(1, Math.round(gPerKg * dropsToG));
 const colours = computed(() => [
   { name: 'as it is', hex: ground.value },
   { name: 'wanted', hex: props.hex },
@@ -65,8 +65,8 @@ const colours = computed(() => [
       clearer colour.
     </p>
     <p class="lead">
-      An estimate, for gels as they usually are and a drop of {{ text(dropG, 'fineMass') }}; each
-      maker’s differ. The test spot decides.
+      An estimate, for gels as they usually are and {{ dropsToG }} drops to the gram; each maker’s
+      differ. The test spot decides.
     </p>
   </section>
 </template>

@@ -186,6 +186,7 @@ const said = computed(() => {
   inset: 0;
   display: flex;
   flex-direction: column;
+  container-type: size;
 }
 canvas {
   width: 100%;
@@ -219,6 +220,18 @@ canvas {
 .slide.v-input {
   flex: 1 1 150px;
   max-width: 240px;
+}
+/* in a strip over the sheet there is room for the cake alone */
+@container (max-height: 320px) {
+  .tools {
+    display: none;
+  }
+}
+/* beside the key that folds it */
+@container (max-width: 450px) {
+  .tools {
+    padding-bottom: 44px;
+  }
 }
 .step {
   flex: 0 0 7em;

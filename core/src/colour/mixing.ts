@@ -146,8 +146,8 @@ export function mixFor(
   return { ...best, doses: [...best.doses].sort((a, b) => b.gPerKg - a.gPerKg) };
 }
 
-/** A drop of gel from a bottle, g (estimate). */
-export const dropG = 0.05;
+/** Drops of gel from a bottle that weigh a gram (estimate). */
+export const dropsToG = 20;
 
 /** Gel goes on dissolving: so much more of it colours after a night, at most (estimate, trade custom). */
 const overnight = 1.25;

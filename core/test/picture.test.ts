@@ -152,6 +152,53 @@ describe('what lies inside', () => {
   });
 });
 
+describe('what tools and hands leave', () => {
+  const changed = (change: (build: Build) => void) => {
+    const build = structuredClone(cake('jubilee').build);
+    change(build);
+    const plan = planBuild(build, pantry);
+    return { build, plan, picture: drawPicture(build, plan, pantry) };
+  };
+  const sideOf = (picture: CakePicture, tierId: string) => picture.bodies.filter((body) => body.tierId === tierId && body.kind === 'coat'); // prettier-ignore
+
+  it('a comb cuts grooves about the mean of the side', () => {
+    const { build, picture, plan } = changed(({ tiers: [tier] }) => {
+      tier!.coat.style = 'combed';
+      tier!.coat.comb = { peakMm: 9, depthMm: 4 };
+    });
+    const half = widthMm(plan.tiers[0]!.finished) / 2;
+    const foot = picture.tiers[0]!.fromMm;
+    const rims = sideOf(picture, build.tiers[0]!.id).flatMap(
+      ({ slices }) =>
+      slices.filter(({ toMm }) => toMm < foot + 80).map(({ top }) => Math.max(...top[0]!.map(({ x }) => x))), // prettier-ignore
+    );
+    expect(Math.max(...rims)).toBeCloseTo(half + 2, 1);
+    expect(Math.min(...rims)).toBeCloseTo(half - 2, 1);
+    const whole = volume(picture, (body) => body.kind === 'coat' && body.tierId === build.tiers[0]!.id); // prettier-ignore
+    const plain = changed(() => undefined);
+    const smooth = volume(plain.picture, (body) => body.kind === 'coat' && body.tierId === build.tiers[0]!.id); // prettier-ignore
+    // the mean side of a combed coat is the plan's: as much as a smooth one of that thickness
+    const wider = widthMm(plan.tiers[0]!.finished) / widthMm(plain.plan.tiers[0]!.finished);
+    expect(whole / smooth / wider ** 2).toBeCloseTo(1, 1);
+  });
+
+  it('posts stand between tiers, from the top of the one to the board of the other', () => {
+    const { build, picture } = changed(({ tiers }) => void (tiers[1]!.stand.postMm = 60));
+    const posts = picture.bodies.filter(({ kind }) => kind === 'post');
+    const card = picture.bodies.find(({ kind, tierId }) => kind === 'card' && tierId === build.tiers[1]!.id)!; // prettier-ignore
+    expect(posts.length).toBeGreaterThan(2);
+    for (const { slices } of posts) {
+      expect(slices[0]!.fromMm).toBeCloseTo(picture.tiers[0]!.toMm, 6);
+      expect(slices[0]!.toMm).toBeCloseTo(card.slices[0]!.fromMm, 6);
+    }
+    for (const { slices } of picture.bodies.filter(
+      ({ kind, tierId }) => kind === 'dowel' && tierId === build.tiers[0]!.id,
+    ))
+      // prettier-ignore
+      expect(slices.at(-1)!.toMm).toBeCloseTo(picture.tiers[0]!.toMm, 6);
+  });
+});
+
 describe('any cake', () => {
   it('has a picture of finite bodies, whole and cut open', () => {
     fc.assert(

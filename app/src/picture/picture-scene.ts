@@ -126,7 +126,9 @@ export class PictureScene extends TurnedScene {
     const isThere = ({ step }: { step: number }): boolean => upTo === null || step <= upTo;
     const coated = new Set(
       picture.bodies.flatMap(({ inside, tierId, kind, ...one }) =>
-        !inside && tierId !== null && kind !== 'card' && isThere(one) ? [tierId] : [],
+        !inside && tierId !== null && kind !== 'card' && kind !== 'post' && isThere(one)
+          ? [tierId]
+          : [],
       ),
     );
     const isSeen = (body: PictureBody): boolean =>

@@ -263,15 +263,30 @@ export function underOf(
     const below = feet[lift.tierIndex]!;
     const radiusMm = (lift.row?.outerMm ?? 6) / 2;
     const round = regionOf({ kind: 'round', diameterMm: 2 * radiusMm });
+    const above = build.tiers[lift.tierIndex + 1];
+    const postMm = lift.deck === null ? (above?.stand.postMm ?? 0) : 0;
     lift.placed.forEach(({ at, lengthMm }, k) => {
-      const region = movedBy(round, { x: at.x + below.x, y: at.y + below.y });
+      const posted = movedBy(round, { x: at.x + below.x, y: at.y + below.y });
+      const cardMm = feet[lift.tierIndex + 1]?.cardMm ?? 0;
+      // what stands between two tiers is seen
+      if (postMm > 0)
+        bodies.push({
+          part: `${lift.tierId}/dowels/${k}`,
+          tierId: above!.id,
+          kind: 'post',
+          label: 'post',
+          look: 'wood',
+          slices: upright(posted, cardMm - postMm, cardMm),
+          step: stepOf(lift.tierIndex + 1),
+          inside: false,
+        });
       bodies.push({
         part: `${lift.tierId}/dowels/${k}`,
         tierId: lift.tierId,
         kind: 'dowel',
         label: 'dowel',
         look: 'wood',
-        slices: upright(region, below.upMm, below.upMm + lengthMm),
+        slices: upright(posted, below.upMm, below.upMm + Math.max(0, lengthMm - postMm)),
         step: stepOf(lift.tierIndex + 1),
         inside: true,
       });

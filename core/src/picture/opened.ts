@@ -82,7 +82,7 @@ export function opened(picture: CakePicture, wedge: OpenWedge): CakePicture {
   const bodies = picture.bodies.flatMap((body): PictureBody[] => {
     const tier = body.tierId === null ? undefined : tierOf.get(body.tierId);
     if (!tier || body.kind === 'board' || body.kind === 'card') return [body];
-    if (body.kind === 'dowel') return [body];
+    if (body.kind === 'dowel' || body.kind === 'post') return [body];
     const out = wedgeLines(wedge, tier.axis);
     const slices = body.slices.flatMap((slice) =>
       shells.has(body.kind) ? shellOf(slice, tier, out) : cutSlice(slice, out),

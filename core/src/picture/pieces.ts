@@ -3,7 +3,9 @@ import type { Topping } from '../document/finish-types.ts';
 import type { PlannedPiping } from '../finish/piping.ts';
 import { downAt } from '../mould/rim.ts';
 import {
+  areaMm2 as areaOf,
   coarse,
+  contains,
   depthMm,
   grow,
   perimeterMm,
@@ -339,6 +341,23 @@ export function pressedOn(scene: TierScene, step: number): PictureGroup[] {
       along: { x: -away.y, y: away.x },
     };
   });
+  if (tier.pressed.onTop) {
+    const many = Math.round((1.3 * cover * areaOf(plan.rim.outline)) / acrossMm ** 2);
+    const half = widthMm(plan.rim.outline) / 2;
+    for (let k = 0; k < Math.min(mostPressed, many); k++) {
+      // by the golden angle: evenly over the round about the top, and only what lies on it
+      const r = half * Math.sqrt((k + 0.5) / many);
+      const a = k * Math.PI * (3 - Math.sqrt(5));
+      const place = { x: r * Math.cos(a), y: r * Math.sin(a) };
+      if (!contains(plan.rim.outline, place, 0)) continue;
+      const downMm = downAt(plan.rim, Math.abs(place.x));
+      pieces.push({
+        at: { x: place.x + foot.x, y: place.y + foot.y, z: toMm - downMm },
+        up: upward,
+        along: { x: 1, y: 0 },
+      });
+    }
+  }
   return pieces.length === 0
     ? []
     : [

@@ -49,8 +49,8 @@ export const upright = (region: Region, fromMm: number, toMm: number): Slice[] =
 export const movedBy = (region: Region, { x, y }: Point): Region =>
   region.map((line) => line.map((p) => ({ x: p.x + x, y: p.y + y })));
 
-/** A closed line moved inward by its own normals, point by point: right for a small step. */
-export function drawnIn(line: readonly Point[], byMm: number): Point[] {
+/** A closed line moved inward by its own normals, each point by so much: right for a small step. */
+export function drawnIn(line: readonly Point[], by: number | ((i: number) => number)): Point[] {
   const n = line.length;
   return line.map((p, i) => {
     const before = line[(i + n - 1) % n]!;
@@ -58,7 +58,8 @@ export function drawnIn(line: readonly Point[], byMm: number): Point[] {
     const [dx, dy] = [after.x - before.x, after.y - before.y];
     const along = Math.max(1e-9, Math.hypot(dx, dy));
     // counter-clockwise: inward is to the left of the way
-    return { x: p.x - (dy / along) * byMm, y: p.y + (dx / along) * byMm };
+    const mm = typeof by === 'number' ? by : by(i);
+    return { x: p.x - (dy / along) * mm, y: p.y + (dx / along) * mm };
   });
 }
 

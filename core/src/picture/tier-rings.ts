@@ -63,7 +63,34 @@ export function tierRings(tier: Tier, plan: TierPlan, outline: Outline, highMm: 
       region: region.map((line) => drawnIn(line, rimMm * (1 - Math.cos(a)))),
     };
   });
-  return [{ upMm: 0, region }, { upMm: highMm - rimMm, region }, ...round];
+  const toMm = highMm - rimMm;
+  return [{ upMm: 0, region }, ...strokesOf(tier, region, toMm), { upMm: toMm, region }, ...round];
+}
+
+/** Grooves of a comb are so far apart where it cuts no deeper, mm, and strokes of a rustic coat so high (estimates). */
+const combPitchMm = 5;
+const strokeMm = 9;
+/** A rustic side goes in and out by so much, mm. */
+const rusticMm = 1.1;
+
+/** What a comb or a palette knife leaves on an upright side: grooves about the mean, or strokes that come and go. */
+function strokesOf({ coat, fondant }: Tier, region: Region, toMm: number): Ring[] {
+  if (fondant) return [];
+  const rings = (pitchMm: number, inBy: (k: number, i: number) => number): Ring[] =>
+    Array.from({ length: Math.max(0, Math.ceil(toMm / pitchMm) - 1) }, (_, k) => ({
+      upMm: (k + 1) * pitchMm,
+      region: region.map((line) => drawnIn(line, (i) => inBy(k, i))),
+    }));
+  if (coat.style === 'combed' && coat.comb) {
+    const { depthMm } = coat.comb;
+    // triangular grooves: as far over the mean as under it
+    return rings(Math.max(combPitchMm / 2, depthMm), (k) => (k % 2 === 0 ? depthMm : -depthMm) / 2);
+  }
+  if (coat.style !== 'rustic') return [];
+  return rings(
+    strokeMm,
+    (k, i) => rusticMm * Math.sin(0.37 * i + 1.9 * k) * Math.cos(0.11 * i - 2.3 * k),
+  );
 }
 
 /** Rings of a tier at its place. */

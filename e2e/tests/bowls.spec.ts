@@ -266,6 +266,7 @@ test('a recipe is not made of itself, and its yield cannot exceed what goes in',
 
 test('a colour is picked, seen, named anew and weighed', async ({ page }) => {
   await openDemo(page, 'Meridian', 'coat');
+  await page.getByTestId('view-section').click();
   await page.getByLabel('Colour of band 1 from below').fill('teal');
   await page.getByLabel('Colour of band 1 from below').press('Enter');
   // known to style sheets by its name, and drawn at once
@@ -273,6 +274,7 @@ test('a colour is picked, seen, named anew and weighed', async ({ page }) => {
   await page.getByLabel('How teal looks').click();
   const dialog = page.getByTestId('colour');
   await expect(dialog).toContainText('of gel to the kilogram');
+  await expect(dialog.getByTestId('gel-mix')).toContainText(/blue.*drops/);
   const spot = dialog.getByLabel('Gel for a test spot');
   await spot.fill('0.4 g');
   await spot.press('Enter');

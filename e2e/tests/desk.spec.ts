@@ -42,6 +42,7 @@ test('a filling dragged thicker moves section, tally and bowls, and is undone in
   expect((await cake.boundingBox())!.height).toBeGreaterThan(heightBefore + 5);
   await page.keyboard.press('5');
   await expect(page.getByRole('img', { name: /^Meringue buttercream, \d/ })).toBeVisible();
+  await page.keyboard.press('2');
   await page.keyboard.press('Control+z');
   await expect(filling).toHaveAttribute('aria-valuenow', '7');
   await expect(tally(page, 'frosting')).toHaveText(before);

@@ -144,6 +144,9 @@ describe('how the application looks', () => {
       "sheets/stack/HeightPanel.vue: { size: 11, color: 'rgba(0,0,0,0)', line: { color: colours.value.faint, width: 1.5 } },",
     ]);
   });
+  it('makes ids that need no secure origin: a tablet on the kitchen’s network has none', () => {
+    expect(lines(/crypto\.(randomUUID|subtle)/, [])).toEqual([]);
+  });
   it('has letters of eight sizes', () => {
     const sizes = lines(/--size-\w+:/, ['styles/page.css']).map((line) => line.match(/--size-\w+/)![0]); // prettier-ignore
     expect(new Set(sizes).size).toBe(8);

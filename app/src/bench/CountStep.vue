@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { countAt, noteCount, type Build, type Recordable } from '@pyrgotect/core';
+import { freshId, countAt, noteCount, type Build, type Recordable } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useBuild } from '../stores/build.ts';
 
@@ -10,7 +10,7 @@ const counted = computed(() => countAt(props.build, props.stepKey));
 const set = (value: number): void =>
   store.edit('Count', (draft) =>
     noteCount(draft, props.stepKey, Math.max(0, value), {
-      id: crypto.randomUUID(),
+      id: freshId('note', 13),
       at: new Date().toISOString(),
       text: props.record.label,
     }),

@@ -1,4 +1,5 @@
 import {
+  freshId,
   doneOf,
   keptCorrections,
   newBench,
@@ -16,7 +17,7 @@ import { useBuild } from '../stores/build.ts';
 import { useSecond } from './useSecond.ts';
 
 const now = (): string => new Date().toISOString();
-const shortId = (): string => crypto.randomUUID().slice(0, 13);
+const shortId = (): string => freshId('note', 13);
 export const checkKey = (step: Step, check: string): string => `${step.key}|${check}`.slice(0, 200);
 
 export interface RunningTimer extends BenchTimer {

@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { drills, handRows, suggestedDrills, trendOf, type Drill, type Try } from '@pyrgotect/core';
+import {
+  freshId,
+  drills,
+  handRows,
+  suggestedDrills,
+  trendOf,
+  type Drill,
+  type Try,
+} from '@pyrgotect/core';
 import type { Data, Layout } from 'plotly.js';
 import { computed, onMounted, onUnmounted, ref, shallowRef } from 'vue';
 import ChartPane from '../charts/ChartPane.vue';
@@ -42,7 +50,7 @@ const typed = ref<number | null>(null);
 async function add(actual: number): Promise<void> {
   const { id, target } = chosen.value;
   await database.tries.add({
-    id: crypto.randomUUID(),
+    id: freshId('try', 13),
     drill: id,
     at: new Date().toISOString(),
     target,

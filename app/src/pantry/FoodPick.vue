@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { emptyFood, foodOf, type Food } from '@pyrgotect/core';
+import { freshId, emptyFood, foodOf, type Food } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import { usePantry } from '../stores/pantry.ts';
@@ -29,7 +29,7 @@ const options = computed(() => [
 function choose(id: string): void {
   if (id === other)
     fresh.value = emptyFood(
-      `own-${crypto.randomUUID().slice(0, 13)}`,
+      freshId('own', 13),
       row.value || props.modelValue !== null ? '' : props.name,
     );
   const food = foodOf(pantry.pantry.foods, id);

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  freshId,
   stiffnessOf,
   stiffnessWords,
   tendernessOf,
@@ -60,7 +61,7 @@ async function keep(row: Spread | Sponge): Promise<void> {
 async function save(): Promise<void> {
   const typed = called();
   if (typed === null) return;
-  const id = `own-${crypto.randomUUID().slice(0, 13)}`;
+  const id = freshId('own', 13);
   await keep({ ...plain(like.value), id, name: typed, source: 'own' });
 }
 

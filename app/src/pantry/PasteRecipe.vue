@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  freshId,
   fieldProblem,
   rowFields,
   maxTableLength,
@@ -202,7 +203,6 @@ function next(): void {
   name.value = first.name.slice(0, 80);
   text.value = first.lines.join('\n');
 }
-const freshId = (): string => `own-${crypto.randomUUID().slice(0, 13)}`;
 async function save(): Promise<void> {
   problems.value = [];
   const ingredients = lines.value.flatMap((line, i): Ingredient[] => {
@@ -230,7 +230,7 @@ async function save(): Promise<void> {
       becomes: becomes.value,
     },
     pantry.pantry,
-    freshId,
+    () => freshId('own', 13),
   );
   try {
     rowSchemas.recipes.validateSync(recipe, { strict: true, abortEarly: false });

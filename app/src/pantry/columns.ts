@@ -1,4 +1,5 @@
 import {
+  freshId,
   describedFigure,
   emptyFood,
   emptyRecipe,
@@ -173,7 +174,7 @@ export function freshRow<T extends PantryTable>(
   pattern: Pantry[T][number] | undefined,
   { sponges }: Pick<Pantry, 'sponges'>,
 ): AnyRow | null {
-  const id = `own-${crypto.randomUUID().slice(0, 13)}`;
+  const id = freshId('own', 13);
   if (table === 'foods') return emptyFood(id);
   if (table === 'recipes') return emptyRecipe(id);
   if (table === 'stock') return emptyStock(id, today(), sponges[0]?.id ?? '');

@@ -1,3 +1,4 @@
+import { freshId } from '@pyrgotect/core';
 import { database, type Database, type Photo } from './database.ts';
 
 /** Longest side a photo is kept at, pixels, and how finely. */
@@ -71,7 +72,7 @@ const keepPhoto = (photo: Photo, db: Database = database): Promise<string> => db
 /** Keeps a picture of a cake, made smaller, and gives its id. @throws Error in words where it is none */
 export async function keepPicture(file: Blob, buildId: string): Promise<string> {
   const blob = await shrunk(file);
-  const id = crypto.randomUUID().slice(0, 13);
+  const id = freshId('photo', 13);
   await keepPhoto({ id, buildId, at: new Date().toISOString(), blob });
   return id;
 }

@@ -1,8 +1,9 @@
+import { freshId } from '@pyrgotect/core';
 import type { Build, Picture } from '@pyrgotect/core';
 import { database } from './database.ts';
 import { checkPhoto } from './photos.ts';
 
-const newId = (): string => crypto.randomUUID().slice(0, 13);
+const newId = (): string => freshId('photo', 13);
 
 /** The photos that a cake names: of the wish, and of its steps. */
 const namedIn = ({ order, bench }: Build): string[] => [

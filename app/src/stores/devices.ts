@@ -1,4 +1,5 @@
 import {
+  freshId,
   fitCooling,
   readMessage,
   settledOn,
@@ -25,7 +26,7 @@ function benchName(): string {
   const key = 'pyrgotect bench';
   const known = localStorage.getItem(key);
   if (known) return known;
-  const made = crypto.randomUUID().slice(0, 18);
+  const made = freshId('bench', 13);
   localStorage.setItem(key, made);
   return made;
 }

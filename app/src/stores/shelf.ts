@@ -1,4 +1,5 @@
 import {
+  freshId,
   newBench,
   newBuild,
   newOrder,
@@ -26,7 +27,7 @@ async function readAside(bytes: Uint8Array): Promise<ReadCake> {
   const { askSolver } = await import('../workers/useAnswer.ts');
   return askSolver((solver) => solver.cake(bytes) as Promise<ReadCake>);
 }
-const newId = (): string => crypto.randomUUID().slice(0, 18);
+const newId = (): string => freshId('cake', 13);
 
 /** The next order of the shelf: soonest to be served first, then those without a date. */
 const byDate = (a: ShelfEntry, b: ShelfEntry): number => {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  freshId,
   dayText,
   isNearTin,
   limits,
@@ -59,7 +60,7 @@ const takeStock = (row: Stock | null): void =>
 async function addTin(): Promise<void> {
   const { outline } = tier.value;
   const fresh: Tin = {
-    id: `own-${crypto.randomUUID().slice(0, 13)}`,
+    id: freshId('own', 13),
     name: `${outline.kind.charAt(0).toUpperCase()}${outline.kind.slice(1)} ${units.outline(outline)}`,
     source: 'own',
     ranges: {},

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  freshId,
   limits,
   newSurface,
   surfaceWays,
@@ -41,7 +42,7 @@ const set = (id: string, change: Partial<Surface>): void =>
   });
 const add = (way: SurfaceWay): void =>
   emit('edit', buttons[way], (tier) => {
-    tier.surfaces.push(newSurface(crypto.randomUUID().slice(0, 13), way));
+    tier.surfaces.push(newSurface(freshId('surface'), way));
   });
 const remove = (id: string): void =>
   emit('edit', 'Off the surface', (tier) => {

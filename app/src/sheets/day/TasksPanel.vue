@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { limits, type Build, type DayTask, type OwnTask, type CakePlan } from '@pyrgotect/core';
+import {
+  freshId,
+  limits,
+  type Build,
+  type DayTask,
+  type OwnTask,
+  type CakePlan,
+} from '@pyrgotect/core';
 import { dayAndHour } from '../../locale/when.ts';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -33,7 +40,7 @@ function setMinutes(task: DayTask, handsMin: number | null): void {
 const addOwn = (): void =>
   store.edit('Own task', (draft) => {
     draft.day.own.push({
-      id: crypto.randomUUID(),
+      id: freshId('task', 13),
       title: 'Something of my own',
       handsMin: 15,
       waitMin: 0,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  freshId,
   composed,
   coolingPlaces,
   householdText,
@@ -81,7 +82,7 @@ function setRatio(to: number): void {
 }
 async function another(): Promise<void> {
   if (!row.value) return;
-  const id = `own-${crypto.randomUUID().slice(0, 13)}`;
+  const id = freshId('own', 13);
   await pantry.saveRow('ganaches', {
     ...row.value,
     id,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  freshId,
   limits,
   newPiped,
   newPiping,
@@ -16,7 +17,7 @@ const { store, tier } = useSheet(props);
 const edit = (label: string, recipe: (jobs: PipingJob[]) => void): void =>
   store.edit(label, (draft) => recipe(draft.piping));
 function add(): void {
-  const id = `piping-${crypto.randomUUID().slice(0, 8)}`;
+  const id = freshId('piping');
   edit('Piping', (jobs) => {
     jobs.push({ ...newPiping(id, 0), name: 'border', piped: newPiped(tier.value.id) });
   });

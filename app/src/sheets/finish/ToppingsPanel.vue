@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  freshId,
   fondantId,
   heapHighMm,
   limits,
@@ -175,7 +176,7 @@ const starters: { text: string; of: Partial<Topping> }[] = [
 function add(of: Partial<Topping>): void {
   chosen.value = plans.value.length;
   editTier('Topping', (t) => {
-    t.toppings.push({ ...newTopping(`topping-${crypto.randomUUID().slice(0, 8)}`), ...of });
+    t.toppings.push({ ...newTopping(freshId('topping')), ...of });
   });
 }
 const drop = (i: number): void => editTier('Topping left off', (t) => void t.toppings.splice(i, 1));

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { noteCount, openCounts, type Build, type NonFood, type CakePlan } from '@pyrgotect/core';
+import {
+  freshId,
+  noteCount,
+  openCounts,
+  type Build,
+  type NonFood,
+  type CakePlan,
+} from '@pyrgotect/core';
 import { computed } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
 import QuantityField from '../../figures/QuantityField.vue';
@@ -13,7 +20,7 @@ const open = computed(() => openCounts(props.plan.nonFood).length);
 function note(item: NonFood, stepKey: string, value: number | null): void {
   store.edit('Count', (draft) =>
     noteCount(draft, stepKey, value, {
-      id: crypto.randomUUID(),
+      id: freshId('note', 13),
       at: new Date().toISOString(),
       text: item.name,
     }),

@@ -30,7 +30,7 @@ const point = (event: PointerEvent, to: boolean): void => {
   >
     <slot>{{ term.word }}</slot>
   </button>
-  <!-- there only while it is read: what is closed is nowhere on the page -->
+  <!-- there only while it is read: what is closed is nowhere on the page; it is closed by the word alone -->
   <v-tooltip
     v-if="open && word"
     :model-value="true"
@@ -39,6 +39,7 @@ const point = (event: PointerEvent, to: boolean): void => {
     :max-width="280"
     content-class="term"
     :aria-label="term.means"
+    @update:model-value="() => undefined"
   >
     <TermPicture v-if="term.drawn" :of="term.drawn" />
     <div :id="textId">{{ term.means }}</div>

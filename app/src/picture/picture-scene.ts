@@ -65,6 +65,8 @@ export interface PictureShown {
 const manyFrom = 24;
 /** A machine that draws fewer frames than this leaves the line of ink away while it is turned, ms to a frame. */
 const slowMs = 45;
+/** And it is drawn in so many pixels to one of the page meanwhile. */
+const coarsePixels = 0.7;
 /** So long after the last turn it rests, ms. */
 const restMs = 140;
 /** How thick the line of ink round everything is, px. */
@@ -96,6 +98,7 @@ export class PictureScene extends TurnedScene {
   private framed = '';
   private hulls: Mesh[] = [];
   private turnedAt = 0;
+  private isCoarse = false;
   private resting: ReturnType<typeof setTimeout> | undefined;
   private readonly parts = new Map<Object3D, (triangle: number, instance: number) => string>();
 
@@ -191,7 +194,7 @@ export class PictureScene extends TurnedScene {
 
   /** The picture as it is turned now, so many pixels wide and high, on paper or on nothing. */
   async image(wide: number, high: number, ground: string | null): Promise<Blob> {
-    this.inkHulls(true);
+    this.coarsen(false);
     const { ratio, size } = { ratio: this.renderer.getPixelRatio(), size: this.renderer.getSize(new Vector2()) }; // prettier-ignore
     this.scene.background = ground === null ? null : new Color(ground);
     this.renderer.setPixelRatio(1);
@@ -460,18 +463,23 @@ export class PictureScene extends TurnedScene {
     const between = now - this.turnedAt;
     this.turnedAt = now;
     if (between < slowMs || between > 10 * slowMs) return;
-    this.inkHulls(false);
+    this.coarsen(true);
     clearTimeout(this.resting);
     this.resting = setTimeout(() => {
-      this.inkHulls(true);
+      this.coarsen(false);
       this.draw();
     }, restMs);
   };
-  private inkHulls(isShown: boolean): void {
-    for (const hull of this.hulls) hull.visible = isShown;
+  /** Without the line of ink and in fewer pixels, or as fine as it is. */
+  private coarsen(isCoarse: boolean): void {
+    if (isCoarse === this.isCoarse) return;
+    this.isCoarse = isCoarse;
+    for (const hull of this.hulls) hull.visible = !isCoarse;
+    this.renderer.setPixelRatio(isCoarse ? coarsePixels : Math.min(2, devicePixelRatio));
   }
 
   private empty(): void {
+    this.coarsen(false);
     this.hulls = [];
     this.parts.clear();
     this.cake.traverse((one) => {

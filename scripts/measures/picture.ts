@@ -8,7 +8,10 @@ const canvas = '[data-test="picture-canvas"]';
 
 /** A cake of the demo, opened where no picture is. */
 async function opened(browser: Browser, url: string, cakes: number): Promise<Page> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+  });
   const page = await context.newPage();
   // the loader of this script adds a helper to named functions that a page does not have
   await page.addInitScript('globalThis.__name = (f) => f');

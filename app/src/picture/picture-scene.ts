@@ -99,6 +99,7 @@ export class PictureScene extends TurnedScene {
   private hulls: Mesh[] = [];
   private turnedAt = 0;
   private isCoarse = false;
+  private readonly paints = new Map<string, Material>();
   private resting: ReturnType<typeof setTimeout> | undefined;
   private readonly parts = new Map<Object3D, (triangle: number, instance: number) => string>();
 
@@ -228,6 +229,7 @@ export class PictureScene extends TurnedScene {
     this.canvas.removeEventListener('pointerdown', this.press);
     this.canvas.removeEventListener('pointerup', this.release);
     this.empty();
+    for (const paint of this.paints.values()) paint.dispose();
     super.end();
   }
 
@@ -247,36 +249,55 @@ export class PictureScene extends TurnedScene {
     const mesh = new Mesh(geometry, this.paint(isWet));
     this.parts.set(mesh, (t) => bodies[triangles.bodyOf[t]!]!.part);
     to.add(mesh, this.inked(geometry));
-    const lines = new LineSegments(triangles.lines(), new LineBasicMaterial({ color: this.colours.ink })); // prettier-ignore
+    const lines = new LineSegments(triangles.lines(), this.keptPaint(
+        `line ${this.colours.ink}`,
+        () => new LineBasicMaterial({ color: this.colours.ink }),
+      )); // prettier-ignore
     lines.userData.isInk = true;
     to.add(lines);
   }
 
+  /** Kept from picture to picture: what is let go of has to be made ready by the browser anew. */
+  private keptPaint(key: string, make: () => Material): Material {
+    const known = this.paints.get(key) ?? make();
+    this.paints.set(key, known);
+    return known;
+  }
   private paint(isWet: boolean): Material {
     const common = { vertexColors: true, polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 }; // prettier-ignore
-    return isWet ? new MeshPhongMaterial({ ...common, ...gloss }) : new MeshLambertMaterial(common);
+    return this.keptPaint(isWet ? 'wet' : 'matt', () =>
+      isWet ? new MeshPhongMaterial({ ...common, ...gloss }) : new MeshLambertMaterial(common),
+    );
   }
   private plain(look: PictureBody['look'], isWet = false): Material {
     const color = this.colours.of(look);
-    return isWet ? new MeshPhongMaterial({ color, ...gloss }) : new MeshLambertMaterial({ color });
+    return this.keptPaint(`${color}${isWet ? ' wet' : ''}`, () =>
+      isWet ? new MeshPhongMaterial({ color, ...gloss }) : new MeshLambertMaterial({ color }),
+    );
   }
-
-  /** The same body a little larger, in ink, seen only where it stands out behind: a line round it. */
-  private inked(geometry: BufferGeometry, copies: InstancedMesh | null = null): Mesh {
-    const material = new MeshBasicMaterial({ color: this.colours.ink, side: BackSide });
-    material.onBeforeCompile = (shader) => {
-      shader.uniforms.ink = this.ink;
-      shader.vertexShader = `uniform float ink;\n${shader.vertexShader}`.replace(
-        '#include <begin_vertex>',
-        `#include <begin_vertex>
+  private inkPaint(): Material {
+    return this.keptPaint(`ink ${this.colours.ink}`, () => {
+      const material = new MeshBasicMaterial({ color: this.colours.ink, side: BackSide });
+      material.onBeforeCompile = (shader) => {
+        shader.uniforms.ink = this.ink;
+        shader.vertexShader = `uniform float ink;\n${shader.vertexShader}`.replace(
+          '#include <begin_vertex>',
+          `#include <begin_vertex>
         #ifdef USE_INSTANCING
           vec3 grown = vec3(length(instanceMatrix[0].xyz), length(instanceMatrix[1].xyz), length(instanceMatrix[2].xyz));
           transformed += normalize(normal) * ink / max(grown, vec3(0.001));
         #else
           transformed += normalize(normal) * ink;
         #endif`,
-      );
-    };
+        );
+      };
+      return material;
+    });
+  }
+
+  /** The same body a little larger, in ink, seen only where it stands out behind: a line round it. */
+  private inked(geometry: BufferGeometry, copies: InstancedMesh | null = null): Mesh {
+    const material = this.inkPaint();
     let mesh: Mesh;
     if (copies) {
       const many = new InstancedMesh(geometry, material, copies.count);
@@ -435,23 +456,20 @@ export class PictureScene extends TurnedScene {
 
   /** A soft shadow under the board. */
   private addShadow({ box }: CakePicture): void {
-    const sheet = document.createElement('canvas');
-    sheet.width = sheet.height = 256;
-    const pen = sheet.getContext('2d')!;
-    const soft = pen.createRadialGradient(128, 128, 88, 128, 128, 128);
-    soft.addColorStop(0, this.colours.shadow);
-    soft.addColorStop(1, `${this.colours.shadow.slice(0, 7)}00`);
-    pen.fillStyle = soft;
-    pen.fillRect(0, 0, 256, 256);
+    const { shadow: colour } = this.colours;
+    const paint = this.keptPaint(`shadow ${colour}`, () => {
+      const sheet = document.createElement('canvas');
+      sheet.width = sheet.height = 256;
+      const pen = sheet.getContext('2d')!;
+      const soft = pen.createRadialGradient(128, 128, 88, 128, 128, 128);
+      soft.addColorStop(0, colour);
+      soft.addColorStop(1, `${colour.slice(0, 7)}00`);
+      pen.fillStyle = soft;
+      pen.fillRect(0, 0, 256, 256);
+      return new MeshBasicMaterial({ map: new CanvasTexture(sheet), transparent: true, depthWrite: false }); // prettier-ignore
+    });
     const [wide, deep] = [box.high.x - box.low.x, box.high.y - box.low.y];
-    const shadow = new Mesh(
-      new PlaneGeometry(wide * 1.28, deep * 1.28),
-      new MeshBasicMaterial({
-        map: new CanvasTexture(sheet),
-        transparent: true,
-        depthWrite: false,
-      }),
-    );
+    const shadow = new Mesh(new PlaneGeometry(wide * 1.28, deep * 1.28), paint);
     shadow.position.set((box.low.x + box.high.x) / 2 + wide * 0.04, (box.low.y + box.high.y) / 2, box.low.z - 1); // prettier-ignore
     shadow.userData.isInk = true;
     this.cake.add(shadow);
@@ -482,6 +500,7 @@ export class PictureScene extends TurnedScene {
     this.coarsen(false);
     this.hulls = [];
     this.parts.clear();
+    const kept = new Set(this.paints.values());
     this.cake.traverse((one) => {
       const { geometry, material } = one as Mesh<
         BufferGeometry,
@@ -489,9 +508,10 @@ export class PictureScene extends TurnedScene {
       >;
       if (!geometry) return;
       geometry.dispose();
+      if (one instanceof InstancedMesh) one.dispose();
+      if (kept.has(material)) return;
       material.map?.dispose();
       material.dispose();
-      if (one instanceof InstancedMesh) one.dispose();
     });
     this.scene.remove(this.cake);
     this.cake = new Group();

@@ -6,12 +6,14 @@ import {
   slicesMm3,
   startingPantry,
   type PictureBody,
+  type PictureDrip,
 } from '@pyrgotect/core';
 import { readFileSync } from 'node:fs';
 import { Color, type BufferGeometry } from 'three';
 import { describe, expect, it } from 'vitest';
 import { addBodies, Triangles } from '../src/picture/body-mesh.ts';
 import { dripEnd, dripShaft, pieceShape } from '../src/picture/piece-shapes.ts';
+import { dripPlaces, piecePlaces } from '../src/picture/places.ts';
 import { runMesh } from '../src/picture/run-mesh.ts';
 
 /* Triangles of the picture: closed, turned outward, and as large as what they show. */
@@ -103,6 +105,39 @@ describe('pieces', () => {
       expect(max.y).toBeCloseTo(1, 1);
       expect(max.x - min.x).toBeCloseTo(1, 1);
     }
+  });
+});
+
+describe('places', () => {
+  it('a drip ends where the flow stopped it, and stands out as far as it is thick', () => {
+    const drip: PictureDrip = { part: 'd', tierId: 't', index: 0, at: { x: 100, y: 0, z: 80 }, out: { x: 1, y: 0 }, lengthMm: 40, widthMm: 9, thickMm: 3, look: 'ganache', step: 1 }; // prettier-ignore
+    const { shafts, ends } = dripPlaces([drip]);
+    const boxes = [dripShaft().applyMatrix4(shafts[0]!), dripEnd().applyMatrix4(ends[0]!)].map(
+      (shape) => {
+        shape.computeBoundingBox();
+        return shape.boundingBox!;
+      },
+    );
+    expect(boxes[0]!.max.z).toBeCloseTo(80, 6);
+    expect(Math.min(...boxes.map(({ min }) => min.z))).toBeCloseTo(40, 6);
+    const out = Math.max(...boxes.map(({ max }) => max.x)) - 100;
+    expect(out).toBeGreaterThan(2.5);
+    expect(out).toBeLessThan(5);
+    // as wide as it is planned, half to either side, and not turned inside out
+    expect(boxes[1]!.max.y).toBeCloseTo(4.5, 0);
+    expect(ends[0]!.determinant()).toBeGreaterThan(0);
+  });
+
+  it('a piece stands up from its foot, on its stick where it has one', () => {
+    const group = { part: 'p', tierId: 't', label: 'moon', form: { of: 'topping', form: 'disc' }, look: 'curd', acrossMm: 30, highMm: 4, stickMm: 40, step: 1, pieces: [{ at: { x: 5, y: 6, z: 100 }, up: { x: 0, y: 0, z: 1 }, along: { x: 1, y: 0 } }] } as const; // prettier-ignore
+    const { pieces, sticks } = piecePlaces({ ...group, pieces: [...group.pieces] });
+    const shape = pieceShape(group.form, false).applyMatrix4(pieces[0]!);
+    shape.computeBoundingBox();
+    const { min, max } = shape.boundingBox!;
+    expect([min.z, max.z]).toEqual([140, 144]);
+    expect(max.x - min.x).toBeCloseTo(30, 0);
+    expect(sticks).toHaveLength(1);
+    expect(piecePlaces({ ...group, stickMm: 0, pieces: [...group.pieces] }).sticks).toEqual([]);
   });
 });
 

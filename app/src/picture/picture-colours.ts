@@ -1,7 +1,7 @@
 import type { PictureBody } from '@pyrgotect/core';
 import { hatches } from '../section/tones.ts';
 import { drawn, type Colours } from '../styles/palette.ts';
-import type { PictureColours } from './picture-scene.ts';
+import type { PictureColours } from './paints.ts';
 
 /** Colours of the picture: foods as in the drawings' hatches, board and paper of the scheme. */
 export const pictureColours = ({ ink, line, raised, oat }: Colours): PictureColours => ({

@@ -1,5 +1,7 @@
 import type { CakePicture } from '@pyrgotect/core';
-import { PictureScene, type CarvedMesh, type PictureColours } from './picture-scene.ts';
+import type { CarvedMesh } from './carved-mesh.ts';
+import type { PictureColours } from './paints.ts';
+import { PictureScene } from './picture-scene.ts';
 
 /**
  * The picture as an image, drawn on a canvas that nobody sees and let go of at once.

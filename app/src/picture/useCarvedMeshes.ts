@@ -2,7 +2,7 @@ import { tierOf, type Build, type CakePicture, type Pantry } from '@pyrgotect/co
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
 import { askSolids } from '../workers/solids.ts';
 import { toneOfPart } from '../solid/part-looks.ts';
-import type { CarvedMesh } from './picture-scene.ts';
+import type { CarvedMesh } from './carved-mesh.ts';
 
 /** The carved tiers of a picture as the solids give them, cut open where the picture is; which of them failed is told. */
 export function useCarvedMeshes(

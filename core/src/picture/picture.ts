@@ -6,7 +6,8 @@ import { feetOf } from '../stack/feet.ts';
 import { insetOf } from '../carve/stock.ts';
 import { valueOf } from '../working/staged.ts';
 import { insideOf, outsideOf, overOf, underOf, type TierScene } from './bodies.ts';
-import { dripsOf, pipedOf, pressedOn, toppingsOf } from './pieces.ts';
+import { dripsOf, pipedOf } from './piped.ts';
+import { pressedOn, toppingsOf } from './put-on.ts';
 import { slicesBetween } from './slices.ts';
 import { raised, tierRings } from './tier-rings.ts';
 import type { PictureBody, CakePicture, PictureGroup, PictureTier, Place } from './types.ts';
@@ -79,7 +80,6 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
       ? next(scenes.length === 1 ? 'drips' : `drips on ${scene.tier.name}`)
       : 0;
     if (isDripped) picture.drips.push(...dripsOf(scene, flood));
-    finishing.push(...overOf(scene, flood, () => steps.length));
     cake.piping.forEach((job) => {
       const index = build.piping.findIndex((each) => each.id === job.id);
       if (job.piped?.tierId !== scene.tier.id || job.piped.where === 'apart') return;
@@ -89,10 +89,10 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
       picture.words.push(...piped.words);
     });
     const labels = plan.finish.toppings.map(({ topping }) => next(topping.name));
+    finishing.push(...overOf(scene, flood, (i) => labels[i]!));
     const put = toppingsOf(scene, (i) => labels[i]!);
     picture.groups.push(...put.groups);
     picture.runs.push(...put.runs);
-    for (const body of finishing) if (body.kind === 'ribbon') body.step = Math.min(body.step, steps.length - 1); // prettier-ignore
   }
   picture.bodies.push(
     ...underOf(cake, build, feet, (i) => set[i] ?? steps.length - 1),

@@ -1,6 +1,5 @@
-import { lookOf, toppingLook } from '../colour/colour.ts';
+import { toppingLook } from '../colour/colour.ts';
 import type { Topping } from '../document/finish-types.ts';
-import type { PlannedPiping } from '../finish/piping.ts';
 import { downAt } from '../mould/rim.ts';
 import {
   areaMm2 as areaOf,
@@ -14,150 +13,15 @@ import {
   type Outline,
   type Point,
 } from '../outline/outline.ts';
-import type { Look } from '../pantry/types.ts';
-import { lengthForms, placesAlong } from '../piping/shapes.ts';
-import { toneOfPoured } from '../section/finish-parts.ts';
+import { placesAlong } from '../piping/shapes.ts';
 import { rimPoint } from '../toppings/side.ts';
 import { randomFrom } from '../working/random.ts';
 import { valueOf } from '../working/staged.ts';
 import { pressedOf, type TierScene } from './bodies.ts';
-import type {
-  PictureDrip,
-  PictureGroup,
-  PictureRun,
-  PictureWords,
-  PieceForm,
-  Place,
-} from './types.ts';
+import { facing, unit, upward } from './facing.ts';
+import type { PictureGroup, PictureRun, PieceForm, Place } from './types.ts';
 
-const upward: Place = { x: 0, y: 0, z: 1 };
-const unit = ({ x, y }: Point): Point => {
-  const long = Math.hypot(x, y);
-  return long > 1e-9 ? { x: x / long, y: y / long } : { x: 0, y: -1 };
-};
-
-/** Which way the side faces at each of some places that run along an outline, to the right as one sees it from its front. */
-export function facing(places: readonly Point[]): Point[] {
-  if (places.length < 3) return places.map(unit);
-  return places.map((place, i) => {
-    const after = places[(i + 1) % places.length]!;
-    const before = places[(i + places.length - 1) % places.length]!;
-    const along = unit({ x: after.x - before.x, y: after.y - before.y });
-    const out = { x: along.y, y: -along.x };
-    // of the two ways across the line, the one away from the axis
-    return out.x * place.x + out.y * place.y < 0 ? { x: -out.x, y: -out.y } : out;
-  });
-}
-
-/** Every drip of a tier where it hangs, as long as the flow made it. */
-export function dripsOf(scene: TierScene, step: number): PictureDrip[] {
-  const { build, tier, plan, pantry, foot, toMm } = scene;
-  const drip = valueOf(plan.finish.drip);
-  if (!drip) return [];
-  const { rim } = plan;
-  // which way it faces is read from places close to each other, however few drips there are
-  const fine = placesAlong(rim.outline, drip.count * 8);
-  const out = facing(fine);
-  const look = lookOf(build.colours, tier.drip?.tint ?? '', toneOfPoured(drip.row, pantry.foods));
-  return placesAlong(rim.outline, drip.count).map((place, index) => ({
-    part: `${tier.id}/drip/${index}`,
-    tierId: tier.id,
-    index,
-    at: { x: place.x + foot.x, y: place.y + foot.y, z: toMm - rim.downMm },
-    out: out[index * 8]!,
-    lengthMm: drip.drips[index]!.lengthMm,
-    widthMm: drip.spec.widthMm,
-    thickMm: drip.drips[index]!.meanMm,
-    look,
-    step,
-  }));
-}
-
-/** What is piped on a tier: pieces at their marks, lines along theirs, and words. */
-export function pipedOf(
-  scene: TierScene,
-  job: PlannedPiping,
-  index: number,
-  step: number,
-): { groups: PictureGroup[]; runs: PictureRun[]; words: PictureWords[] } {
-  const { build, tier, plan, pantry, foot, fromMm, toMm } = scene;
-  const none = { groups: [], runs: [], words: [] };
-  const { piped } = job;
-  if (!piped || piped.tierId !== tier.id || job.noRoom || piped.where === 'apart') return none;
-  const tone: Look = pantry.spreads.find(({ id }) => id === job.spread)?.tone ?? 'ivory';
-  const own = {
-    part: `piping/${index}`,
-    tierId: tier.id,
-    label: job.name,
-    look: lookOf(build.colours, job.tint, tone),
-    step,
-  };
-  const onSide = piped.where === 'side' || piped.where === 'whole side';
-  const placeOf = (mark: { x: number; y: number; upMm: number }): Place => ({
-    x: mark.x + foot.x,
-    y: mark.y + foot.y,
-    z: fromMm + mark.upMm,
-  });
-  if (piped.form === 'writing') {
-    const front = -widthMm(plan.finished) / 2;
-    const words: PictureWords = {
-      ...own,
-      text: piped.text,
-      letterMm: piped.letterMm,
-      on: onSide ? 'front' : 'top',
-      at: onSide
-        ? { x: foot.x, y: foot.y + front, z: fromMm + piped.upMm }
-        : { x: foot.x, y: foot.y, z: toMm },
-    };
-    return { ...none, words: piped.text.trim() === '' ? [] : [words] };
-  }
-  // rows one above the other each run once round
-  const rows = new Map<number, PlannedPiping['marks']>();
-  for (const mark of job.marks) {
-    const row = rows.get(mark.upMm);
-    if (row) row.push(mark);
-    else rows.set(mark.upMm, [mark]);
-  }
-  if (lengthForms.includes(piped.form)) {
-    const wave = (i: number): number =>
-      piped.form === 'vine' ? Math.sin((i * Math.PI) / 3) * job.acrossMm * 0.7 : 0;
-    const runs = [...rows.values()].map((row): PictureRun => {
-      const out = facing(row);
-      return {
-        ...own,
-        wideMm: job.acrossMm,
-        highMm: job.highMm,
-        closed: true,
-        isRope: piped.form === 'rope',
-        points: row.map((mark, i) => {
-          const at = placeOf(mark);
-          const off = wave(i);
-          return onSide
-            ? { ...at, z: at.z + off }
-            : { x: at.x + out[i]!.x * off, y: at.y + out[i]!.y * off, z: at.z };
-        }),
-      };
-    });
-    return { ...none, runs };
-  }
-  const pieces = [...rows.values()].flatMap((row) => {
-    const out = facing(row);
-    return row.map((mark, i) => ({
-      at: placeOf(mark),
-      up: onSide ? { ...out[i]!, z: 0 } : upward,
-      along: { x: -out[i]!.y, y: out[i]!.x },
-    }));
-  });
-  const group: PictureGroup = {
-    ...own,
-    form: { of: 'piping', form: piped.form, nozzle: piped.nozzle },
-    acrossMm: job.acrossMm,
-    highMm: job.highMm,
-    stickMm: 0,
-    pieces,
-  };
-  return { ...none, groups: [group] };
-}
+/* What is put on a cake and pressed to it. */
 
 /** Fruit and the like is a ball, what lies flat is a disc, what stands tall a stick: by its own measures. */
 function toppingForm(topping: Topping): PieceForm {

@@ -126,7 +126,7 @@ describe('the devices', () => {
     const devices = useDevices();
     const stop = devices.listen();
     const bench = last().url.searchParams.get('bench');
-    expect(bench).toMatch(/^[0-9a-f-]{18}$/);
+    expect(bench).toMatch(/^bench-[0-9a-z]{13}$/);
     devices.ask({ do: 'tare' });
     expect(last().sent).toEqual([]);
     last().open();

@@ -125,4 +125,5 @@ export const dripShaft = (): BufferGeometry =>
     .translate(0, 0, -0.5)
     .scale(1, 2, 1);
 /** Its end, where the last of it gathered: a bead that is wider and thicker than the shaft. */
-export const dripEnd = (): BufferGeometry => new SphereGeometry(0.5, 8, 6).rotateX(Math.PI / 2).scale(1, 2, 1);
+export const dripEnd = (): BufferGeometry =>
+  new SphereGeometry(0.5, 8, 6).rotateX(Math.PI / 2).scale(1, 2, 1);

@@ -116,7 +116,7 @@ const said = computed(() => {
 </script>
 
 <template>
-  <div ref="box" class="picture" data-test="picture">
+  <div ref="box" class="turned picture" data-test="picture">
     <ElevationDrawing
       v-if="noWebGl || picture instanceof Error"
       :build="build"
@@ -180,20 +180,10 @@ const said = computed(() => {
   </div>
 </template>
 
+<style scoped src="../solid/turned.css" />
 <style scoped>
 .picture {
-  position: absolute;
-  inset: 0;
-  display: flex;
-  flex-direction: column;
   container-type: size;
-}
-canvas {
-  width: 100%;
-  flex: 1;
-  min-height: 0;
-  touch-action: none;
-  cursor: grab;
 }
 .note {
   position: absolute;
@@ -203,19 +193,6 @@ canvas {
   margin: 0;
   font-size: var(--size-note);
   color: var(--soft);
-}
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 14px;
-  align-items: center;
-  padding: 8px 18px 10px;
-  font-size: var(--size-note);
-  border-top: 1.5px solid var(--line);
-}
-.group {
-  display: inline-flex;
-  gap: 5px;
 }
 .slide.v-input {
   flex: 1 1 150px;

@@ -144,7 +144,7 @@ const said = computed(() => {
 </script>
 
 <template>
-  <div ref="box" class="solid" data-test="solid">
+  <div ref="box" class="turned solid" data-test="solid">
     <StillDrawing
       v-if="noWebGl && tierPlan.carve?.result"
       :result="tierPlan.carve.result"
@@ -187,20 +187,8 @@ const said = computed(() => {
   </div>
 </template>
 
+<style scoped src="./turned.css" />
 <style scoped>
-.solid {
-  position: absolute;
-  inset: 0;
-  display: flex;
-  flex-direction: column;
-}
-canvas {
-  width: 100%;
-  flex: 1;
-  min-height: 0;
-  touch-action: none;
-  cursor: grab;
-}
 .head {
   position: absolute;
   left: 18px;
@@ -225,19 +213,6 @@ canvas {
   margin: 0;
   font-size: var(--size-note);
   color: var(--soft);
-}
-.tools {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px 16px;
-  align-items: center;
-  padding: 8px 18px 12px;
-  font-size: var(--size-note);
-  border-top: 1.5px solid var(--line);
-}
-.group {
-  display: inline-flex;
-  gap: 5px;
 }
 .open.v-input {
   flex: 0 1 300px;

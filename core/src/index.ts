@@ -256,6 +256,7 @@ export type { PlannedPiping, PipedMark } from './finish/piping.ts';
 export type { ToppingPlan } from './finish/toppings.ts';
 export type { FinishPlan } from './finish/finish-plan.ts';
 export * from './brief/flavours.ts';
+export * from './brief/not-food.ts';
 export * from './elevation/elevation.ts';
 export * from './picture/opened.ts';
 export * from './picture/picture.ts';

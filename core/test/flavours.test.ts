@@ -1,6 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { flavoursOf, readBuildFile, startingPantry } from '../src/index.ts';
+import { flavoursOf, notFoodByName, readBuildFile, startingPantry } from '../src/index.ts';
+
+it('what is not food is counted by its name, and nothing of it is lost', () => {
+  const parts = [{ name: 'rod', count: 5 }, { name: 'card', count: 1 }, { name: 'rod', count: 4 }]; // prettier-ignore
+  expect(notFoodByName(parts)).toEqual([{ name: 'rod', count: 9 }, { name: 'card', count: 1 }]); // prettier-ignore
+});
 
 describe('flavours of a cake', () => {
   const read = readBuildFile(readFileSync(new URL('../../demo/jubilee.json', import.meta.url), 'utf8')); // prettier-ignore

@@ -166,6 +166,9 @@ describe('what tools and hands leave', () => {
       tier!.coat.style = 'combed';
       tier!.coat.comb = { peakMm: 9, depthMm: 4 };
     });
+    // the stack under it has no grooves
+    const { inner } = picture.tiers[0]!;
+    expect(new Set(inner.map(({ top }) => Math.max(...top[0]!.map(({ x }) => x)).toFixed(3))).size).toBe(1); // prettier-ignore
     const half = widthMm(plan.tiers[0]!.finished) / 2;
     const foot = picture.tiers[0]!.fromMm;
     const rims = sideOf(picture, build.tiers[0]!.id).flatMap(

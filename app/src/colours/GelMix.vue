@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { dropsToG, mixFor, stoodHex, type Build, type Tone } from '@pyrgotect/core';
+import { dropsOf, dropsToG, mixFor, stoodHex, type Build, type Tone } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import { useUnits } from '../figures/units.ts';
@@ -28,7 +28,6 @@ const ground = computed(() => {
 });
 const mix = computed(() => mixFor(props.hex, ground.value));
 const stood = computed(() => stoodHex(ground.value, mix.value.doses));
-const drops = (gPerKg: number): number => Math.max(1, Math.round(gPerKg * dropsToG));
 const colours = computed(() => [
   { name: 'as it is', hex: ground.value },
   { name: 'wanted', hex: props.hex },
@@ -52,7 +51,7 @@ const colours = computed(() => [
       >
       <template v-for="({ gel, gPerKg }, i) in mix.doses" :key="gel.name"
         >{{ i > 0 ? ', ' : '' }}<b>{{ text(gPerKg, 'fineMass') }}</b> of {{ gel.name }} (some
-        {{ drops(gPerKg) }} drops)</template
+        {{ dropsOf(gPerKg) }} drops)</template
       ><template v-if="mix.doses.length > 0"> to the kilogram.</template>
     </p>
     <ul>

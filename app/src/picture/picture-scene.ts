@@ -245,10 +245,8 @@ export class PictureScene extends TurnedScene {
     geometry: BufferGeometry,
     look: PictureBody['look'],
     part: string,
-    isWet = false,
   ): void {
-    // prettier-ignore
-    const mesh = new Mesh(geometry, this.paints.plain(look, isWet));
+    const mesh = new Mesh(geometry, this.paints.plain(look));
     this.parts.set(mesh, () => part);
     to.add(mesh, this.inked(geometry));
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { flavoursOf, heldBy } from '@pyrgotect/core';
+import { flavoursOf, heldBy, notFoodByName } from '@pyrgotect/core';
 import { computed, ref, watch } from 'vue';
 import HoldsLine from '../figures/HoldsLine.vue';
 import { useUnits } from '../figures/units.ts';
@@ -7,6 +7,7 @@ import { servedText } from '../locale/when.ts';
 import SizeBeside from '../offer/SizeBeside.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
 import FailedPlan from '../parts/FailedPlan.vue';
+import MissingCake from '../parts/MissingCake.vue';
 import { usePrint } from '../parts/usePrint.ts';
 import PictureStill from '../picture/PictureStill.vue';
 import { useBuild } from '../stores/build.ts';
@@ -36,13 +37,11 @@ const flavours = computed(() =>
       }))
     : [],
 );
-/** What is not food and comes off or out, each name once with its count. */
-const notFood = computed(() => {
-  const counts = new Map<string, number>();
-  for (const { name, count } of store.cake?.nonFood ?? [])
-    counts.set(name, (counts.get(name) ?? 0) + count);
-  return [...counts].map(([name, count]) => `${count} × ${settings.words(name)}`);
-});
+const notFood = computed(() =>
+  notFoodByName(store.cake?.nonFood ?? []).map(
+    ({ name, count }) => `${count} × ${settings.words(name)}`,
+  ),
+);
 </script>
 
 <template>
@@ -113,10 +112,7 @@ const notFood = computed(() => {
     </p>
   </main>
   <FailedPlan v-else-if="store.cakeFault" :fault="store.cakeFault" :build-id="id" />
-  <main v-else-if="store.missing" id="content" tabindex="-1" class="paper">
-    <h1>This cake is not on the shelf</h1>
-    <p><KeyButton to="/">To the shelf</KeyButton></p>
-  </main>
+  <MissingCake v-else-if="store.missing" />
 </template>
 
 <style scoped>

@@ -7,6 +7,7 @@ import DayPrint from '../day/DayPrint.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
 import FailedPlan from '../parts/FailedPlan.vue';
 import { servedText } from '../locale/when.ts';
+import MissingCake from '../parts/MissingCake.vue';
 import { usePrint } from '../parts/usePrint.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import PlacesTable from '../support/PlacesTable.vue';
@@ -124,10 +125,7 @@ const { isLarge, print } = usePrint(() => `${store.build?.name ?? ''}: bench she
     <footer>Times and keeping are usual guidance; your local food code and licence decide.</footer>
   </main>
   <FailedPlan v-else-if="store.planFault" :fault="store.planFault" :build-id="id" />
-  <main v-else-if="store.missing" id="content" tabindex="-1" class="paper">
-    <h1>This cake is not on the shelf</h1>
-    <p><KeyButton to="/">To the shelf</KeyButton></p>
-  </main>
+  <MissingCake v-else-if="store.missing" />
 </template>
 
 <style scoped>

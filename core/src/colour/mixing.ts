@@ -149,6 +149,9 @@ export function mixFor(
 /** Drops of gel from a bottle that weigh a gram (estimate). */
 export const dropsToG = 20;
 
+/** So much gel in drops, at least one. */
+export const dropsOf = (gelG: number): number => Math.max(1, Math.round(gelG * dropsToG));
+
 /** Gel goes on dissolving: so much more of it colours after a night, at most (estimate, trade custom). */
 const overnight = 1.25;
 /** The colour after it stood overnight. */

@@ -102,14 +102,14 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
   return { ...picture, ...shown, box: boxOf({ ...picture, groups: shown.groups }) };
 }
 
-/** The stack of a tier under its coat. */
+/** The stack of a tier under its coat: no tool has been over it. */
 function tierOf(scene: TierScene): PictureTier {
   const { tier, plan, cake, foot, fromMm, toMm } = scene;
   const inner = cake.section.parts.filter(
     (part) => part.tierId === tier.id && (part.kind === 'layer' || part.kind === 'gap'),
   );
   const innerTo = Math.min(toMm, Math.max(fromMm, ...inner.map(({ y1 }) => y1)));
-  const rings = raised(tierRings({ ...tier, coat: { ...tier.coat, rimMm: 0 } }, plan, tier.outline, toMm - fromMm), foot, fromMm); // prettier-ignore
+  const rings = raised(tierRings({ ...tier, coat: { ...tier.coat, rimMm: 0, style: 'smooth' } }, plan, tier.outline, toMm - fromMm), foot, fromMm); // prettier-ignore
   return {
     id: tier.id,
     name: tier.name,

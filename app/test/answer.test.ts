@@ -6,7 +6,12 @@ import { useAnswer, type Answer } from '../src/workers/useAnswer.ts';
 vi.mock('comlink', () => ({ wrap: () => ({}) }));
 beforeEach(() => {
   vi.useFakeTimers();
-  vi.stubGlobal('Worker', class extends EventTarget {});
+  vi.stubGlobal(
+    'Worker',
+    class extends EventTarget {
+      terminate(): void {}
+    },
+  );
 });
 afterEach(() => {
   vi.useRealTimers();
@@ -65,6 +70,22 @@ describe('the answer of the worker', () => {
     await nextTick();
     // it may still be shown, but not acted on
     expect([kept.answer.value, kept.current.value]).toEqual(['one', false]);
+  });
+  it('is missed after ten seconds, taken when it comes later, and asked for once more', async () => {
+    const { asked, kept } = setUp();
+    await vi.advanceTimersByTimeAsync(10_100);
+    expect(kept.trouble.value).toBe('it did not answer so far');
+    await asked[0]!.answer('late');
+    expect([kept.answer.value, kept.trouble.value]).toEqual(['late', null]);
+    kept.again();
+    await vi.advanceTimersByTimeAsync(10_100);
+    kept.again();
+    await vi.advanceTimersByTimeAsync(0);
+    expect([asked.length, kept.trouble.value]).toEqual([3, null]);
+    // the one that was given up has no say any more
+    await asked[1]!.answer('given up');
+    await asked[2]!.answer('again');
+    expect([kept.answer.value, kept.current.value]).toEqual(['again', true]);
   });
   it('to an older question is dropped, whenever it comes', async () => {
     const { asked, kept, ask } = setUp();

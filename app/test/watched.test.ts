@@ -75,6 +75,35 @@ describe('a watched worker', () => {
     expect(await second).toBe('it did not answer');
   });
 
+  it('is waited for where an answer is welcome later, and the others hear that there is none', async () => {
+    const of = watched();
+    const heard: string[] = [];
+    let answer = (text: string): void => void text;
+    const patient = told(
+      of.ask(
+        () => new Promise((resolve) => (answer = resolve)),
+        (why) => heard.push(why),
+      ),
+    );
+    const hasty = told(of.ask(never));
+    await vi.advanceTimersByTimeAsync(10_100);
+    expect(heard).toEqual(['it did not answer so far']);
+    expect(await hasty).toBe('it did not answer');
+    expect(StillWorker.all[0]!.isEnded).toBe(false);
+    await vi.advanceTimersByTimeAsync(30_000);
+    answer('late');
+    expect(await patient).toBe('late');
+    const lost = told(of.ask(never, (why) => heard.push(why)));
+    await vi.advanceTimersByTimeAsync(59_000);
+    expect(StillWorker.all[0]!.isEnded).toBe(false);
+    await vi.advanceTimersByTimeAsync(2_000);
+    expect(await lost).toBe('it did not answer');
+    expect(StillWorker.all[0]!.isEnded).toBe(true);
+    const left = told(of.ask(never, () => undefined));
+    of.giveUp();
+    expect(await left).toBe('it was given up');
+  });
+
   it('is not silent to a question that waits behind another, as long as that one is being answered', async () => {
     const of = watched();
     let answer = (text: string): void => void text;

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { choose, chooseAt, demoCount, expect as soon, saved, tally, test } from './support.ts';
+import { chooseAt, chosen, demoCount, expect as soon, saved, tally, test } from './support.ts';
 
 /** Weighing some dozens of whole cakes takes a second, and more while other tests run beside. */
 const expect = soon.configure({ timeout: 45_000 });
@@ -94,11 +94,14 @@ test('three tiers for 120 with a kitchen cake beside: nothing is kept until it i
   await guests.press('Enter');
   await page.getByLabel('Date and time of serving').fill('2027-06-12T16:00');
   await page.getByLabel('Date and time of serving').blur();
-  await choose(page.getByRole('combobox', { name: 'Tiers' }), '3 tiers');
-  await choose(
-    page.getByRole('combobox', { name: 'Kitchen cakes' }),
-    'with plain cakes cut in the kitchen',
-  );
+  await chooseAt(page, 'Tiers', '3 tiers');
+  await chooseAt(page, 'Kitchen cakes', 'with plain cakes cut in the kitchen');
+  for (const [name, value] of [
+    ['Tiers', '3'],
+    ['Kitchen cakes', 'yes'],
+  ] as const)
+    await expect(chosen(page.getByRole('combobox', { name }))).toHaveAttribute('data-value', value);
+  await expect(page.getByTestId('trouble')).toHaveCount(0);
   const plain = page.getByRole('button', { name: /3 tiers.* kitchen cake/ }).first();
   await expect(plain).toBeEnabled();
   const shelf = await context.newPage();
@@ -136,7 +139,7 @@ test('what cannot be is said at its place: a day that is past, guests beyond all
   await guests.press('Enter');
   await page.getByText('Everybody eats everything').click();
   await page.getByText('eggs', { exact: true }).click();
-  await choose(page.getByRole('combobox', { name: 'Frosting' }), 'meringue buttercream');
+  await chooseAt(page, 'Frosting', 'meringue buttercream');
   await expect(page.getByRole('alert')).toContainText(/does not keep to: no eggs/);
 });
 

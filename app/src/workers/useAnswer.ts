@@ -51,18 +51,24 @@ export function useAnswer<Q, A>(
     progress.value = 0;
     let done = false;
     try {
-      const found = await solver.ask((remote, pulse) =>
-        ask(remote, JSON.parse(text) as Q, (share, first) => {
-          pulse();
-          // word of progress comes by another way and may come after the answer
-          if (mine !== latest || done) return false;
-          progress.value = share;
-          if (first !== undefined) answer.value = first;
-          return true;
-        }),
+      const found = await solver.ask(
+        (remote, pulse) =>
+          ask(remote, JSON.parse(text) as Q, (share, first) => {
+            pulse();
+            // word of progress comes by another way and may come after the answer
+            if (mine !== latest || done) return false;
+            trouble.value = null;
+            progress.value = share;
+            if (first !== undefined) answer.value = first;
+            return true;
+          }),
+        (why) => {
+          if (mine === latest) trouble.value = why;
+        },
       );
       // one that nobody waits for any more gives nothing
       if (mine !== latest || found === null) return;
+      trouble.value = null;
       answer.value = found;
       current.value = true;
     } catch (error) {
@@ -74,6 +80,11 @@ export function useAnswer<Q, A>(
     }
   };
   const again = (): void => {
+    // what says nothing would keep the next question waiting as well
+    if (progress.value !== null) {
+      latest += 1;
+      solver.giveUp();
+    }
     trouble.value = null;
     void run(JSON.stringify(question()));
   };

@@ -1,8 +1,12 @@
 import { writeFileSync } from 'node:fs';
-import { buildFileSchema } from '../core/src/index.ts';
+import { backupSchema, buildFileSchema } from '../core/src/index.ts';
 
-/* Writes the published JSON Schema of the build file. A test compares the two. */
-writeFileSync(
-  new URL('../docs/build.schema.json', import.meta.url),
-  `${JSON.stringify(buildFileSchema(), null, 2)}\n`,
-);
+/* Writes the published JSON Schemas of the build file and of a backup. Tests compare them. */
+for (const [name, schema] of [
+  ['build', buildFileSchema()],
+  ['backup', backupSchema()],
+] as const)
+  writeFileSync(
+    new URL(`../docs/${name}.schema.json`, import.meta.url),
+    `${JSON.stringify(schema, null, 2)}\n`,
+  );

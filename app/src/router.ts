@@ -55,6 +55,12 @@ export const router = createRouter({
       component: () => import('./views/HelpView.vue'),
     },
     {
+      path: '/backup',
+      name: 'backup',
+      meta: { title: 'Backup' },
+      component: () => import('./views/BackupView.vue'),
+    },
+    {
       path: '/learnt',
       name: 'learnt',
       meta: { title: 'Learnt' },

@@ -6,6 +6,7 @@ import { saveBuild, mergesNothing } from '../src/storage/builds.ts';
 import { database } from '../src/storage/database.ts';
 import { picturesOf } from '../src/storage/pictures.ts';
 import { useShelf } from '../src/stores/shelf.ts';
+import { aPhoto } from './a-photo.ts';
 
 // a browser without storage of its own to ask for
 vi.stubGlobal('navigator', {});
@@ -14,13 +15,6 @@ beforeEach(async () => {
   await Promise.all(database.tables.map((table) => table.clear()));
 });
 
-/** The heads of a photo of 3 by 2 pixels; `fill` tells one from another. */
-const jpeg = (fill: number): Uint8Array<ArrayBuffer> =>
-  Uint8Array.from([
-    ...[0xff, 0xd8, 0xff, 0xe0, 0, 16, 0x4a, 0x46, 0x49, 0x46, 0, 1, 1, 0, 0, 1, 0, 1, 0, 0],
-    ...[0xff, 0xc0, 0, 17, 8, 0, 2, 0, 3, 3, 1, 0x22, 0, 2, 0x11, 1, 3, 0x11, 1],
-    ...[fill, fill, fill, 0xff, 0xd9],
-  ]);
 async function withTwo() {
   const build = newBuild('quince', 'Quince', '2027-05-03T09:30:00Z');
   build.order.pictures = ['wish-1'];
@@ -36,7 +30,7 @@ async function withTwo() {
       id,
       buildId: build.id,
       at: note.at,
-      blob: new Blob([jpeg(fill)], { type: 'image/jpeg' }),
+      blob: new Blob([aPhoto(fill)], { type: 'image/jpeg' }),
     });
   return build;
 }
@@ -52,7 +46,7 @@ describe('a cake with its pictures', () => {
     const { build } = taken;
     expect(build.id).not.toBe('quince');
     const pictures = await picturesOf(build);
-    expect(pictures.map(({ bytes }) => [...bytes])).toEqual([[...jpeg(7)], [...jpeg(9)]]);
+    expect(pictures.map(({ bytes }) => [...bytes])).toEqual([[...aPhoto(7)], [...aPhoto(9)]]);
     // of its own: the other cake's go with the other cake
     expect(pictures.map(({ id }) => id)).not.toContain('wish-1');
     expect(await database.photos.where('buildId').equals('quince').count()).toBe(2);
@@ -67,8 +61,8 @@ describe('a cake with its pictures', () => {
     const svg = new TextEncoder().encode('<svg xmlns="http://www.w3.org/2000/svg"/>');
     const odd = packCake(read.text, [
       { id: 'wish-1', bytes: svg },
-      { id: 'step-1', bytes: jpeg(9) },
-      { id: 'stranger', bytes: jpeg(1) },
+      { id: 'step-1', bytes: aPhoto(9) },
+      { id: 'stranger', bytes: aPhoto(1) },
     ]);
     await database.photos.clear();
     const taken = await shelf.importFile(new Blob([odd as Uint8Array<ArrayBuffer>]));

@@ -166,6 +166,12 @@ onMounted(async () => {
         Weights and temperatures come by themselves. Stand-ins are shipped with the program, to try
         it.
       </p>
+      <h2>Backup</h2>
+      <p class="room">
+        <router-link to="/backup" @click="emit('close')"
+          >All of it as one file, and back</router-link
+        >
+      </p>
       <h2>Examples</h2>
       <p class="room">
         <KeyButton size="small" :loading="moving" data-test="examples" @click="moveExamples">{{

@@ -5,13 +5,16 @@ import IconPath from './IconPath.vue';
 import SettingsMenu from './SettingsMenu.vue';
 
 /** The bar over everything outside a build: where one is, and what can be done there. */
-defineProps<{ here: 'shelf' | 'calendar' | 'pantry' | 'shopping' | 'learnt' | 'help' }>();
+defineProps<{
+  here: 'shelf' | 'calendar' | 'pantry' | 'shopping' | 'learnt' | 'backup' | 'help';
+}>();
 const places = [
   { id: 'shelf', to: '/', text: 'Shelf' },
   { id: 'calendar', to: '/calendar', text: 'Calendar' },
   { id: 'pantry', to: '/pantry', text: 'Pantry' },
   { id: 'shopping', to: '/shopping', text: 'Shopping' },
   { id: 'learnt', to: '/learnt', text: 'Learnt' },
+  { id: 'backup', to: '/backup', text: 'Backup' },
 ] as const;
 </script>
 

@@ -1,4 +1,4 @@
-import { orderState, recordsOf, type Build } from '@pyrgotect/core';
+import { orderState, recordsOf, type Build, type KeptRecord } from '@pyrgotect/core';
 import {
   database,
   type Database,
@@ -86,6 +86,26 @@ export async function saveBuild(
   });
 }
 
+/** Lays cakes that are not kept yet, all at once; each with the time it was last changed. */
+export async function layFresh(
+  cakes: readonly { build: Build; updatedAt: string }[],
+  label: string,
+  db: Database = database,
+): Promise<void> {
+  const tables = [db.builds, db.shelf, db.revisions, db.records];
+  await db.transaction('rw', tables, async () => {
+    const at = new Date().toISOString();
+    const first = { revision: 1 };
+    await db.builds.bulkAdd(cakes.map(({ build }) => ({ ...first, id: build.id, build })));
+    await db.shelf.bulkPut(cakes.map(({ build, updatedAt }) => entryOf(build, updatedAt)));
+    await db.revisions.bulkAdd(
+      cakes.map(({ build }) => ({ ...first, buildId: build.id, at, label, build })),
+    );
+    const records = cakes.flatMap(({ build }) => recordsOf(build));
+    if (records.length > 0) await putRecords(records, db);
+  });
+}
+
 /** Lets go of versions that others stand for; only their keys are read. */
 async function thinRevisions(buildId: string, db: Database): Promise<void> {
   const of = db.revisions.where('[buildId+at]').between([buildId, ''], [buildId, '\uffff']);
@@ -98,17 +118,21 @@ async function thinRevisions(buildId: string, db: Database): Promise<void> {
 /** Keeps what the notes of a build say beside it; what was excluded stays so, with its reason. */
 async function keepRecords(build: Build, before: Build | null, db: Database): Promise<void> {
   if (before && JSON.stringify(before.bench.notes) === JSON.stringify(build.bench.notes)) return;
-  const kept = new Map(
-    (await db.records.where('buildId').equals(build.id).toArray()).map((one) => [one.id, one]),
-  );
+  const kept = await db.records.where('buildId').equals(build.id).primaryKeys();
   const records = recordsOf(build);
-  if (kept.size === 0 && records.length === 0) return;
+  if (kept.length === 0 && records.length === 0) return;
   const now = new Set(records.map(({ id }) => id));
-  await db.records.bulkDelete([...kept.keys()].filter((id) => !now.has(id)));
+  await db.records.bulkDelete(kept.filter((id) => !now.has(id)));
+  await putRecords(records, db);
+}
+
+/** Keeps records; whether one counts stays as it was said, as long as it says the same. */
+async function putRecords(records: readonly KeptRecord[], db: Database): Promise<void> {
+  const known = await db.records.bulkGet(records.map(({ id }) => id));
   await db.records.bulkPut(
-    records.map((one) => {
-      const known = kept.get(one.id);
-      return known && known.ratio === one.ratio ? { ...one, excluded: known.excluded } : one;
+    records.map((one, i) => {
+      const before = known[i];
+      return before && before.ratio === one.ratio ? { ...one, excluded: before.excluded } : one;
     }),
   );
 }

@@ -5,7 +5,8 @@ export type Word =
   | { kind: 'shelf' }
   | { kind: 'pantry' }
   | { kind: 'hand' }
-  | { kind: 'settings' };
+  | { kind: 'settings' }
+  | { kind: 'devices' };
 
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('pyrgotect');
 

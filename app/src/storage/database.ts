@@ -78,6 +78,14 @@ export interface OwnRow {
   removed: boolean;
 }
 
+/** A thing as it was agreed with the other devices. */
+export interface Carried {
+  item: string;
+  mark: string | null;
+  changes: Readonly<Record<string, number>>;
+  value: unknown;
+}
+
 type Renew = Record<string, unknown>;
 
 /** Brings builds, their history, the user's rows and the kitchen up to a later version. */
@@ -118,6 +126,8 @@ export class Database extends Dexie {
   /** What every build was planned to be and came to, for the hand. */
   records!: Table<KeptRecord, string>;
   photos!: Table<Photo, string>;
+  /** What paired devices agreed on, by the thing's name. */
+  carried!: Table<Carried, string>;
   /** Tries of practice drills. */
   tries!: Table<Try, string>;
 
@@ -173,6 +183,8 @@ export class Database extends Dexie {
         .toCollection()
         .modify((entry) => void Object.assign(entry, { ...unordered, ...entry }));
     });
+    // and when devices were paired
+    this.version(17).stores({ carried: 'item' });
   }
 }
 

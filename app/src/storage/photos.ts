@@ -12,11 +12,18 @@ const photoTypes = ['jpg', 'png', 'webp', 'gif', 'bmp', 'heif', 'avif', 'tiff'];
 /** The size stands at the beginning of a file. */
 const headBytes = 512_000;
 
-/** Width and height a picture is kept at, pixels, read from its first bytes. @throws Error in words */
-async function keptSize(file: Blob): Promise<{ width: number; height: number }> {
+/** Width and height a picture is kept at, pixels. @throws Error in words */
+const keptSize = async (file: Blob): Promise<Size> => {
   if (file.size > largestPhoto) throw new Error('This picture is larger than 40 MB.');
+  return sizeOf(new Uint8Array(await file.slice(0, headBytes).arrayBuffer()));
+};
+interface Size {
+  width: number;
+  height: number;
+}
+/** The same, read from its first bytes. @throws Error in words */
+async function sizeOf(head: Uint8Array): Promise<Size> {
   const { imageSize } = await import('image-size');
-  const head = new Uint8Array(await file.slice(0, headBytes).arrayBuffer());
   const none = 'This is no picture that the browser can read.';
   const measured = (): ReturnType<typeof imageSize> => {
     try {
@@ -40,8 +47,14 @@ async function keptSize(file: Blob): Promise<{ width: number; height: number }> 
   return { width: wide!, height: high! };
 }
 
-/** Throws where a file is no photo that would be kept. @throws Error in words */
-export const checkPhoto = async (file: Blob): Promise<void> => void (await keptSize(file));
+/** True of bytes that are a photo that would be kept. */
+export const isPhoto = (bytes: Uint8Array): Promise<boolean> =>
+  bytes.length > largestPhoto
+    ? Promise.resolve(false)
+    : sizeOf(bytes.subarray(0, headBytes)).then(
+        () => true,
+        () => false,
+      );
 
 /** A photo made smaller in the browser. @throws Error where it is no picture that can be read */
 export async function shrunk(file: Blob): Promise<Blob> {

@@ -1,7 +1,7 @@
 import { freshId } from '@pyrgotect/core';
 import type { Build, Picture } from '@pyrgotect/core';
-import { database } from './database.ts';
-import { checkPhoto } from './photos.ts';
+import { database, type Photo } from './database.ts';
+import { isPhoto } from './photos.ts';
 
 const newId = (): string => freshId('photo', 13);
 
@@ -21,26 +21,28 @@ export async function picturesOf(build: Build): Promise<Picture[]> {
   );
 }
 
+export const photoBlob = (bytes: Uint8Array): Blob =>
+  new Blob([bytes as BlobPart], { type: 'image/jpeg' });
+
 /**
- * Keeps photos under ids of their own, and gives the cake that names them so: another cake's are never written
+ * A cake's photos under ids of their own, and the cake that names them so: another cake's are never written
  * over. What is no photo is left out, and named no more by the cake.
  */
-export async function withPictures(build: Build, pictures: readonly Picture[]): Promise<Build> {
+export async function ownPictures(
+  build: Build,
+  pictures: readonly Picture[],
+): Promise<{ build: Build; photos: Photo[] }> {
   const named = new Set(namedIn(build));
   const known = new Map<string, string>();
+  const photos: Photo[] = [];
   for (const { id, bytes } of pictures) {
-    if (!named.has(id)) continue;
-    const blob = new Blob([bytes as BlobPart], { type: 'image/jpeg' });
-    const isPhoto = await checkPhoto(blob).then(
-      () => true,
-      () => false,
-    );
-    if (!isPhoto) continue;
+    if (!named.has(id) || !(await isPhoto(bytes))) continue;
     const own = newId();
-    await database.photos.put({ id: own, buildId: build.id, at: new Date().toISOString(), blob });
+    const at = new Date().toISOString();
+    photos.push({ id: own, buildId: build.id, at, blob: photoBlob(bytes) });
     known.set(id, own);
   }
-  return {
+  const renamed: Build = {
     ...build,
     order: { ...build.order, pictures: build.order.pictures.flatMap((id) => known.get(id) ?? []) },
     bench: {
@@ -48,4 +50,12 @@ export async function withPictures(build: Build, pictures: readonly Picture[]): 
       notes: build.bench.notes.map((note) => ({ ...note, id: known.get(note.id) ?? note.id })),
     },
   };
+  return { build: renamed, photos };
+}
+
+/** Keeps the photos that came with a cake, and gives the cake that names them as they are kept. */
+export async function withPictures(build: Build, pictures: readonly Picture[]): Promise<Build> {
+  const own = await ownPictures(build, pictures);
+  await database.photos.bulkPut(own.photos);
+  return own.build;
 }

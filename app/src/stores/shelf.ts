@@ -260,6 +260,7 @@ export const useShelf = defineStore('shelf', () => {
     asPattern,
     fromPattern,
     examples,
+    markExamples,
     hasExamples,
     putExamplesAway,
     bringExamples,

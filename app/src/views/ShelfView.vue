@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
-import { useIntersectionObserver, useLocalStorage, useNow } from '@vueuse/core';
+import { useDropZone, useIntersectionObserver, useLocalStorage, useNow } from '@vueuse/core';
 import {
   computed,
   defineAsyncComponent,
@@ -12,12 +12,14 @@ import {
 } from 'vue';
 import { format } from 'date-fns';
 import { useRouter } from 'vue-router';
-import type { Build, FileProblem } from '@pyrgotect/core';
+import type { Build } from '@pyrgotect/core';
 import type { StoredBuild } from '../storage/database.ts';
 import { download, downloadBytes } from '../parts/download.ts';
 import TopBar from '../parts/TopBar.vue';
 import { firstOf, found, grouped, type Sorting, type States } from '../shelf/arranged.ts';
 import { fetchCard, heldKey } from '../shelf/card.ts';
+import { takeLaunched } from '../shelf/launched.ts';
+import { useTakenFiles } from '../shelf/useTakenFiles.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
 import FileKey from '../parts/FileKey.vue';
@@ -28,6 +30,7 @@ const ShelfCard = defineAsyncComponent(fetchCard);
 const held = useLocalStorage(heldKey, false);
 const ResizeDialog = defineAsyncComponent(() => import('../designs/ResizeDialog.vue'));
 const ShelfOrder = defineAsyncComponent(() => import('../shelf/ShelfOrder.vue'));
+const BackupReminder = defineAsyncComponent(() => import('../backup/BackupReminder.vue'));
 const ShelfNotices = defineAsyncComponent(() => import('../shelf/ShelfNotices.vue'));
 
 const pageSize = 16;
@@ -42,14 +45,18 @@ const sorting = ref<Sorting>('date');
 const removed = shallowRef<StoredBuild | null>(null);
 /** The cake that is asked for another number of guests. */
 const resized = ref<string | null>(null);
-const refused = ref<{ name: string; problems: FileProblem[] } | null>(null);
+const { take, refused, taken, busy } = useTakenFiles();
 /** True from the first notice on; before it nothing of it is loaded. */
 const spoken = ref(false);
-watch([removed, refused], () => (spoken.value = true));
-const fileInput = useTemplateRef<HTMLInputElement>('fileInput');
+watch([removed, refused, taken], () => (spoken.value = true));
+const files = useTemplateRef<InstanceType<typeof FileKey>>('files');
 const foot = useTemplateRef<HTMLElement>('foot');
+const root = useTemplateRef<HTMLElement>('root');
 
-onMounted(() => void shelf.load());
+onMounted(() => {
+  void shelf.load();
+  takeLaunched((files) => void take(files));
+});
 watch(
   () => shelf.loaded && shelf.entries.length > 0,
   (holds) => {
@@ -98,36 +105,15 @@ async function exportOne(id: string): Promise<void> {
   const file = await shelf.exportText(id);
   if (file) download(file.name, file.text);
 }
-/** A file beyond any cake, or any with its pictures, is not even read. */
-const mostBytes = (name: string): number => (/\.zip$/i.test(name) ? 60_000_000 : 20_000_000);
 async function exportWithPictures(id: string): Promise<void> {
   const file = await shelf.exportArchive(id);
   if (file) downloadBytes(file.name, file.bytes, 'application/zip');
 }
-async function take(file: File): Promise<void> {
-  const refuse = (message: string): void => {
-    refused.value = {
-      name: file.name,
-      problems: [{ line: null, path: null, value: null, message }],
-    };
-  };
-  if (file.size > mostBytes(file.name)) {
-    refuse(
-      `The file is ${(file.size / 1e6).toFixed(0)} MB large. A cake is at most 5 MB, and 60 MB with its pictures.`,
-    );
-    return;
-  }
-  const result = await shelf
-    .importFile(file)
-    .catch((error: unknown) =>
-      refuse(
-        `It was not read: ${error instanceof Error ? error.message : String(error)}. Try it again.`,
-      ),
-    );
-  if (!result) return;
-  if ('problems' in result) refused.value = { name: file.name, problems: result.problems };
-  else await router.push(`/build/${result.build.id}/stack`);
-}
+/** A file dropped anywhere on the shelf is taken as if it were chosen. */
+const { isOverDropZone } = useDropZone(root, {
+  onDrop: (dropped) => void take(dropped ?? []),
+  multiple: true,
+});
 useEventListener('keydown', (event: KeyboardEvent) => {
   if (!isForPlace(event) || event.ctrlKey || event.metaKey || event.altKey) return;
   if (event.key === 'u') void settings.switchUnits();
@@ -140,7 +126,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
 </script>
 
 <template>
-  <div class="shelf">
+  <div ref="root" class="shelf" :class="{ over: isOverDropZone }">
     <TopBar here="shelf">
       <template #search>
         <SearchField
@@ -151,12 +137,19 @@ useEventListener('keydown', (event: KeyboardEvent) => {
           placeholder="Find a cake ( / )"
         />
       </template>
-      <FileKey accept=".json,.zip,application/json,application/zip" label="Build file" @take="take"
+      <FileKey
+        ref="files"
+        accept=".json,.zip,application/json,application/zip"
+        label="Build file"
+        several
+        @take-all="take"
         >Open a file</FileKey
       >
       <KeyButton variant="flat" data-test="new" @click="create">New cake</KeyButton>
     </TopBar>
     <main id="content" tabindex="-1" data-scrolls>
+      <v-progress-linear v-if="busy" indeterminate height="6" aria-label="Files are read" />
+      <BackupReminder v-if="shelf.loaded && shelf.entries.length > 0" />
       <ShelfOrder
         v-if="shelf.entries.length > 0"
         v-model:state="state"
@@ -205,7 +198,7 @@ useEventListener('keydown', (event: KeyboardEvent) => {
             <span class="soft">paste one of yours, and plan with it</span>
           </li>
           <li>
-            <KeyButton @click="fileInput?.click()">Open a file</KeyButton>
+            <KeyButton @click="files?.choose()">Open a file</KeyButton>
             <span class="soft">a cake that was saved here or elsewhere</span>
           </li>
         </ul>
@@ -227,9 +220,11 @@ useEventListener('keydown', (event: KeyboardEvent) => {
       v-if="spoken"
       :removed="removed?.build.name ?? null"
       :refused="refused"
+      :taken="taken"
       @bring-back="bringBack"
       @forget="removed = null"
-      @close="refused = null"
+      @seen="taken = 0"
+      @close="refused = []"
     />
   </div>
 </template>
@@ -240,6 +235,10 @@ useEventListener('keydown', (event: KeyboardEvent) => {
   display: flex;
   flex-direction: column;
   background: var(--milk);
+}
+.over main {
+  outline: 3px dashed var(--accent);
+  outline-offset: -8px;
 }
 .search {
   flex: 0 1 220px;

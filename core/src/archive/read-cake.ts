@@ -1,4 +1,5 @@
-import { readBuildFile, type FileProblem, type ReadResult } from '../document/read-file.ts';
+import { readBuildFile, type ReadResult } from '../document/read-file.ts';
+import type { FileProblem } from '../document/read-json.ts';
 import { isArchive, unpackCake, type Picture } from './cake-archive.ts';
 
 /** A cake as it came from a file, with the photos that came with it. */

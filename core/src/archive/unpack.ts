@@ -13,6 +13,8 @@ export type Unpacked =
 
 /** Compressed bytes that are looked at in one go: what they can swell to stays small. */
 const piece = 32_768;
+/** So many pieces are read from one word of progress to the next. */
+const toldEach = 64;
 const endMark = 0x06054b50;
 /** The end record, and the longest comment after it. */
 const endBytes = 22;
@@ -39,8 +41,14 @@ function countOf(bytes: Uint8Array): number | null {
  * The files of a zip archive, by name; folders are left out. Nothing is trusted that the archive says of
  * itself: sizes are counted while it is unpacked, and a name that leads out of it, stands twice, or more than
  * is allowed refuses the whole.
+ *
+ * @param progress is told the share that is unpacked
  */
-export function unpack(bytes: Uint8Array, limits: UnpackLimits): Unpacked {
+export function unpack(
+  bytes: Uint8Array,
+  limits: UnpackLimits,
+  progress: (share: number) => void = () => undefined,
+): Unpacked {
   const problem = (text: string): Unpacked => ({ ok: false, problem: text });
   const announced = countOf(bytes);
   if (announced === null)
@@ -84,8 +92,10 @@ export function unpack(bytes: Uint8Array, limits: UnpackLimits): Unpacked {
   });
   reader.register(UnzipInflate);
   try {
-    for (let at = 0; at < bytes.length && !wrong; at += piece)
+    for (let at = 0; at < bytes.length && !wrong; at += piece) {
       reader.push(bytes.subarray(at, at + piece), at + piece >= bytes.length);
+      if (at % (piece * toldEach) === 0) progress(at / bytes.length);
+    }
   } catch {
     return problem(wrong ?? 'The archive cannot be unpacked: part of it is missing or changed.');
   }

@@ -1,4 +1,4 @@
-import type { CarriedRows } from '../pantry/fields.ts';
+import { noRows, type CarriedRows } from '../pantry/fields.ts';
 import { pantryTables, type Pantry, type PantryTable, type Recipe } from '../pantry/types.ts';
 import { soakIdOf } from '../soak/soak.ts';
 import type { Build } from './types.ts';
@@ -43,18 +43,7 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
     dowels: new Map(),
     stock: new Map(),
   };
-  const added: CarriedRows = {
-    sponges: [],
-    spreads: [],
-    tins: [],
-    boards: [],
-    others: [],
-    recipes: [],
-    foods: [],
-    ganaches: [],
-    dowels: [],
-    stock: [],
-  };
+  const added = noRows();
   // ingredients and recipes first: the others point at them
   for (const table of inOrderOfUse) {
     const inOrder = table === 'recipes' ? partsFirst(rows.recipes) : (rows[table] as AnyRow[]);

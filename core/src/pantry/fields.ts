@@ -20,6 +20,19 @@ export const rowFields: { [T in PantryTable]: Field<Pantry[T][number]> } = {
 
 /** The rows that travel in a build file. */
 export type CarriedRows = Pick<Pantry, PantryTable>;
+/** Tables without any rows. */
+export const noRows = (): CarriedRows => ({
+  sponges: [],
+  spreads: [],
+  tins: [],
+  boards: [],
+  others: [],
+  recipes: [],
+  foods: [],
+  ganaches: [],
+  dowels: [],
+  stock: [],
+});
 export const carriedRows = record<CarriedRows>({
   sponges: list(rowFields.sponges, 200),
   spreads: list(rowFields.spreads, 200),

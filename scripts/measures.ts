@@ -18,10 +18,12 @@ import {
   scheduleExact,
   schedule,
 } from './measures/core.ts';
+import { backups } from './measures/backup.ts';
 import { drafts, firstDraft, resized } from './measures/designs.ts';
 import { mergeTenThousand, planAny } from './measures/withstand.ts';
 import { carving } from './measures/carve.ts';
 import type { Measure } from './measures/measure.ts';
+import { syncTick } from './measures/pairing.ts';
 import { pictureFirst, pictureHeap, pictureMoves } from './measures/picture.ts';
 import {
   benchStep,
@@ -47,6 +49,8 @@ const usual: Record<string, () => Taken | Promise<Taken>> = {
   'picture-first': () => pictureFirst(browser, url),
   picture: () => pictureMoves(browser, url),
   'pantry-filter': () => pantryFilter(browser, url),
+  backup: () => backups(browser, url),
+  'sync-tick': () => syncTick(browser, url),
   plan,
   operations,
   'plan-edit': planEdit,

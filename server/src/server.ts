@@ -2,8 +2,11 @@ import { existsSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import helmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
-import { serveDevices } from './devices/socket.ts';
 import Fastify, { type FastifyInstance } from 'fastify';
+import { devicesPath, serveDevices } from './devices/socket.ts';
+import { pairingPath, servePairing } from './pairing/socket.ts';
+import { Mailboxes } from './pairing/store.ts';
+import { serveSockets } from './sockets.ts';
 
 export interface Options {
   /** Folder of the built application. */
@@ -12,6 +15,16 @@ export interface Options {
   demo?: boolean;
   /** The day that the demo's dates are counted from, "2027-05-15T12:00:00"; null for the day it is loaded. */
   today?: string | null;
+  /** Folder in which sealed changes of paired devices are kept; null for memory alone. */
+  data?: string | null;
+  /** True where other machines reach the server. */
+  isOpen?: boolean;
+  /** Certificate and key, where it speaks TLS itself. */
+  tls?: { cert: Buffer; key: Buffer } | null;
+  /** True behind a proxy that says for whom it asks. */
+  trustProxy?: boolean;
+  /** True where each request is written down. */
+  log?: boolean;
   /** False in development, where another server gives out the application. */
   serveApp?: boolean;
 }
@@ -48,17 +61,29 @@ export async function buildServer({
   demo = false,
   today = null,
   serveApp = true,
+  data = null,
+  isOpen = false,
+  tls = null,
+  trustProxy = false,
+  log = false,
 }: Options = {}): Promise<FastifyInstance> {
   const folder = root ?? fileURLToPath(new URL('../../app/dist', import.meta.url));
   if (serveApp && !existsSync(folder))
     throw new Error('The application is not built yet. Run: npm run build');
   // who keeps a connection open does not keep the server from ending
-  const app = Fastify({ logger: false, forceCloseConnections: true });
+  const app = Fastify({
+    logger: log,
+    forceCloseConnections: true,
+    trustProxy,
+    ...(tls ? { https: tls } : {}),
+  }) as unknown as FastifyInstance;
   await app.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: contentPolicy },
     strictTransportSecurity: false,
   });
-  await serveDevices(app);
+  await serveSockets(app, [devicesPath, pairingPath]);
+  serveDevices(app);
+  servePairing(app, new Mailboxes(data), { isOpen });
   app.get('/api/health', () => ({ ok: true }));
   app.get('/api/start', () => ({ demo, ...(today === null ? {} : { today }) }));
   if (!serveApp) return app;

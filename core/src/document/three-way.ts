@@ -62,6 +62,29 @@ function woven(into: readonly string[], from: readonly string[]): string[] {
   return keys;
 }
 
+/**
+ * What two states of one thing have in common: fields that are the same, and of lists whose members have keys
+ * those that both have. It stands for what both were made from where nobody has that any more: what only one of
+ * them has then counts as added, and is kept.
+ */
+export function commonOf(a: unknown, b: unknown): unknown {
+  if (isSame(a, b)) return a;
+  if (Array.isArray(a) && Array.isArray(b)) {
+    const [one, other] = [byKeys(a), byKeys(b)];
+    if (!one || !other) return [];
+    return [...one]
+      .filter(([key]) => other.has(key))
+      .map(([key, value]) => commonOf(value, other.get(key)));
+  }
+  if (isFields(a) && isFields(b) && a.kind === b.kind)
+    return Object.fromEntries(
+      Object.keys(a)
+        .filter((key) => Object.hasOwn(b, key))
+        .map((key) => [key, commonOf(a[key], b[key])]),
+    );
+  return undefined;
+}
+
 interface Merging {
   prefer: Prefer;
   clashes: string[];

@@ -1,6 +1,6 @@
-import websocket from '@fastify/websocket';
 import { readAsk, type DeviceAsk } from '@pyrgotect/core';
 import type { FastifyInstance } from 'fastify';
+import { isOwn } from '../own-origin.ts';
 import { StandInProbe } from './probe.ts';
 import { StandInScale } from './scale.ts';
 
@@ -18,19 +18,9 @@ const mostFromAddress = 64;
 const mostASecond = 50;
 /** A reader that has not taken so much gets nothing more until it has, bytes. */
 const mostWaiting = 64 * 1024;
-/** Sockets are asked to close, and after this closed, ms. */
-const closesMs = 500;
-const path = '/api/devices';
-
-/** True where a page of this very server asks; a program that is no page has no origin. */
-function isOwn(origin: string | undefined, host: string | undefined): boolean {
-  if (origin === undefined) return true;
-  try {
-    return new URL(origin).host === host;
-  } catch {
-    return false;
-  }
-}
+/** Longest word that a hand says, bytes. */
+const mostSaid = 1024;
+export const devicesPath = '/api/devices';
 
 interface StandIns {
   scale: StandInScale;
@@ -58,7 +48,7 @@ function obey({ scale, probe }: StandIns, ask: DeviceAsk): void {
  * The stand-ins for a scale and a thermometer, over a WebSocket. Each browser has its own bench,
  * which stays as it is over a reload.
  */
-export async function serveDevices(app: FastifyInstance): Promise<void> {
+export function serveDevices(app: FastifyInstance): void {
   const benches = new Map<string, StandIns>();
   const benchOf = (name: string): StandIns | null => {
     const now = Date.now();
@@ -71,60 +61,49 @@ export async function serveDevices(app: FastifyInstance): Promise<void> {
     return made;
   };
   const fromAddress = new Map<string, number>();
-  await app.register(websocket, {
-    options: {
-      maxPayload: 1024,
-      // nothing else is a socket
-      verifyClient: ({ req }: { req: { url?: string } }) => req.url?.split('?')[0] === path,
+  app.get<{ Querystring: { bench?: string } }>(
+    devicesPath,
+    { websocket: true },
+    (socket, request) => {
+      // any page may open a socket to this machine; only the own one gets an answer
+      const { origin, host } = request.headers;
+      if (!isOwn(origin, host)) return socket.close(1008);
+      const bench = benchOf(String(request.query.bench ?? '').slice(0, 40));
+      const others = fromAddress.get(request.ip) ?? 0;
+      if (!bench || bench.open >= mostAtBench || others >= mostFromAddress)
+        return socket.close(1013);
+      bench.open++;
+      fromAddress.set(request.ip, others + 1);
+      const tell = (message: object): void => {
+        if (socket.readyState === socket.OPEN && socket.bufferedAmount < mostWaiting)
+          socket.send(JSON.stringify(message));
+      };
+      let [second, said] = [0, 0];
+      const scaleClock = setInterval(
+        () => tell({ device: 'scale', g: bench.scale.read(Date.now()) }),
+        scaleEveryMs,
+      );
+      const probeClock = setInterval(() => {
+        const tempC = bench.probe.read(Date.now());
+        if (tempC !== null) tell({ device: 'probe', tempC });
+      }, probeEveryMs);
+      socket.on('message', (data: Buffer) => {
+        const now = Math.floor(Date.now() / 1000);
+        [second, said] = now === second ? [second, said + 1] : [now, 1];
+        if (said > mostASecond || data.length > mostSaid) return socket.close(1008);
+        const ask = readAsk(data.toString('utf8'));
+        if (ask) obey(bench, ask);
+      });
+      socket.on('error', () => socket.close());
+      socket.on('close', () => {
+        clearInterval(scaleClock);
+        clearInterval(probeClock);
+        bench.open--;
+        bench.lastMs = Date.now();
+        const left = (fromAddress.get(request.ip) ?? 1) - 1;
+        if (left > 0) fromAddress.set(request.ip, left);
+        else fromAddress.delete(request.ip);
+      });
     },
-    // who does not answer the asking does not keep the server from ending
-    preClose(done) {
-      const { clients } = app.websocketServer;
-      for (const client of clients) client.close(1001);
-      setTimeout(() => {
-        for (const client of clients) client.terminate();
-        app.websocketServer.close(() => done());
-      }, closesMs);
-    },
-  });
-  app.get<{ Querystring: { bench?: string } }>(path, { websocket: true }, (socket, request) => {
-    // any page may open a socket to this machine; only the own one gets an answer
-    const { origin, host } = request.headers;
-    if (!isOwn(origin, host)) return socket.close(1008);
-    const bench = benchOf(String(request.query.bench ?? '').slice(0, 40));
-    const others = fromAddress.get(request.ip) ?? 0;
-    if (!bench || bench.open >= mostAtBench || others >= mostFromAddress) return socket.close(1013);
-    bench.open++;
-    fromAddress.set(request.ip, others + 1);
-    const tell = (message: object): void => {
-      if (socket.readyState === socket.OPEN && socket.bufferedAmount < mostWaiting)
-        socket.send(JSON.stringify(message));
-    };
-    let [second, said] = [0, 0];
-    const scaleClock = setInterval(
-      () => tell({ device: 'scale', g: bench.scale.read(Date.now()) }),
-      scaleEveryMs,
-    );
-    const probeClock = setInterval(() => {
-      const tempC = bench.probe.read(Date.now());
-      if (tempC !== null) tell({ device: 'probe', tempC });
-    }, probeEveryMs);
-    socket.on('message', (data: Buffer) => {
-      const now = Math.floor(Date.now() / 1000);
-      [second, said] = now === second ? [second, said + 1] : [now, 1];
-      if (said > mostASecond) return socket.close(1008);
-      const ask = readAsk(data.toString('utf8'));
-      if (ask) obey(bench, ask);
-    });
-    socket.on('error', () => socket.close());
-    socket.on('close', () => {
-      clearInterval(scaleClock);
-      clearInterval(probeClock);
-      bench.open--;
-      bench.lastMs = Date.now();
-      const left = (fromAddress.get(request.ip) ?? 1) - 1;
-      if (left > 0) fromAddress.set(request.ip, left);
-      else fromAddress.delete(request.ip);
-    });
-  });
+  );
 }

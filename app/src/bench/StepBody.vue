@@ -7,6 +7,8 @@ import {
   leftLabel,
   show,
   type Build,
+  type Kind,
+  type Moved,
   type Plan,
   type Step,
 } from '@pyrgotect/core';
@@ -35,6 +37,8 @@ const props = defineProps<{
   bench: BenchHand;
   build: Build;
   plan: Plan;
+  /** Amounts of this step that are others now than they were when the bench showed them. */
+  moved: readonly Moved[];
 }>();
 const emit = defineEmits<{ steps: []; notes: []; devices: [] }>();
 const devices = useDevices();
@@ -43,6 +47,11 @@ const units = useUnits();
 const working = useWorking();
 const shown = (value: number, kind: Parameters<typeof show>[1]) =>
   show(value, kind, settings.system);
+/** What an amount was before it changed; nothing where it did not. */
+const wasText = (label: string, kind: Kind): string => {
+  const was = props.moved.find((one) => one.label === label)?.was;
+  return was === undefined ? '' : `changed: was ${units.text(was, kind)}`;
+};
 /** What was weighed as left in the bowl at this step, and the tier it still has to coat. */
 const leftTier = computed(() => props.build.tiers.find((t) => t.id === props.step.leftFor));
 /** The drips that a test drip at this step is about. */
@@ -118,6 +127,9 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
         {{ shown(amount.value, amount.kind).number
         }}<small>{{ ' ' + shown(amount.value, amount.kind).unit }}</small>
       </div>
+      <div v-if="wasText(amount.label, amount.kind)" class="was" data-test="changed">
+        {{ wasText(amount.label, amount.kind) }}
+      </div>
     </div>
   </div>
 
@@ -127,7 +139,10 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
   <ul v-if="step.list.length > 0 && opened" class="list" :class="{ long: step.list.length > 5 }">
     <li v-for="item in step.list" :key="item.label">
       <span
-        >{{ settings.words(item.label) }} <small v-if="item.note">{{ item.note }}</small></span
+        >{{ settings.words(item.label) }} <small v-if="item.note">{{ item.note }}</small>
+        <small v-if="wasText(item.label, item.kind)" class="was" data-test="changed">{{
+          wasText(item.label, item.kind)
+        }}</small></span
       >
       <b>{{ listText(item) }}</b>
     </li>
@@ -204,6 +219,10 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
   gap: 0 14px;
   font: 600 var(--size-lead) var(--figure);
   color: var(--soft);
+}
+.was {
+  font-weight: 600;
+  color: var(--warn);
 }
 .where button {
   min-height: 34px;

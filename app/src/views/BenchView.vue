@@ -13,6 +13,7 @@ import StepBody from '../bench/StepBody.vue';
 import TooEarlyNote from '../bench/TooEarlyNote.vue';
 import { timersTitle, useAlarms } from '../bench/useAlarms.ts';
 import { useBench } from '../bench/useBench.ts';
+import { useMoved } from '../bench/useMoved.ts';
 import { useStockLedger } from '../bench/useStockLedger.ts';
 import WorkingDialog from '../figures/WorkingDialog.vue';
 import CarvingNote from '../parts/CarvingNote.vue';
@@ -51,6 +52,12 @@ const counting = useStockLedger(
   () => store.build,
 );
 const step = computed(() => bench.step.value);
+const moved = useMoved(
+  () => steps.value,
+  () => bench.done.value,
+  () => step.value,
+  () => store.build?.id,
+);
 /** As many as one takes in at a glance. */
 const mostFree = 3;
 /** What hands can take up while the step at hand waits. */
@@ -168,6 +175,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
         :bench="bench"
         :build="store.build"
         :plan="store.plan"
+        :moved="moved"
         @steps="dialog = 'steps'"
         @notes="dialog = 'notes'"
         @devices="dialog = 'devices'"

@@ -1,10 +1,16 @@
+import { readFileSync } from 'node:fs';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import vuetify from 'vite-plugin-vuetify';
 import { schemes } from './src/styles/palette.ts';
 
+const { version } = JSON.parse(
+  readFileSync(new URL('../package.json', import.meta.url), 'utf8'),
+) as { version: string };
+
 export default defineConfig({
+  define: { 'import.meta.env.VITE_VERSION': JSON.stringify(version) },
   plugins: [
     vue(),
     vuetify({ autoImport: true }),
@@ -18,14 +24,40 @@ export default defineConfig({
         theme_color: schemes.paper.oat,
         background_color: schemes.paper.milk,
         display: 'standalone',
-        icons: [{ src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' }],
+        id: '/',
+        start_url: '/',
+        description: 'Plans the build of layer cakes.',
+        icons: [
+          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          {
+            src: '/icon-maskable-512.png',
+            sizes: '512x512',
+            type: 'image/png',
+            purpose: 'maskable',
+          },
+        ],
+        shortcuts: [
+          { name: 'New cake', url: '/new' },
+          { name: 'Shopping', url: '/shopping' },
+          { name: 'Calendar', url: '/calendar' },
+        ],
+        // a cake or a backup that is opened with the installed program
+        file_handlers: [
+          { action: '/', accept: { 'application/json': ['.json'], 'application/zip': ['.zip'] } },
+        ],
       },
       workbox: {
-        globPatterns: ['**/*.{js,css,html,svg,woff2,wasm}'],
+        globPatterns: [
+          '**/*.{js,css,html,svg,png,woff2,wasm}',
+          // the letters of templates, which a PDF takes in this form
+          'assets/barlow-semi-condensed-latin-500-normal-*.woff',
+        ],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
         clientsClaim: true,
         importScripts: ['/notify.js'],
-        navigateFallbackDenylist: [/^\/api\//],
+        navigateFallbackDenylist: [/^\/api\//, /^\/licences\.txt$/],
       },
     }),
   ],

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { defineAsyncComponent, onMounted, ref, watchEffect } from 'vue';
+import { database } from './storage/database.ts';
 import { sweepRemoved } from './storage/removed.ts';
 import { openStorage, useStorageState } from './storage/state.ts';
 import { useUpdate } from './storage/updates.ts';
@@ -35,6 +36,16 @@ watchEffect(() => {
   document.documentElement.classList.toggle('scheme-paper', scheme.value === 'paper');
 });
 
+/** With devices that are paired, once there are any. */
+async function keepInStep(): Promise<void> {
+  if (storage.value.kind !== 'kept' || !(await database.settings.get('pairing'))) return;
+  const { usePairing } = await import('./stores/pairing.ts');
+  // the page of devices says why where it cannot
+  await usePairing()
+    .start()
+    .catch(() => undefined);
+}
+
 onMounted(async () => {
   try {
     await openStorage();
@@ -42,6 +53,7 @@ onMounted(async () => {
     await shelf.seedDemo();
     void carvings.load();
     void sweepRemoved();
+    void keepInStep();
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);
   }

@@ -5,3 +5,8 @@ declare module '*.vue' {
   const component: DefineComponent;
   export default component;
 }
+
+/** The version of the program, of its package. */
+interface ImportMetaEnv {
+  readonly VITE_VERSION: string;
+}

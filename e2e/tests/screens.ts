@@ -13,6 +13,8 @@ export const screens: readonly string[] = [
     '/learnt',
     '/learnt?turn=practice',
     '/help',
+    '/backup',
+    '/backup?turn=devices',
     '/nowhere',
   ],
   ...'sponges spreads tins boards others recipes foods ganaches dowels stock kitchen'

@@ -52,6 +52,12 @@ export function timeLeft(serveAt: string | null, now: Date): string {
   return formatDistanceStrict(at, now, { unit: 'day', roundingMethod: 'floor' });
 }
 
+/** How long ago something was, as a short text: "just now", "5 hours ago", "3 days ago". */
+export const agoText = (at: Date, now: Date): string =>
+  now.getTime() - at.getTime() < 60_000
+    ? 'just now'
+    : formatDistanceStrict(at, now, { addSuffix: true, roundingMethod: 'floor' });
+
 /** "12:04" from seconds, "1:02:33" from an hour on; "-" before it when over. */
 export function clock(seconds: number): string {
   const over = seconds < 0;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { buildVersion } from '@pyrgotect/core';
 import { computed, onMounted, ref } from 'vue';
 import { hints } from '../help/hints.ts';
 import TermPicture from '../help/TermPicture.vue';
@@ -15,6 +16,7 @@ const hintCount = Object.keys(hints).length;
 onMounted(() => void shelf.load());
 /** The cake that is walked round: the next to be made. */
 const first = computed(() => shelf.entries[0] ?? null);
+const version = import.meta.env.VITE_VERSION;
 const search = ref('');
 const found = computed(() => {
   const word = search.value.trim().toLowerCase();
@@ -69,6 +71,15 @@ const found = computed(() => {
             </dd>
           </div>
         </dl>
+      </section>
+      <section data-test="about">
+        <h2>About</h2>
+        <p>
+          Pyrgotect {{ version }}, build files of version {{ buildVersion }}. Under the MIT licence;
+          <a href="/licences.txt" target="_blank" rel="noopener"
+            >the licences of what it is made of</a
+          >. What you plan is in this browser, and on devices that you pair with it.
+        </p>
       </section>
       <section>
         <h2 id="keys">The keys</h2>

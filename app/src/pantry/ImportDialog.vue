@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   maxTableLength,
+  stockColumns,
   writeFoods,
   type CsvProblem,
   type CsvResult,
@@ -12,6 +13,7 @@ import { plain } from '../storage/builds.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { askSolver } from '../workers/useAnswer.ts';
 import PasteRecipe from './PasteRecipe.vue';
+import RecipeFiles from './RecipeFiles.vue';
 import DialogBox from '../parts/DialogBox.vue';
 import FileKey from '../parts/FileKey.vue';
 
@@ -66,12 +68,17 @@ async function save(): Promise<void> {
 <template>
   <DialogBox max-width="860" @update:model-value="emit('close')">
     <v-card class="import" data-test="import-dialog">
-      <PasteRecipe v-if="table === 'recipes'" @close="emit('close')" />
+      <template v-if="table === 'recipes'">
+        <PasteRecipe @close="emit('close')" />
+        <RecipeFiles />
+      </template>
       <template v-else>
         <h1>Ingredients as a table</h1>
         <p class="lead">
-          Save them, change stock, packs and prices where you like, and read them back. Commas or
-          semicolons, points or decimal commas. All of a table is taken, or nothing of it.
+          Save them, change stock, packs and prices where you like, and read them back; a column
+          that the table does not have stays as it is here. Commas, semicolons, tabs or another sign
+          that the first line names (sep=/), points or decimal commas. All of a table is taken, or
+          nothing of it.
         </p>
         <p class="buttons">
           <KeyButton
@@ -79,6 +86,18 @@ async function save(): Promise<void> {
             @click="download('ingredients.csv', writeFoods(pantry.pantry.foods), 'text/csv')"
           >
             Save as a table
+          </KeyButton>
+          <KeyButton
+            data-test="save-stock-table"
+            @click="
+              download(
+                'stock and prices.csv',
+                writeFoods(pantry.pantry.foods, stockColumns),
+                'text/csv',
+              )
+            "
+          >
+            Save stock and prices
           </KeyButton>
           <FileKey accept=".csv,.tsv,.txt,text/csv" label="Table of ingredients" @take="take"
             >Read a table</FileKey

@@ -7,7 +7,10 @@ import {
   outOfProportion,
   readMethod,
   readPasted,
+  isWebRecipe,
+  maxPageLength,
   readRecipeTable,
+  readWebRecipes,
   rowSchemas,
   rowsOfPasted,
   sentencesOf,
@@ -22,6 +25,7 @@ import {
   type ReadLine,
   type Recipe,
   type Sponge,
+  type TakenRecipe,
   measurings,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
@@ -49,7 +53,7 @@ const settings = useSettings();
 const units = useUnits();
 const text = ref('');
 const name = ref(props.as?.name ?? '');
-const waiting = ref<{ name: string; lines: string[] }[]>([]);
+const waiting = ref<TakenRecipe[]>([]);
 const tableProblems = ref<CsvProblem[]>([]);
 const problems = ref<string[]>([]);
 const measuring = ref<Measuring>(pantry.pantry.kitchen.measuring);
@@ -62,7 +66,13 @@ const tooMuch = computed(() => tooMuchPasted(text.value));
 const refused = ref('');
 /** A text that no recipe is as long as is not even set: that alone would hold the page up. */
 function paste(event: ClipboardEvent): void {
-  refused.value = tooMuchPasted(event.clipboardData?.getData('text') ?? '') ?? '';
+  const pasted = event.clipboardData?.getData('text') ?? '';
+  if (isWebRecipe(pasted)) {
+    event.preventDefault();
+    takeText(pasted);
+    return;
+  }
+  refused.value = tooMuchPasted(pasted) ?? '';
   if (refused.value) event.preventDefault();
 }
 const lines = computed(() =>
@@ -175,16 +185,24 @@ const likes = computed(() => [
   })),
 ]);
 
-async function takeTable(file: File): Promise<void> {
-  const result =
-    file.size > maxTableLength
-      ? {
-          ok: false as const,
-          problems: [
-            { line: 0, column: null, value: null, message: 'The file is too large for a recipe.' },
-          ],
-        }
-      : readRecipeTable(await file.text());
+const tooLarge: CsvProblem = {
+  line: 0,
+  column: null,
+  value: null,
+  message: 'The file is too large for a recipe.',
+};
+async function takeFile(file: File): Promise<void> {
+  if (file.size > maxPageLength) tableProblems.value = [tooLarge];
+  else takeText(await file.text());
+}
+/** Recipes of a table, of JSON-LD or of a saved page; the first of them is shown, the others wait. */
+function takeText(given: string): void {
+  const isWeb = isWebRecipe(given);
+  if (!isWeb && given.length > maxTableLength) {
+    tableProblems.value = [tooLarge];
+    return;
+  }
+  const result = isWeb ? readWebRecipes(given) : readRecipeTable(given);
   tableProblems.value = result.ok ? [] : result.problems;
   if (result.ok) {
     waiting.value = result.rows;
@@ -197,7 +215,7 @@ function next(): void {
   waiting.value = rest;
   byHand.value = {};
   chosen.value = {};
-  typedYield.value = null;
+  typedYield.value = first?.yieldG ?? null;
   chosenKind.value = null;
   if (!first) return;
   name.value = first.name.slice(0, 80);
@@ -323,8 +341,11 @@ async function save(): Promise<void> {
       <KeyButton variant="flat" data-test="save-pasted" @click="save">
         {{ waiting.length > 0 ? `Save, then the next of ${waiting.length}` : 'Save it' }}
       </KeyButton>
-      <FileKey accept=".csv,.tsv,.txt,text/csv" label="Table of recipes" @take="takeTable"
-        >Read a table of recipes</FileKey
+      <FileKey
+        accept=".csv,.tsv,.txt,.json,.jsonld,.html,.htm,text/csv,text/html,application/ld+json"
+        label="Recipes in a file"
+        @take="takeFile"
+        >Read a saved page or a table</FileKey
       >
       <KeyButton @click="emit('close')">Leave it</KeyButton>
     </p>

@@ -4,6 +4,7 @@ import ChoiceField from '../figures/ChoiceField.vue';
 import DialogBox from '../parts/DialogBox.vue';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { downloadBytes } from '../parts/download.ts';
+import { fileName } from '../parts/file-name.ts';
 import { drawn } from '../styles/palette.ts';
 import type { PictureScene } from './picture-scene.ts';
 
@@ -14,7 +15,7 @@ const wide = ref<'1024' | '2048' | '4096'>('2048');
 const ground = ref<'white' | 'none'>('white');
 const trouble = ref<string | null>(null);
 const widths = ['1024', '2048', '4096'] as const;
-const stem = computed(() => props.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'cake');
+const stem = computed(() => fileName(props.name));
 
 async function save(work: () => Promise<void>): Promise<void> {
   trouble.value = null;

@@ -13,6 +13,7 @@ import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { mergesNothing, plain, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
 import { listen, tell } from '../storage/channel.ts';
+import { fileName } from '../parts/file-name.ts';
 import { askToKeep } from '../storage/room.ts';
 import { database, type ShelfEntry, type StoredBuild } from '../storage/database.ts';
 import { useCarvings } from './carvings.ts';
@@ -139,7 +140,7 @@ export const useShelf = defineStore('shelf', () => {
   }
   /** A build as a file, stored or not. */
   async function fileOf(build: Build): Promise<{ name: string; text: string }> {
-    const name = build.name.replace(/[^\p{L}\p{N} _-]/gu, '').trim() || 'cake';
+    const name = fileName(build.name);
     const { correctionsFor, planShape, writeBuildFile } = await import('../shelf/files.ts');
     const { pantry } = usePantry();
     const carvings = useCarvings();

@@ -11,6 +11,7 @@ import { useDay } from '../../stores/day.ts';
 import { useUnits } from '../../figures/units.ts';
 import { dayAndHour, servedText } from '../../locale/when.ts';
 import { download } from '../../parts/download.ts';
+import { fileName } from '../../parts/file-name.ts';
 import WhenField from '../../figures/WhenField.vue';
 
 /** Who works when, and what that comes to: the start, how good the plan is, calendar and table to take along. */
@@ -54,18 +55,18 @@ const share = (id: string): void =>
       ? props.build.day.together.filter((one) => one !== id)
       : [...props.build.day.together, id],
   });
-const fileName = computed(() => props.build.name.replace(/[^\p{L}\p{N}]+/gu, '-'));
+
 async function saveCalendar(): Promise<void> {
   const { calendarText } = await import('../../day/calendar.ts');
   download(
-    `${fileName.value}.ics`,
+    `${fileName(props.build.name)}.ics`,
     calendarText(props.build, day.rows, day.dateOf),
     'text/calendar',
   );
 }
 async function saveTable(): Promise<void> {
   const { tableText } = await import('../../day/table.ts');
-  download(`${fileName.value}-days.csv`, tableText(day.rows, day.dateOf), 'text/csv');
+  download(`${fileName(props.build.name)}-days.csv`, tableText(day.rows, day.dateOf), 'text/csv');
 }
 </script>
 

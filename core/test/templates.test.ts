@@ -2,9 +2,15 @@ import { createCanvas } from '@napi-rs/canvas';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { readFileSync } from 'node:fs';
-import { inchesAndOunces, metric, type CarveResult, type CarveQuestion } from '../src/index.ts';
+import {
+  inchesAndOunces,
+  metric,
+  templatesOf,
+  type CarveQuestion,
+  type CarveResult,
+} from '../src/index.ts';
 import { Carver, carveAnswer, startLibrary } from '../src/solids/index.ts';
-import { templatesOf, templatesPdf, templatesSvg } from '../src/templates/index.ts';
+import { templatesPdf, templatesSvg } from '../src/templates/index.ts';
 
 let result: CarveResult;
 const acrossMm = 150;

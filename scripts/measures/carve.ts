@@ -1,8 +1,10 @@
 import {
+  metric,
   newBuild,
   newCarving,
   planBuild,
   startingPantry,
+  templatesOf,
   type CarveQuestion,
   type Cut,
 } from '../../core/src/index.ts';
@@ -14,8 +16,7 @@ import {
   startLibrary,
   type Library,
 } from '../../core/src/solids/index.ts';
-import { templatesOf, templatesPdf } from '../../core/src/templates/index.ts';
-import { metric } from '../../core/src/index.ts';
+import { templatesPdf } from '../../core/src/templates/index.ts';
 import { demo, measure, timed, type Measure } from './measure.ts';
 
 /* The solids: twelve cuts of a stack of nine parts, its coat, its templates. */

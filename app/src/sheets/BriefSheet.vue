@@ -22,6 +22,7 @@ import FigureValue from '../figures/FigureValue.vue';
 import HoldsLine from '../figures/HoldsLine.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useUnits } from '../figures/units.ts';
+import BuildSheets from '../templates/BuildSheets.vue';
 import CuttingMap from './CuttingMap.vue';
 import DraftDialog from './DraftDialog.vue';
 import LastTime from './LastTime.vue';
@@ -174,6 +175,8 @@ function toggleDiet(diet: Diet): void {
         />
       </div>
     </div>
+
+    <BuildSheets v-if="plan.servings.count > 0" :build="build" :plan="plan" kind="cutting" />
 
     <CautionList :cautions="cautions" @go="(caution) => emit('goTo', caution)" />
 

@@ -15,7 +15,7 @@ declare module 'clipper-lib' {
       AddPaths(paths: IntPoint[][], type: number, closed: boolean): void;
       Execute(clipType: number, solution: IntPoint[][], subject: number, clip: number): boolean;
     };
-    ClipType: { ctDifference: number };
+    ClipType: { ctDifference: number; ctIntersection: number };
     PolyType: { ptSubject: number; ptClip: number };
     PolyFillType: { pftNonZero: number };
     JoinType: { jtRound: number };

@@ -1,4 +1,3 @@
-/** Templates at full size, as PDF and SVG; an entry of its own for the size of its libraries. */
-export { templatesOf, type Template } from './templates.ts';
+/** Sheets at full size as PDF and SVG; an entry of its own for the size of its libraries. */
 export { templatesPdf, papers, type Paper } from './pdf.ts';
 export { templatesSvg } from './svg.ts';

@@ -3,15 +3,17 @@ import {
   clockName,
   limits,
   newCarving,
+  templatesOf,
   type Build,
   type Guide,
   type CakePlan,
 } from '@pyrgotect/core';
-import fontUrl from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-500-normal.woff?url';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { downloadBytes } from '../../parts/download.ts';
+import { fileName } from '../../parts/file-name.ts';
+import FullSizeKeys from '../../templates/FullSizeKeys.vue';
 import { linesPath } from '../../section/tones.ts';
 import { plain } from '../../storage/builds.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -56,39 +58,26 @@ const heights = (recipe: (list: number[]) => void): void =>
     recipe(own.carving.guidesMm);
   });
 const chosenHeights = computed(() => tier.value.carving?.guidesMm ?? []);
-const working = ref('');
+const isWorking = ref(false);
 const problem = ref('');
-const fileName = computed(() =>
-  `${props.build.name}-${tier.value.name}`.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase(),
+const name = computed(() =>
+  props.build.tiers.length > 1 ? `${props.build.name}, ${tier.value.name}` : props.build.name,
 );
-async function save(as: 'A4' | 'Letter' | 'svg' | 'stl' | '3mf'): Promise<void> {
-  const { question, result } = carve.value ?? {};
-  if (!question || !result) return;
-  working.value = as;
+const sheets = () =>
+  carve.value?.result ? templatesOf(carve.value.result, plain(settings.system)) : [];
+async function saveSolid(as: 'stl' | '3mf'): Promise<void> {
+  const question = carve.value?.question;
+  if (!question) return;
+  isWorking.value = true;
   problem.value = '';
-  const name =
-    props.build.tiers.length > 1 ? `${props.build.name}, ${tier.value.name}` : props.build.name;
   try {
     const { askSolids } = await import('../../workers/solids.ts');
-    if (as === 'stl' || as === '3mf') {
-      const bytes = await askSolids((solids) => solids.file(plain(question), as, name));
-      downloadBytes(`${fileName.value}.${as}`, bytes, as === 'stl' ? 'model/stl' : 'model/3mf');
-    } else {
-      const font = new Uint8Array(await (await fetch(fontUrl)).arrayBuffer());
-      const bytes = await askSolids((solids) =>
-        solids.templates(plain(result), name, as, plain(settings.system), font),
-      );
-      const isSvg = as === 'svg';
-      downloadBytes(
-        `${fileName.value}-templates.${isSvg ? 'svg' : 'pdf'}`,
-        bytes,
-        isSvg ? 'image/svg+xml' : 'application/pdf',
-      );
-    }
+    const bytes = await askSolids((solids) => solids.file(plain(question), as, name.value));
+    downloadBytes(`${fileName(name.value)}.${as}`, bytes, as === 'stl' ? 'model/stl' : 'model/3mf');
   } catch (error) {
     problem.value = error instanceof Error ? error.message : String(error);
   }
-  working.value = '';
+  isWorking.value = false;
 }
 </script>
 
@@ -180,14 +169,14 @@ async function save(as: 'A4' | 'Letter' | 'svg' | 'stl' | '3mf'): Promise<void> 
         Every section, the front and the right side, one to one, over as many pages as they take.
         Print at 100 % and measure the bar on the page before anything is cut from it.
       </p>
-      <p class="keys">
-        <KeyButton :disabled="working !== ''" @click="save('A4')"> PDF, A4 </KeyButton>
-        <KeyButton :disabled="working !== ''" @click="save('Letter')"> PDF, Letter </KeyButton>
-        <KeyButton :disabled="working !== ''" @click="save('svg')"> SVG </KeyButton>
-        <KeyButton :disabled="working !== ''" @click="save('stl')"> Solid, STL </KeyButton>
-        <KeyButton :disabled="working !== ''" @click="save('3mf')"> Solid, 3MF </KeyButton>
-        <span v-if="working" role="status">Making it …</span>
-      </p>
+      <FullSizeKeys :sheets="sheets" :name="name" what="templates">
+        <KeyButton size="small" :disabled="isWorking" @click="saveSolid('stl')">
+          Solid, STL
+        </KeyButton>
+        <KeyButton size="small" :disabled="isWorking" @click="saveSolid('3mf')">
+          Solid, 3MF
+        </KeyButton>
+      </FullSizeKeys>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     </template>
   </div>
@@ -214,11 +203,6 @@ svg path {
 }
 .ledger :nth-child(3) {
   padding-left: 18px;
-}
-.keys {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 .problem {
   color: var(--stop);

@@ -23,6 +23,7 @@ import TermWord from '../../help/TermWord.vue';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
 import { editDowels, spotsOf } from '../../support/dowel-edits.ts';
+import BuildSheets from '../../templates/BuildSheets.vue';
 import { useSheet } from '../useSheet.ts';
 
 /** The dowels under each board of a tier: which, how many, where, what each carries, what if one gives. */
@@ -71,6 +72,14 @@ const toFree = (lift: Lift, i: number): void => {
   editDowels(lift, `Dowel ${i + 1}`, (dowels) => {
     dowels.spots[i] = [nearest.x, nearest.y];
   });
+};
+/** How long they are cut: the room between the boards, and what a crown or a slope takes more. */
+const cutTo = (lift: Lift): string => {
+  const lengths = lift.placed.map(({ lengthMm }) => lengthMm);
+  const [least, most] = [Math.min(...lengths), Math.max(...lengths)].map((mm) =>
+    text(Number.isFinite(mm) ? mm : lift.lengthMm, 'span'),
+  );
+  return least === most ? least! : `${least} to ${most}`;
 };
 const placeText = (x: number, y: number): string => {
   const where = clockOf(x, y);
@@ -150,7 +159,7 @@ const setTested = (row: Dowel, mm: number | null): void => {
             label="How they are cut"
             :options="cuts"
             @update:model-value="(cut) => editDowels(lift, 'Cut', (d) => void (d.cut = cut))"
-          />: <b>{{ text(lift.lengthMm, 'span') }}</b>. Custom takes {{ lift.fewest }}.
+          />: <b data-test="cut-to">{{ cutTo(lift) }}</b>. Custom takes {{ lift.fewest }}.
           <KeyButton
             v-if="lift.dowels.spots.length > 0"
             size="small"
@@ -281,6 +290,12 @@ const setTested = (row: Dowel, mm: number | null): void => {
         </p>
       </template>
     </section>
+    <BuildSheets
+      v-if="lifts.some((lift) => lift.placed.length > 0)"
+      :build="build"
+      :plan="plan"
+      kind="dowels"
+    />
   </div>
 </template>
 

@@ -19,6 +19,7 @@ import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import QuantityField from '../../figures/QuantityField.vue';
 import { useUnits } from '../../figures/units.ts';
+import BuildSheets from '../../templates/BuildSheets.vue';
 import { useSheet } from '../useSheet.ts';
 import TermWord from '../../help/TermWord.vue';
 
@@ -241,6 +242,7 @@ const why = computed(() => {
       </KeyButton>
       <TermWord id="board half-way up">What that is</TermWord>
     </p>
+    <BuildSheets :build="build" :plan="plan" kind="boards" />
   </div>
   <p v-else class="lead">What it weighs is not known yet; the other sheets say what is missing.</p>
 </template>

@@ -28,6 +28,7 @@ import {
   Carver,
   carveAnswer,
   MeshProblem,
+  type StlUnit,
   planCarved,
   startLibrary,
   stlOf,
@@ -391,6 +392,17 @@ describe('shapes from and to files', () => {
     expect(model).toContain('A &#60;box&#62; &#38; more');
     expect(model.match(/<triangle /g)!.length).toBeGreaterThan(11);
     carver.end();
+  });
+  it('is as large as the unit says that it was drawn in, and nothing is guessed then', () => {
+    const high = (unit: StlUnit, mm: number): number =>
+      targetFrom(lib, ascii(box(mm, mm, mm)), 'x', unit).heightMm;
+    expect(high('cm', 1.9)).toBeCloseTo(19, 3);
+    expect(high('in', 1.5)).toBeCloseTo(38.1, 3);
+    expect(high('m', 0.4)).toBeCloseTo(400, 3);
+    expect(high('guess', 0.4)).toBeCloseTo(400, 3);
+    expect(high('mm', 12)).toBeCloseTo(12, 3);
+    expect(() => targetFrom(lib, ascii(box(90, 90, 90)), 'x', 'in')).toThrow('which unit');
+    expect(targetFrom(lib, ascii(box(1.9, 1.8, 1.5)), 'x', 'cm').notes).toEqual([]);
   });
   it('what is inside out or in metres is mended and said', () => {
     expect(targetFrom(lib, ascii(box(100, 100, 50, true)), 'x').notes[0]).toContain('inside out');

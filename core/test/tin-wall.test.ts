@@ -98,6 +98,11 @@ describe('a mould from a solid file', () => {
     expect(tinVolumeMl(tin, read.depthMm) / exact).toBeCloseTo(1, 2);
     expect(widthMm(tinOutlineAt(tin, 20))).toBeCloseTo(120, 0);
   });
+  it('drawn in inches or centimetres holds as much more', () => {
+    const mm = tinWallFrom(cone, 'mm').volumeMl;
+    expect(tinWallFrom(turned([[0, 4], [2, 6], [5, 9]]), 'cm').volumeMl).toBeCloseTo(mm, 1); // prettier-ignore
+    expect(tinWallFrom(turned([[0, 1], [2, 3]]), 'in').depthMm).toBeCloseTo(50.8, 3); // prettier-ignore
+  });
   it('stands with its wider end up, whichever way it was drawn, and says so', () => {
     const over = tinWallFrom(turned([[0, 90], [30, 60], [50, 40]])); // prettier-ignore
     expect(over.notes.join(' ')).toMatch(/turned/);

@@ -10,8 +10,9 @@ import {
 import { computed, ref } from 'vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useUnits } from '../figures/units.ts';
+import type { StlUnit } from '@pyrgotect/core/solids';
 import { stlBytes } from '../parts/stl-file.ts';
-import FileKey from '../parts/FileKey.vue';
+import StlKey from '../parts/StlKey.vue';
 
 /** The wall of a mould as it is drawn: how wide it is at a few heights, or read from a solid of what it holds. */
 const props = defineProps<{ tin: Tin }>();
@@ -30,17 +31,21 @@ if (props.tin.wall.length < 2) emit('change', { wall: [...usualWall] });
 
 const problem = ref('');
 const notes = ref('');
-async function read(file: File): Promise<void> {
+async function read(file: File, unit: StlUnit): Promise<void> {
   problem.value = '';
   notes.value = '';
   try {
     const bytes = await stlBytes(file);
     const { askSolids } = await import('../workers/solids.ts');
-    const { volumeMl, notes: said, ...shape } = await askSolids((solids) => solids.tinWall(bytes));
+    const {
+      volumeMl,
+      notes: said,
+      ...shape
+    } = await askSolids((solids) => solids.tinWall(bytes, unit));
     const { min, max } = pantryLimits.tinDepthMm;
     if (shape.depthMm < min || shape.depthMm > max)
       throw new Error(
-        `It is ${text(shape.depthMm, 'size')} high: a mould is ${text(min, 'size')} to ${text(max, 'size')} deep. Scale it where it was drawn; one unit is a millimetre.`,
+        `It is ${text(shape.depthMm, 'size')} high: a mould is ${text(min, 'size')} to ${text(max, 'size')} deep. Say in which unit it was drawn, or scale it there.`,
       );
     // its volume is exact, whatever its slices are
     emit('change', { ...shape, flareMm: 0, flutes: null, waterG: Math.round(volumeMl) });
@@ -98,9 +103,7 @@ const drawing = computed(() => {
         >Its wall is read at {{ wall.length }} heights, as the round of equal area.</template
       >
       It holds {{ text(tinVolumeMl(tin, tin.depthMm), 'volume') }}.
-      <FileKey size="small" accept=".stl,model/stl" label="STL file of the mould" @take="read"
-        >from an STL file of what it holds</FileKey
-      >
+      <StlKey label="STL file of the mould" @take="read">from an STL file of what it holds</StlKey>
       <KeyButton
         v-if="!isTyped"
         size="small"

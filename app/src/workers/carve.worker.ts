@@ -1,4 +1,4 @@
-import type { CarveQuestion, CarveResult, CarvedCoat, UnitSystem } from '@pyrgotect/core';
+import type { CarveQuestion, CarveResult, CarvedCoat, Template } from '@pyrgotect/core';
 import {
   Carver,
   carveAnswer,
@@ -11,6 +11,7 @@ import {
   threeMfOf,
   type CarveView,
   type Library,
+  type StlUnit,
 } from '@pyrgotect/core/solids';
 import type { Paper } from '@pyrgotect/core/templates';
 import { expose, transfer } from 'comlink';
@@ -75,19 +76,17 @@ const solids = {
     }));
     return sent(kind === 'stl' ? stlOf(lib, carver.body) : threeMfOf(lib, carver.body, name));
   },
-  target: async (bytes: Uint8Array, fileName: string) =>
-    targetFrom(await library(), bytes, fileName),
-  tinWall: (bytes: Uint8Array) => tinWallFrom(bytes),
+  target: async (bytes: Uint8Array, fileName: string, unit: StlUnit) =>
+    targetFrom(await library(), bytes, fileName, unit),
+  tinWall: (bytes: Uint8Array, unit: StlUnit) => tinWallFrom(bytes, unit),
   templates: async (
-    result: CarveResult,
+    templates: Template[],
     name: string,
     as: Paper | 'svg',
-    system: UnitSystem,
     font: Uint8Array,
   ): Promise<Uint8Array> => {
     // the PDF library is larger than all the rest of this
-    const { templatesOf, templatesPdf, templatesSvg } = await import('@pyrgotect/core/templates');
-    const templates = templatesOf(result, system);
+    const { templatesPdf, templatesSvg } = await import('@pyrgotect/core/templates');
     if (as === 'svg') return new TextEncoder().encode(templatesSvg(templates, name));
     return sent(await templatesPdf(templates, name, as, font));
   },

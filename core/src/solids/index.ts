@@ -9,6 +9,6 @@ export { carveView, type CarveView } from './view.ts';
 export type { Shown } from './materials.ts';
 export { targetFrom } from './target.ts';
 export { tinWallFrom, type ReadWall } from './tin-wall.ts';
-export { MeshProblem } from './stl.ts';
+export { MeshProblem, type StlUnit } from './stl.ts';
 export { stlOf, threeMfOf } from './shape-files.ts';
 export { planCarved } from './plan-carved.ts';

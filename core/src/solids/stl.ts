@@ -13,14 +13,19 @@ export class MeshProblem extends Error {}
 /** More triangles than this are not read. */
 export const maxStlTriangles = 2_000_000;
 
+export const stlUnits = ['guess', 'mm', 'cm', 'in', 'm'] as const;
+/** What one unit of a file is; the file itself does not say. */
+export type StlUnit = (typeof stlUnits)[number];
+const mmOf: Record<Exclude<StlUnit, 'guess'>, number> = { mm: 1, cm: 10, in: 25.4, m: 1000 };
+
 /**
  * Reads an STL file, binary or ASCII: equal points become one, triangles without area go, a solid
- * that is inside out is turned. Units are taken as mm; a solid below 3 mm across is taken as metres
- * and one above 2 m is refused.
+ * that is inside out is turned. One above 2 m is refused.
  *
+ * @param unit what one unit of the file is; guessed, it is taken as mm, and as metres where it is below 3 mm across
  * @throws MeshProblem with what is wrong, in plain words
  */
-export function readStl(bytes: Uint8Array): ReadMesh {
+export function readStl(bytes: Uint8Array, unit: StlUnit = 'guess'): ReadMesh {
   const corners = isBinary(bytes) ? binaryCorners(bytes) : asciiCorners(bytes);
   const notes: string[] = [];
   if (corners.some((n) => !Number.isFinite(n)))
@@ -40,14 +45,16 @@ export function readStl(bytes: Uint8Array): ReadMesh {
     notes.push('It was inside out and has been turned.');
   }
   let { low, size } = boxOf(points);
-  if (Math.max(...size) < 3) {
-    points.forEach((n, i) => (points[i] = n * 1000));
+  const isTiny = unit === 'guess' && Math.max(...size) < 3;
+  const perUnit = unit === 'guess' ? (isTiny ? mmOf.m : mmOf.mm) : mmOf[unit];
+  if (perUnit !== 1) {
+    points.forEach((n, i) => (points[i] = n * perUnit));
     ({ low, size } = boxOf(points));
-    notes.push('It was in metres and has been read as such.');
   }
+  if (isTiny) notes.push('It was in metres and has been read as such.');
   if (Math.max(...size) > 2000)
     throw new MeshProblem(
-      `The solid is ${(Math.max(...size) / 1000).toFixed(1)} m across: scale it down, one unit is a millimetre.`,
+      `The solid is ${(Math.max(...size) / 1000).toFixed(1)} m across: say in which unit it was drawn, or scale it down.`,
     );
   // its foot on the board, its middle on the axis
   const middle = [low[0] + size[0] / 2, low[1] + size[1] / 2, low[2]];

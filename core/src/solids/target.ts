@@ -2,7 +2,7 @@ import { limits } from '../document/limits.ts';
 import type { TargetCut } from '../carve/types.ts';
 import { within, type Library } from './library.ts';
 import { surfaceOf } from './mesh.ts';
-import { MeshProblem, readStl } from './stl.ts';
+import { MeshProblem, readStl, type StlUnit } from './stl.ts';
 
 /**
  * A target shape from an STL file, as a cut of a carving: made coarser until it is small enough to
@@ -14,8 +14,9 @@ export function targetFrom(
   lib: Library,
   bytes: Uint8Array,
   fileName: string,
+  unit: StlUnit = 'guess',
 ): Pick<TargetCut, 'points' | 'triangles' | 'fileName' | 'heightMm'> & { notes: string[] } {
-  const read = readStl(bytes);
+  const read = readStl(bytes, unit);
   return within((scope) => {
     const mesh = new lib.Mesh({
       numProp: 3,

@@ -1,6 +1,6 @@
 import type { Outline } from '../outline/outline.ts';
 import type { Tin } from '../pantry/types.ts';
-import { readStl, signedVolume } from './stl.ts';
+import { readStl, signedVolume, type StlUnit } from './stl.ts';
 
 /** Heights that a wall is read at, from the bottom to the brim. */
 const heights = 33;
@@ -67,13 +67,13 @@ function sliceAt(
 }
 
 /**
- * Reads a mould from an STL file of what it holds: a closed solid, in mm. Its wall is the round (or oval, where
+ * Reads a mould from an STL file of what it holds: a closed solid. Its wall is the round (or oval, where
  * it is longer than wide) of equal area at each of 33 heights; its mouth is its wider end.
  *
  * @throws MeshProblem with what is wrong, in plain words
  */
-export function tinWallFrom(bytes: Uint8Array): ReadWall {
-  const { points, triangles, notes, sizeMm } = readStl(bytes);
+export function tinWallFrom(bytes: Uint8Array, unit: StlUnit = 'guess'): ReadWall {
+  const { points, triangles, notes, sizeMm } = readStl(bytes, unit);
   const depthMm = sizeMm[2];
   const slices = Array.from({ length: heights }, (_, i) =>
     sliceAt(points, triangles, depthMm * Math.min(1 - inside, Math.max(inside, i / (heights - 1)))),

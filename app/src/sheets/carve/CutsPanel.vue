@@ -22,13 +22,14 @@ import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import { useCarvings } from '../../stores/carvings.ts';
 import { useUnits } from '../../figures/units.ts';
+import type { StlUnit } from '@pyrgotect/core/solids';
 import { stlBytes } from '../../parts/stl-file.ts';
 import { useSheet } from '../useSheet.ts';
 import CutFields from './CutFields.vue';
 import LineEditor from './LineEditor.vue';
 import TintField from '../../colours/TintField.vue';
 import WordField from '../../figures/WordField.vue';
-import FileKey from '../../parts/FileKey.vue';
+import StlKey from '../../parts/StlKey.vue';
 
 /** The cuts of a tier in their order: each can be set, moved, switched off, taken out. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
@@ -89,12 +90,12 @@ function add(kind: string): void {
   choose(id);
 }
 const problem = ref('');
-async function addTarget(file: File): Promise<void> {
+async function addTarget(file: File, unit: StlUnit): Promise<void> {
   problem.value = '';
   try {
     const bytes = await stlBytes(file);
     const { askSolids } = await import('../../workers/solids.ts');
-    const { notes, ...mesh } = await askSolids((solids) => solids.target(bytes, file.name));
+    const { notes, ...mesh } = await askSolids((solids) => solids.target(bytes, file.name, unit));
     const id = freeId('target');
     editCarving('A shape from a file', (carving) => {
       carving.cuts.push({
@@ -291,9 +292,7 @@ const firm = computed(() => {
       Add
       <ChoiceField model-value="" label="Add a cut" :options="kinds" @update:model-value="add" />
       or
-      <FileKey size="small" accept=".stl,model/stl" label="STL file" @take="addTarget"
-        >a shape from an STL file</FileKey
-      >
+      <StlKey label="STL file" @take="addTarget">a shape from an STL file</StlKey>
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-if="carvings.problem" class="problem" role="alert">

@@ -180,6 +180,8 @@ export * from './recipes/proportion.ts';
 export * from './recipes/read-method.ts';
 export * from './recipes/bakes-like.ts';
 export * from './recipes/from-pasted.ts';
+export * from './labels/sheets.ts';
+export * from './labels/cake-labels.ts';
 export { templatesOf, type Template } from './templates/templates.ts';
 export * from './templates/build-sheets.ts';
 export * from './recipes/table.ts';

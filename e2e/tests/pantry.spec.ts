@@ -1,5 +1,16 @@
+import { readFileSync } from 'node:fs';
 import { expectReadable } from './readable.ts';
-import { choose, chosen, expect, keptAtBench, openDemo, saved, tally, test } from './support.ts';
+import {
+  choose,
+  chooseAt,
+  chosen,
+  expect,
+  keptAtBench,
+  openDemo,
+  saved,
+  tally,
+  test,
+} from './support.ts';
 
 test('a row that is changed changes the plan, and can be set back', async ({ page }) => {
   await openDemo(page, 'Meridian', 'Bake');
@@ -189,4 +200,39 @@ test('a tin says how its wall runs, and keeps it', async ({ page }) => {
   await expect(waves).toHaveValue('12');
   await choose(dialog.getByRole('combobox', { name: 'Wall', exact: true }), 'plain');
   await expect(waves).toBeHidden();
+});
+
+test('a recipe is read from a saved page, and leaves for other kitchens', async ({ page }) => {
+  await page.goto('/pantry?table=recipes');
+  await page.getByRole('button', { name: 'Paste or read a recipe' }).click();
+  const recipe = {
+    '@context': 'https://schema.org',
+    '@type': 'Recipe',
+    name: 'Lighthouse curd',
+    recipeIngredient: ['3 eggs', '150 g caster sugar', '80 g butter'],
+    recipeInstructions: [{ '@type': 'HowToStep', text: 'Whisk over steam to 82 C.' }],
+    recipeYield: '360 g',
+  };
+  const html = `<html><head><script type="application/ld+json">${JSON.stringify({ '@graph': [recipe] })}</script></head></html>`;
+  const bring = (name: string, text: string): Promise<void> =>
+    page
+      .getByLabel('Recipes in a file')
+      .setInputFiles({ name, mimeType: 'text/html', buffer: Buffer.from(text) });
+  await bring('cut.html', html.replace('"Recipe"', '"Page"'));
+  await expect(page.getByRole('alert')).toContainText('no recipe');
+  await bring('curd.html', html);
+  await expect(page.getByLabel('Name of the recipe')).toHaveValue('Lighthouse curd');
+  await expect(page.getByLabel('Yield')).toHaveValue(/360/);
+  await page.getByTestId('save-pasted').click();
+  await expect(page.getByTestId('import-dialog')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Paste or read a recipe' }).click();
+  await chooseAt(page, 'Kind of file', 'JSON-LD (schema.org Recipe)');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByTestId('save-recipes').click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('Lighthouse curd.json');
+  const written = JSON.parse(readFileSync(await download.path(), 'utf8')) as typeof recipe;
+  expect(written).toMatchObject({ '@type': 'Recipe', name: recipe.name, recipeYield: '360 g' });
+  expect(written.recipeIngredient).toContain('80 g butter, unsalted');
 });

@@ -1,6 +1,7 @@
+import { readFileSync } from 'node:fs';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { Page } from '@playwright/test';
-import { expect, openDemo, test } from './support.ts';
+import { addressOf, chooseAt, expect, openDemo, test } from './support.ts';
 
 /* What goes on paper, on both papers: whole, under its name, page by page, no heading alone at a foot. */
 
@@ -136,4 +137,47 @@ test('a table of the pantry is printed with all its rows, large type takes more 
     return sizes[Math.floor(sizes.length / 2)]!;
   };
   expect(usual(large) / usual(plain)).toBeGreaterThan(1.3);
+});
+
+test('labels for the boxes begin at the place that is still free, and hold what must be said', async ({
+  page,
+}) => {
+  await openDemo(page, 'Jubilee', 'Support');
+  await page.getByRole('button', { name: 'Print' }).click();
+  await page.getByTestId('open-labels').click();
+  const labels = page.getByTestId('label-sheets');
+  await chooseAt(page, 'What the labels are for', 'a box for each tier');
+  await expect(labels.getByRole('article')).toHaveCount(3);
+  await labels.getByRole('button', { name: 'Begin at label 7', exact: true }).click();
+  await expect(labels).toContainText('2 sheets');
+  const [download] = await Promise.all([
+    page.waitForEvent('download', { timeout: 30_000 }),
+    labels.getByTestId('save-labels').click(),
+  ]);
+  const sheets = await sheetsOf(readFileSync(await download.path()));
+  expect(sheets).toHaveLength(2);
+  const all = textOf(sheets);
+  for (const said of ['box 1 of 3', 'box 3 of 3', 'Not food', 'milk']) expect(all).toContain(said);
+  await chooseAt(page, 'Sheet of labels', 'another sheet');
+  await labels.getByLabel('Labels down', { exact: true }).fill('12');
+  await labels.getByLabel('Labels down', { exact: true }).press('Enter');
+  await expect(labels.getByRole('alert')).toContainText('higher than the paper');
+  await expect(labels.getByTestId('save-labels')).toBeDisabled();
+});
+
+test('dowel places, boards and the cutting map are saved at full size', async ({ page }) => {
+  const saves = async (kind: string, form: string): Promise<Buffer> => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download', { timeout: 30_000 }),
+      page.getByTestId(`sheets-${kind}`).getByRole('button', { name: form }).click(),
+    ]);
+    return readFileSync(await download.path());
+  };
+  await openDemo(page, 'Jubilee', 'Support');
+  await page.getByRole('tab', { name: 'Dowels' }).click();
+  const dowels = (await saves('dowels', 'SVG')).toString();
+  expect(dowels).toContain('mm" viewBox');
+  expect(dowels).toContain('Hardwood rod 6 mm under Gallery');
+  await page.goto(addressOf('Jubilee', 'Brief'));
+  expect((await sheetsOf(await saves('cutting', 'PDF, Letter'))).length).toBeGreaterThan(3);
 });

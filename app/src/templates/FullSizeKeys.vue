@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { Template } from '@pyrgotect/core';
-import type { Paper } from '@pyrgotect/core/templates';
-import fontUrl from '@fontsource/barlow-semi-condensed/files/barlow-semi-condensed-latin-500-normal.woff?url';
+import type { Paper, Template } from '@pyrgotect/core';
+
 import { ref } from 'vue';
 import { downloadBytes } from '../parts/download.ts';
 import { fileName } from '../parts/file-name.ts';
 import { plain } from '../storage/builds.ts';
+import { letters } from './letters.ts';
 
 /** Sheets at full size, to cut, prick or lay by: as PDF on either paper, or as SVG. */
 const props = defineProps<{
@@ -25,7 +25,7 @@ async function save(as: (typeof forms)[number]): Promise<void> {
   try {
     const sheets = plain(props.sheets());
     const { askSolids } = await import('../workers/solids.ts');
-    const font = new Uint8Array(await (await fetch(fontUrl)).arrayBuffer());
+    const font = await letters();
     const bytes = await askSolids((solids) => solids.templates(sheets, props.name, as, font));
     const isSvg = as === 'svg';
     downloadBytes(

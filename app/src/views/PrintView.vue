@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { heldBy, type Step } from '@pyrgotect/core';
-import { computed, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useListText } from '../bench/listText.ts';
 import HoldsLine from '../figures/HoldsLine.vue';
 import DayPrint from '../day/DayPrint.vue';
@@ -15,6 +15,8 @@ import CuttingMap from '../sheets/CuttingMap.vue';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useUnits } from '../figures/units.ts';
+
+const LabelsDialog = defineAsyncComponent(() => import('../labels/LabelsDialog.vue'));
 
 const props = defineProps<{ id: string }>();
 const store = useBuild();
@@ -35,6 +37,7 @@ const chapters = computed(() => {
   }
   return groups;
 });
+const isLabelling = ref(false);
 const listText = useListText();
 const { isLarge, print } = usePrint(() => `${store.build?.name ?? ''}: bench sheet`);
 </script>
@@ -44,11 +47,18 @@ const { isLarge, print } = usePrint(() => `${store.build?.name ?? ''}: bench she
     <p class="no-print bar">
       <KeyButton :to="`/build/${id}/stack`">Back</KeyButton>
       <KeyButton variant="flat" data-test="print-now" @click="print"> Print this sheet </KeyButton>
+      <KeyButton data-test="open-labels" @click="isLabelling = true">Labels</KeyButton>
       <KeyButton @click="settings.switchUnits()">
         {{ settings.unitsText }}
       </KeyButton>
       <v-checkbox v-model="isLarge" label="large type, for the wall" data-test="large" />
     </p>
+    <LabelsDialog
+      v-if="isLabelling"
+      :build="store.build"
+      :plan="store.plan"
+      @close="isLabelling = false"
+    />
     <CarvingNote :tiers="store.plan.tiers" />
     <header>
       <div>

@@ -1,4 +1,12 @@
-import type { CarveQuestion, CarveResult, CarvedCoat, Template } from '@pyrgotect/core';
+import type {
+  CakeLabel,
+  CarveQuestion,
+  CarveResult,
+  CarvedCoat,
+  Paper,
+  Template,
+  LabelSheet,
+} from '@pyrgotect/core';
 import {
   Carver,
   carveAnswer,
@@ -13,7 +21,7 @@ import {
   type Library,
   type StlUnit,
 } from '@pyrgotect/core/solids';
-import type { Paper } from '@pyrgotect/core/templates';
+
 import { expose, transfer } from 'comlink';
 import wasmUrl from 'manifold-3d/manifold.wasm?url';
 
@@ -89,6 +97,16 @@ const solids = {
     const { templatesPdf, templatesSvg } = await import('@pyrgotect/core/templates');
     if (as === 'svg') return new TextEncoder().encode(templatesSvg(templates, name));
     return sent(await templatesPdf(templates, name, as, font));
+  },
+  labels: async (
+    labels: CakeLabel[],
+    sheet: LabelSheet,
+    first: number,
+    outline: boolean,
+    font: Uint8Array,
+  ): Promise<Uint8Array> => {
+    const { labelsPdf } = await import('@pyrgotect/core/templates');
+    return sent(await labelsPdf(labels, sheet, first, outline, font));
   },
 };
 export type Solids = typeof solids;

@@ -1,11 +1,8 @@
-import fontkit from '@pdf-lib/fontkit';
-import { PDFDocument, StandardFonts, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import { rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import { papersMm, type Paper } from '../labels/sheets.ts';
+import { newPdf, ptPerMm } from './document.ts';
 import { boxOfTemplate, type Template } from './templates.ts';
 
-export const papers = { A4: [210, 297], Letter: [215.9, 279.4] } as const;
-export type Paper = keyof typeof papers;
-
-const ptPerMm = 72 / 25.4;
 const marginMm = 12;
 /** Room for the title above and the scale bar below. */
 const headMm = 12;
@@ -41,19 +38,8 @@ export async function templatesPdf(
   paper: Paper,
   fontBytes?: Uint8Array,
 ): Promise<Uint8Array> {
-  const pdf = await PDFDocument.create();
-  pdf.setTitle(`${name}: templates`);
-  pdf.setProducer('Pyrgotect');
-  pdf.setCreator('Pyrgotect');
-  let font: PDFFont;
-  if (fontBytes) {
-    pdf.registerFontkit(fontkit);
-    font = await pdf.embedFont(fontBytes, { subset: true });
-  } else font = await pdf.embedFont(StandardFonts.Helvetica);
-  const known = new Set(font.getCharacterSet());
-  const plain = (text: string): string =>
-    [...text].filter((letter) => known.has(letter.codePointAt(0)!)).join('');
-  const [wide, high] = papers[paper];
+  const { pdf, font, plain } = await newPdf(`${name}: templates`, fontBytes);
+  const [wide, high] = papersMm[paper];
   const room = { w: wide - 2 * marginMm, h: high - 2 * marginMm - headMm - footMm };
   for (const template of templates) {
     const box = boxOfTemplate(template);

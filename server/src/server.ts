@@ -3,9 +3,11 @@ import { fileURLToPath } from 'node:url';
 import helmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
 import Fastify, { type FastifyInstance } from 'fastify';
+import { join } from 'node:path';
+import { Calendars, serveCalendars } from './calendars.ts';
 import { devicesPath, serveDevices } from './devices/socket.ts';
 import { pairingPath, servePairing } from './pairing/socket.ts';
-import { Mailboxes } from './pairing/store.ts';
+import { calendarsFolder, Mailboxes } from './pairing/store.ts';
 import { serveSockets } from './sockets.ts';
 
 export interface Options {
@@ -84,6 +86,7 @@ export async function buildServer({
   await serveSockets(app, [devicesPath, pairingPath]);
   serveDevices(app);
   servePairing(app, new Mailboxes(data), { isOpen });
+  await serveCalendars(app, new Calendars(data && join(data, calendarsFolder)));
   app.get('/api/health', () => ({ ok: true }));
   app.get('/api/start', () => ({ demo, ...(today === null ? {} : { today }) }));
   if (!serveApp) return app;

@@ -4,6 +4,7 @@ import { mostDays, type CakeLoad, type CalendarDay } from '@pyrgotect/core';
 import { useMediaQuery } from '@vueuse/core';
 import {
   addDays,
+  addMinutes,
   addMonths,
   addWeeks,
   endOfMonth,
@@ -14,12 +15,13 @@ import {
   startOfWeek,
 } from 'date-fns';
 import { dayText } from '../locale/when.ts';
-import { computed, onMounted, ref } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import DayCell from '../calendar/DayCell.vue';
 import DayList from '../calendar/DayList.vue';
 import { habits } from '../locale/habits.ts';
 import { weekdayNumber } from '../locale/region.ts';
+import { servingMin } from '../calendar/shown.ts';
 import { useLoads } from '../calendar/useLoads.ts';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { useUnits } from '../figures/units.ts';
@@ -27,6 +29,7 @@ import CarvingNote from '../parts/CarvingNote.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useShelf } from '../stores/shelf.ts';
 
+const FeedPanel = defineAsyncComponent(() => import('../calendar/FeedPanel.vue'));
 /** What is due when, and how much work stands in the days before it. */
 const shelf = useShelf();
 const units = useUnits();
@@ -110,15 +113,13 @@ const events = computed(() => [
   ),
   ...dated.value.map(({ id, name, serveAt }) => ({
     start: parseISO(serveAt!),
-    end: new Date(parseISO(serveAt!).getTime() + servingShown),
+    end: addMinutes(parseISO(serveAt!), servingMin),
     name: `${name} is served`,
     cakeId: id,
     timed: true,
     color: 'served',
   })),
 ]);
-/** A serving is shown as half an hour, so that its name has room. */
-const servingShown = 30 * 60_000;
 const firstHour = computed(() => Math.min(8, ...events.value.map(({ start }) => start.getHours())));
 const open = (id: string): void => void router.push(`/build/${id}/day`);
 </script>
@@ -223,6 +224,7 @@ const open = (id: string): void => void router.push(`/build/${id}/day`);
           >
         </template>
       </v-calendar>
+      <FeedPanel />
     </main>
   </div>
 </template>

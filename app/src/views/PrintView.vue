@@ -8,6 +8,7 @@ import CarvingNote from '../parts/CarvingNote.vue';
 import FailedPlan from '../parts/FailedPlan.vue';
 import { servedText } from '../locale/when.ts';
 import MissingCake from '../parts/MissingCake.vue';
+import HandOnKeys from '../parts/HandOnKeys.vue';
 import { usePrint } from '../parts/usePrint.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import PlacesTable from '../support/PlacesTable.vue';
@@ -39,6 +40,30 @@ const chapters = computed(() => {
 });
 const isLabelling = ref(false);
 const listText = useListText();
+/** The sheet as a message: chapter by chapter, a line for each step with what goes into it. */
+const sheetText = (): string => {
+  const { build } = store;
+  if (!build) return '';
+  const amount = (label: string, value: string): string => `${settings.words(label)} ${value}`;
+  return [
+    build.name,
+    [build.brief.occasion, servedText(build.brief.serveAt), build.brief.place]
+      .filter(Boolean)
+      .join(' · '),
+    ...chapters.value.flatMap((chapter) => [
+      '',
+      chapter.title.toUpperCase(),
+      ...chapter.steps.map((step) => {
+        const parts = [
+          ...step.amounts.map(({ label, value, kind }) => amount(label, text(value, kind))),
+          ...step.list.map((item) => amount(item.label, listText(item))),
+        ];
+        const cautions = step.cautions.map((caution) => ` (${say(caution)})`);
+        return `- ${settings.words(step.title)}${parts.length > 0 ? `: ${parts.join(', ')}` : ''}${cautions.join('')}`;
+      }),
+    ]),
+  ].join('\n');
+};
 const { isLarge, print } = usePrint(() => `${store.build?.name ?? ''}: bench sheet`);
 </script>
 
@@ -51,6 +76,7 @@ const { isLarge, print } = usePrint(() => `${store.build?.name ?? ''}: bench she
       <KeyButton @click="settings.switchUnits()">
         {{ settings.unitsText }}
       </KeyButton>
+      <HandOnKeys :title="`${store.build.name}: bench sheet`" :text="sheetText" />
       <v-checkbox v-model="isLarge" label="large type, for the wall" data-test="large" />
     </p>
     <LabelsDialog

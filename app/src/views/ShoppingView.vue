@@ -30,6 +30,7 @@ import { useAnswer } from '../workers/useAnswer.ts';
 import { onPhone } from '../parts/phone.ts';
 import { useMediaQuery } from '@vueuse/core';
 import SearchField from '../parts/SearchField.vue';
+import HandOnKeys from '../parts/HandOnKeys.vue';
 import { usePrint } from '../parts/usePrint.ts';
 
 /** What to buy for one or several cakes, and when. */
@@ -167,6 +168,16 @@ const title = computed(() => {
   const cakes = `${answer.value.builds.length} ${answer.value.builds.length === 1 ? 'cake' : 'cakes'}`;
   return `${toBuy.value} things to buy for ${cakes}, about ${money(answer.value.cost)}`;
 });
+/** The list as a message: a line for each thing that is bought. */
+const listText = (): string =>
+  [
+    title.value,
+    (answer.value?.builds ?? []).map(({ name }) => name).join(', '),
+    '',
+    ...rows.value
+      .filter(({ buyG }) => buyG > 0)
+      .map((row) => `${row.name}: ${packsText(row)}${whenText(row) ? `, ${whenText(row)}` : ''}`),
+  ].join('\n');
 function save(): void {
   if (!answer.value) return;
   download(
@@ -243,6 +254,9 @@ function save(): void {
         <h1 data-test="shopping-title" :class="{ old: !current }">{{ title }}</h1>
         <CarvingNote :tiers="carvedTiers" />
         <TroubleLine :trouble="trouble" what="The list" @again="again" />
+        <p v-if="answer && toBuy > 0" class="no-print">
+          <HandOnKeys title="Shopping" :text="listText" size="small" />
+        </p>
         <p v-if="wanted.length === 0" class="lead">
           Choose the cakes to shop for. Those with a date that is still to come are chosen by
           themselves.

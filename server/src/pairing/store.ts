@@ -1,20 +1,13 @@
-import {
-  existsSync,
-  mkdirSync,
-  readdirSync,
-  readFileSync,
-  renameSync,
-  rmSync,
-  writeFileSync,
-} from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Box } from '@pyrgotect/core/pairing';
+import { ownerOnly, writeWhole } from '../write-whole.ts';
 import { Mailbox, type BoxShelf, type MailboxSheet } from './mailbox.ts';
 
 /** The list of a mailbox is written so long after it changed, ms; its boxes are written at once. */
 const writesAfterMs = 300;
-/** Only its owner reads what is kept. */
-const mode = { dir: 0o700, file: 0o600 } as const;
+/** Where calendars are kept, in the same folder. */
+export const calendarsFolder = 'calendars';
 const sheetName = 'mailbox.json';
 
 /** Mailboxes, kept in a folder, or in memory alone where there is none. */
@@ -26,6 +19,8 @@ export class Mailboxes {
   constructor(private readonly folder: string | null) {
     if (folder === null || !existsSync(folder)) return;
     for (const id of readdirSync(folder)) {
+      // other things are kept beside the mailboxes
+      if (id === calendarsFolder) continue;
       const mailbox = this.#read(folder, id);
       if (mailbox) this.#known.set(id, mailbox);
     }
@@ -69,7 +64,7 @@ export class Mailboxes {
   }
   #own(id: string): string {
     const own = join(this.folder!, id);
-    mkdirSync(own, { recursive: true, mode: mode.dir });
+    mkdirSync(own, { recursive: true, mode: ownerOnly.folder });
     return own;
   }
   #shelf(id: string): BoxShelf | undefined {
@@ -97,10 +92,4 @@ export class Mailboxes {
       return null;
     }
   }
-}
-
-/** Writes a file so that it is the old one or the new one, never half of it. */
-function writeWhole(path: string, text: string): void {
-  writeFileSync(`${path}.new`, text, { mode: mode.file });
-  renameSync(`${path}.new`, path);
 }

@@ -43,6 +43,34 @@ export default defineConfig({
           { name: 'Shopping', url: '/shopping' },
           { name: 'Calendar', url: '/calendar' },
         ],
+        // what another program shares is laid aside by the worker, and read on the shelf
+        share_target: {
+          action: '/shared',
+          method: 'POST',
+          enctype: 'multipart/form-data',
+          params: {
+            title: 'title',
+            text: 'text',
+            url: 'url',
+            files: [
+              {
+                name: 'files',
+                accept: [
+                  'application/json',
+                  'application/zip',
+                  'text/html',
+                  'text/csv',
+                  'text/plain',
+                  '.json',
+                  '.zip',
+                  '.html',
+                  '.csv',
+                  '.txt',
+                ],
+              },
+            ],
+          },
+        },
         // a cake or a backup that is opened with the installed program
         file_handlers: [
           { action: '/', accept: { 'application/json': ['.json'], 'application/zip': ['.zip'] } },
@@ -56,7 +84,7 @@ export default defineConfig({
         ],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
         clientsClaim: true,
-        importScripts: ['/notify.js'],
+        importScripts: ['/notify.js', '/share-target.js'],
         navigateFallbackDenylist: [/^\/api\//, /^\/licences\.txt$/],
       },
     }),

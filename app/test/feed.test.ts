@@ -20,7 +20,7 @@ const load: CakeLoad = {
       from: Date.parse('2027-06-11T08:00:00Z'),
       to: Date.parse('2027-06-11T09:30:00Z'),
       chapter: 'Bake',
-    } as NonNullable<CakeLoad['stretches']>[number],
+    },
   ],
 };
 const eventsIn = (text: string) =>

@@ -54,3 +54,46 @@ test('the shopping list and the bench sheet are copied as a message', async ({ p
   expect(sheet).toContain(`- ${title}`);
   expect(sheet).toMatch(/\d g/);
 });
+
+test('what another program shares is taken in: words are a recipe, a file is what it is', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ serviceWorkers: 'allow' });
+  const page = await context.newPage();
+  await page.goto('/');
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  await expect(page.getByRole('article').first()).toBeVisible();
+  /** Sends a form as the device does when somebody shares with the program. */
+  const share = (parts: { text?: string; file?: { name: string; text: string } }): Promise<void> =>
+    page.evaluate(({ text, file }) => {
+      const form = document.createElement('form');
+      Object.assign(form, { method: 'post', action: '/shared', enctype: 'multipart/form-data' });
+      const words = Object.assign(document.createElement('textarea'), {
+        name: 'text',
+        value: text ?? '',
+      });
+      const files = Object.assign(document.createElement('input'), { type: 'file', name: 'files' });
+      if (file) {
+        const held = new DataTransfer();
+        held.items.add(new File([file.text], file.name, { type: 'application/json' }));
+        files.files = held.files;
+      }
+      form.append(words, ...(file ? [files] : []));
+      document.body.append(form);
+      form.submit();
+    }, parts);
+  await share({ text: '3 eggs\n150 g caster sugar' });
+  await expect(page).toHaveURL(/\/pantry\?table=recipes/);
+  await expect(page.getByTestId('paste').locator('textarea').first()).toHaveValue(
+    /150 g caster sugar/,
+  );
+  // it is taken once
+  await page.goto('/');
+  await expect(page.getByRole('article').first()).toBeVisible();
+  await expect(page).not.toHaveURL(/pantry/);
+  const demo = new URL('../../demo/meridian.json', import.meta.url);
+  await share({ file: { name: 'meridian.json', text: readFileSync(demo, 'utf8') } });
+  await expect(page).toHaveURL(/\/build\/.*\/stack/);
+  await context.close();
+});

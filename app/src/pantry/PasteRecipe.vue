@@ -37,6 +37,7 @@ import { useSettings } from '../stores/settings.ts';
 import { useUnits } from '../figures/units.ts';
 import PastedBake from './PastedBake.vue';
 import PastedLines from './PastedLines.vue';
+import { handedRecipe, holdsRecipes } from './handed-recipe.ts';
 import type { PastedLine } from './pasted-line.ts';
 import RecipeYield from './RecipeYield.vue';
 import FileKey from '../parts/FileKey.vue';
@@ -209,6 +210,9 @@ function takeText(given: string): void {
     next();
   }
 }
+/* what was brought to the shelf and is a recipe */
+const handed = handedRecipe.value;
+handedRecipe.value = null;
 /** The next recipe of a table with several. */
 function next(): void {
   const [first, ...rest] = waiting.value;
@@ -220,6 +224,11 @@ function next(): void {
   if (!first) return;
   name.value = first.name.slice(0, 80);
   text.value = first.lines.join('\n');
+}
+if (handed !== null) {
+  // plain words are pasted, anything else is read
+  if (isWebRecipe(handed) || holdsRecipes('x.csv', handed)) takeText(handed);
+  else text.value = handed;
 }
 async function save(): Promise<void> {
   problems.value = [];

@@ -2,6 +2,7 @@ import type { Build, FileProblem } from '@pyrgotect/core';
 import { ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { handed } from '../backup/handed.ts';
+import { handedRecipe, holdsRecipes } from '../pantry/handed-recipe.ts';
 import { useShelf } from '../stores/shelf.ts';
 
 /** A file that was not taken in, and why. */
@@ -56,6 +57,17 @@ export function useTakenFiles() {
     return (await import('./files.ts')).isBackup(head);
   }
 
+  /** The text of a file of recipes, which is read in the pantry; null of any other. */
+  async function recipesIn(file: File): Promise<string | null> {
+    if (/\.zip$/i.test(file.name) || file.size > mostBytes(file.name)) return null;
+    const text = await file.text();
+    return holdsRecipes(file.name, text) ? text : null;
+  }
+  async function toRecipes(text: string): Promise<void> {
+    handedRecipe.value = text;
+    await router.push('/pantry?table=recipes');
+  }
+
   async function take(files: readonly File[]): Promise<void> {
     if (busy.value || files.length === 0) return;
     busy.value = true;
@@ -69,6 +81,8 @@ export function useTakenFiles() {
           await router.push('/backup');
           return;
         }
+        const recipes = await recipesIn(file);
+        if (recipes !== null) return await toRecipes(recipes);
         const build = await takeOne(file);
         if (build) cakes.push(build);
       }
@@ -78,5 +92,5 @@ export function useTakenFiles() {
       busy.value = false;
     }
   }
-  return { take, refused, taken, busy };
+  return { take, toRecipes, refused, taken, busy };
 }

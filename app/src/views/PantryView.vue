@@ -24,6 +24,7 @@ import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import { usePantry, type RowOf } from '../stores/pantry.ts';
 import { useUnits } from '../figures/units.ts';
 import { leftText } from '../pantry/stock-words.ts';
+import { handedRecipe } from '../pantry/handed-recipe.ts';
 import SearchField from '../parts/SearchField.vue';
 import { usePrint } from '../parts/usePrint.ts';
 
@@ -122,7 +123,7 @@ const add = (): void => {
   const row = freshRow(openTable.value, rows.value[0], pantry.pantry);
   if (row) editing.value = { row, isNew: true };
 };
-const importing = ref(false);
+const importing = ref(handedRecipe.value !== null);
 /** Names and other names alone: figures in a row are not what is searched for. */
 const find = (_value: string, query: string, item?: { raw: Row }): boolean => {
   if (!item) return false;

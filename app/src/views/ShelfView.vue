@@ -19,6 +19,7 @@ import TopBar from '../parts/TopBar.vue';
 import { firstOf, found, grouped, type Sorting, type States } from '../shelf/arranged.ts';
 import { fetchCard, heldKey } from '../shelf/card.ts';
 import { takeLaunched } from '../shelf/launched.ts';
+import { takeShared } from '../shelf/shared.ts';
 import { useTakenFiles } from '../shelf/useTakenFiles.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -45,7 +46,7 @@ const sorting = ref<Sorting>('date');
 const removed = shallowRef<StoredBuild | null>(null);
 /** The cake that is asked for another number of guests. */
 const resized = ref<string | null>(null);
-const { take, refused, taken, busy } = useTakenFiles();
+const { take, toRecipes, refused, taken, busy } = useTakenFiles();
 /** True from the first notice on; before it nothing of it is loaded. */
 const spoken = ref(false);
 watch([removed, refused, taken], () => (spoken.value = true));
@@ -56,6 +57,11 @@ const root = useTemplateRef<HTMLElement>('root');
 onMounted(() => {
   void shelf.load();
   takeLaunched((files) => void take(files));
+  void takeShared().then((shared) => {
+    if (shared && shared.files.length > 0) return take(shared.files);
+    // words alone are taken for a recipe
+    if (shared) return toRecipes(shared.text);
+  });
 });
 watch(
   () => shelf.loaded && shelf.entries.length > 0,

@@ -10,6 +10,8 @@ const { version } = JSON.parse(
 ) as { version: string };
 
 export default defineConfig({
+  // the page says where it lies
+  base: './',
   define: { 'import.meta.env.VITE_VERSION': JSON.stringify(version) },
   plugins: [
     vue(),
@@ -24,28 +26,27 @@ export default defineConfig({
         theme_color: schemes.paper.oat,
         background_color: schemes.paper.milk,
         display: 'standalone',
-        id: '/',
-        start_url: '/',
+        start_url: './',
         description: 'Plans the build of layer cakes.',
         icons: [
-          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
-          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
-          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png' },
           {
-            src: '/icon-maskable-512.png',
+            src: 'icon-maskable-512.png',
             sizes: '512x512',
             type: 'image/png',
             purpose: 'maskable',
           },
         ],
         shortcuts: [
-          { name: 'New cake', url: '/new' },
-          { name: 'Shopping', url: '/shopping' },
-          { name: 'Calendar', url: '/calendar' },
+          { name: 'New cake', url: 'new' },
+          { name: 'Shopping', url: 'shopping' },
+          { name: 'Calendar', url: 'calendar' },
         ],
         // what another program shares is laid aside by the worker, and read on the shelf
         share_target: {
-          action: '/shared',
+          action: 'shared',
           method: 'POST',
           enctype: 'multipart/form-data',
           params: {
@@ -73,7 +74,7 @@ export default defineConfig({
         },
         // a cake or a backup that is opened with the installed program
         file_handlers: [
-          { action: '/', accept: { 'application/json': ['.json'], 'application/zip': ['.zip'] } },
+          { action: './', accept: { 'application/json': ['.json'], 'application/zip': ['.zip'] } },
         ],
       },
       workbox: {
@@ -84,8 +85,8 @@ export default defineConfig({
         ],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
         clientsClaim: true,
-        importScripts: ['/notify.js', '/share-target.js'],
-        navigateFallbackDenylist: [/^\/api\//, /^\/licences\.txt$/],
+        importScripts: ['notify.js', 'share-target.js'],
+        navigateFallbackDenylist: [/\/api\//, /\/licences\.txt$/],
       },
     }),
   ],

@@ -5,6 +5,8 @@ self.addEventListener('notificationclick', (event) => {
   event.waitUntil(
     self.clients
       .matchAll({ type: 'window', includeUncontrolled: true })
-      .then(([client]) => (client ? client.focus() : self.clients.openWindow('/'))),
+      .then(([client]) =>
+        client ? client.focus() : self.clients.openWindow(self.registration.scope),
+      ),
   );
 });

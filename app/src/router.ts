@@ -1,8 +1,9 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import { home } from './home.ts';
 import ShelfView from './views/ShelfView.vue';
 
 export const router = createRouter({
-  history: createWebHistory(),
+  history: createWebHistory(home().pathname),
   routes: [
     { path: '/', name: 'shelf', meta: { title: 'Shelf' }, component: ShelfView },
     {

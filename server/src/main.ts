@@ -5,17 +5,17 @@ import { buildServer } from './server.ts';
 const defaultPort = 4173;
 
 async function listen(): Promise<void> {
-  const { port: wanted, host, isOpen, tls, data, trustProxy, log } = optionsFrom(process.env);
+  const { port: wanted, host, isOpen, tls, data, trustProxy, log, base } = optionsFrom(process.env);
   const app = await buildServer({
     demo: process.env.DEMO === '1',
     today: process.env.DEMO_TODAY ?? null,
     serveApp: process.env.WITHOUT_APP !== '1',
-    ...{ data, isOpen, tls, trustProxy, log },
+    ...{ data, isOpen, tls, trustProxy, log, base },
   });
   for (let port = wanted ?? defaultPort; ; port++) {
     try {
       await app.listen({ port, host });
-      process.stdout.write(`Pyrgotect is at ${tls ? 'https' : 'http'}://${host}:${port}/\n`);
+      process.stdout.write(`Pyrgotect is at ${tls ? 'https' : 'http'}://${host}:${port}${base}\n`);
       break;
     } catch (error) {
       const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';

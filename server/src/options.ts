@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { homedir } from 'node:os';
 import { join } from 'node:path';
+import { baseFrom } from './base.ts';
 import { portFrom } from './port.ts';
 
 /** How the environment wants the server. */
@@ -14,6 +15,8 @@ export interface Wanted {
   /** Behind a proxy that says for whom it asks. */
   trustProxy: boolean;
   log: boolean;
+  /** Path under which all of it lies. */
+  base: string;
 }
 
 const loopback = /^(127\.|localhost$|::1$|\[::1\]$)/;
@@ -30,7 +33,7 @@ function fileOf(name: string, path: string): Buffer {
 }
 
 /**
- * Reads PORT, HOST, TLS_CERT, TLS_KEY, DATA, BEHIND_PROXY and LOG.
+ * Reads PORT, HOST, TLS_CERT, TLS_KEY, DATA, BEHIND_PROXY, BASE_PATH and LOG.
  *
  * @throws Error in plain words where one of them cannot be
  */
@@ -47,5 +50,6 @@ export function optionsFrom(env: Readonly<Record<string, string | undefined>>): 
     data: env.DATA === 'none' ? null : (env.DATA ?? join(homedir(), '.local/share/pyrgotect')),
     trustProxy: isOn(env.BEHIND_PROXY),
     log: isOn(env.LOG),
+    base: baseFrom(env.BASE_PATH),
   };
 }

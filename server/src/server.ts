@@ -8,6 +8,7 @@ import { Calendars, serveCalendars } from './calendars.ts';
 import { devicesPath, serveDevices } from './devices/socket.ts';
 import { pairingPath, servePairing } from './pairing/socket.ts';
 import { calendarsFolder, Mailboxes } from './pairing/store.ts';
+import { inBase, pageAt } from './base.ts';
 import { serveSockets } from './sockets.ts';
 
 export interface Options {
@@ -25,6 +26,8 @@ export interface Options {
   tls?: { cert: Buffer; key: Buffer } | null;
   /** True behind a proxy that says for whom it asks. */
   trustProxy?: boolean;
+  /** Path under which all of it lies, "/cakes/"; "/" for the root. */
+  base?: string;
   /** True where each request is written down. */
   log?: boolean;
   /** False in development, where another server gives out the application. */
@@ -41,7 +44,7 @@ export const contentPolicy: Record<string, string[]> = {
   connectSrc: ["'self'"],
   workerSrc: ["'self'"],
   objectSrc: ["'none'"],
-  baseUri: ["'none'"],
+  baseUri: ["'self'"],
   formAction: ["'self'"],
   frameAncestors: ["'none'"],
 };
@@ -68,6 +71,7 @@ export async function buildServer({
   tls = null,
   trustProxy = false,
   log = false,
+  base = '/',
 }: Options = {}): Promise<FastifyInstance> {
   const folder = root ?? fileURLToPath(new URL('../../app/dist', import.meta.url));
   if (serveApp && !existsSync(folder))
@@ -77,13 +81,15 @@ export async function buildServer({
     logger: log,
     forceCloseConnections: true,
     trustProxy,
+    // whether a proxy takes the path off or leaves it on
+    rewriteUrl: ({ url = '/' }) => inBase(url, base),
     ...(tls ? { https: tls } : {}),
   }) as unknown as FastifyInstance;
   await app.register(helmet, {
     contentSecurityPolicy: { useDefaults: false, directives: contentPolicy },
     strictTransportSecurity: false,
   });
-  await serveSockets(app, [devicesPath, pairingPath]);
+  await serveSockets(app, [devicesPath, pairingPath], base);
   serveDevices(app);
   servePairing(app, new Mailboxes(data), { isOpen });
   await serveCalendars(app, new Calendars(data && join(data, calendarsFolder)));
@@ -92,6 +98,7 @@ export async function buildServer({
   if (!serveApp) return app;
   await app.register(fastifyStatic, {
     root: folder,
+    index: false,
     wildcard: true,
     cacheControl: false,
     // made by the build beside each file
@@ -107,9 +114,12 @@ export async function buildServer({
         reply.header('content-security-policy', policyText(workerPolicy));
     },
   });
+  const sendPage = pageAt(base, folder);
+  app.get('/', (_request, reply) => sendPage(reply));
+  app.get('/index.html', (_request, reply) => sendPage(reply));
   app.setNotFoundHandler((request, reply) => {
     const page = request.method === 'GET' && request.headers.accept?.includes('text/html');
-    if (page && !request.url.startsWith('/api/')) return reply.sendFile('index.html');
+    if (page && !request.url.startsWith('/api/')) return sendPage(reply);
     return reply.code(404).send({ error: 'not found' });
   });
   return app;

@@ -2,12 +2,17 @@ import type { Socket } from 'node:net';
 import websocket from '@fastify/websocket';
 import { maxMessage } from '@pyrgotect/core/pairing';
 import type { FastifyInstance } from 'fastify';
+import { inBase } from './base.ts';
 
 /** Sockets are asked to close, and after this closed, ms. */
 const closesMs = 500;
 
 /** Lets some paths be sockets, and nothing else; nobody who is connected keeps the server from ending. */
-export async function serveSockets(app: FastifyInstance, paths: readonly string[]): Promise<void> {
+export async function serveSockets(
+  app: FastifyInstance,
+  paths: readonly string[],
+  base: string,
+): Promise<void> {
   const open = new Set<Socket>();
   app.server.on('connection', (socket: Socket) => {
     open.add(socket);
@@ -17,7 +22,7 @@ export async function serveSockets(app: FastifyInstance, paths: readonly string[
     options: {
       maxPayload: maxMessage,
       verifyClient: ({ req }: { req: { url?: string } }) =>
-        paths.includes(req.url?.split('?')[0] ?? ''),
+        paths.includes(inBase(req.url ?? '', base).split('?')[0]!),
     },
     preClose(done) {
       const { clients } = app.websocketServer;

@@ -4,13 +4,17 @@ import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { FastifyInstance } from 'fastify';
 import { brotliCompressSync, brotliDecompressSync, gunzipSync, gzipSync } from 'node:zlib';
+import { baseFrom } from '../src/base.ts';
 import { buildServer } from '../src/server.ts';
 
 const pageOf = (name: string): string =>
-  name.endsWith('html') ? '<!doctype html><title>app</title>' : 'self.onmessage = null';
+  name.endsWith('html')
+    ? '<!doctype html><base href="/" /><title>app</title>'
+    : 'self.onmessage = null';
 let app: FastifyInstance;
+let root: string;
 beforeAll(async () => {
-  const root = mkdtempSync(join(tmpdir(), 'pyrgotect-dist-'));
+  root = mkdtempSync(join(tmpdir(), 'pyrgotect-dist-'));
   mkdirSync(join(root, 'assets'));
   writeFileSync(join(root, 'assets', 'main-abc.js'), 'export {}');
   // as the build leaves them
@@ -88,5 +92,40 @@ describe('the server', () => {
   });
   it('refuses to start without a built application', async () => {
     await expect(buildServer({ root: '/nowhere/at/all' })).rejects.toThrow('not built');
+  });
+});
+
+describe('the server under a path', () => {
+  it('serves all of it there, and where a proxy has taken the path off; the page says where it lies', async () => {
+    const under = await buildServer({ root, demo: true, base: '/shop/cakes/' });
+    for (const at of ['/shop/cakes', '/']) {
+      const home = at.replace(/\/$/, '');
+      const page = await under.inject({ url: at, headers: html });
+      expect(page.body).toContain('<base href="/shop/cakes/" />');
+      const deep = await under.inject({ url: `${home}/build/x/stack`, headers: html });
+      expect(deep.body).toBe(page.body);
+      expect((await under.inject(`${home}/api/health`)).json()).toEqual({ ok: true });
+      const part = await under.inject(`${home}/assets/main-abc.js`);
+      expect([part.statusCode, part.headers['cache-control']]).toEqual([
+        200,
+        expect.stringContaining('immutable'),
+      ]);
+      expect((await under.inject(`${home}/api/none`)).statusCode).toBe(404);
+    }
+    await under.close();
+  });
+  it('sends the page once where the browser has it already', async () => {
+    const first = await app.inject({ url: '/', headers: html });
+    const again = await app.inject({
+      url: '/pantry',
+      headers: { ...html, 'if-none-match': String(first.headers.etag) },
+    });
+    expect([again.statusCode, again.body]).toEqual([304, '']);
+  });
+  it('is told its path in any way that a path is written, and nothing else', () => {
+    for (const text of ['cakes', '/cakes', '/cakes/']) expect(baseFrom(text)).toBe('/cakes/');
+    for (const text of [undefined, '', '/']) expect(baseFrom(text)).toBe('/');
+    for (const text of ['/../x', '/a b', '/"><script>', '/a/./b'])
+      expect(() => baseFrom(text)).toThrow('BASE_PATH');
   });
 });

@@ -1,3 +1,5 @@
+import { atHome } from '../home.ts';
+
 let asked: Promise<void> | null = null;
 
 /** The library writes its rules into a sheet with this id, which the content policy lets it: loaded once. */
@@ -6,7 +8,7 @@ export function chartSheet(): Promise<void> {
     const link = document.createElement('link');
     link.id = 'plotly.js-style-global';
     link.rel = 'stylesheet';
-    link.href = '/chart.css';
+    link.href = atHome('chart.css').href;
     link.onload = link.onerror = () => done();
     document.head.append(link);
   });

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import qrcode from 'qrcode-generator';
 import { computed } from 'vue';
+import { home } from '../home.ts';
 import { schemes } from '../styles/palette.ts';
 import { pairingLink } from './this-device.ts';
 
@@ -8,12 +9,15 @@ import { pairingLink } from './this-device.ts';
 const props = defineProps<{ offer: { code: string; shown: string; addresses: string[] } }>();
 const emit = defineEmits<{ close: [] }>();
 
+const bare = (address: string): string => address.replace(/\/$/, '');
 /** Addresses of this server as another device would open it. */
 const origins = computed(() => {
-  const { protocol, hostname, port, origin } = location;
+  const { protocol, hostname, port, pathname, href } = home();
   const isLocal = /^(localhost|127\.|\[::1\])/.test(hostname);
-  if (!isLocal) return [origin];
-  return props.offer.addresses.map((address) => `${protocol}//${address}${port ? `:${port}` : ''}`);
+  if (!isLocal) return [bare(href)];
+  return props.offer.addresses.map((address) =>
+    bare(`${protocol}//${address}${port ? `:${port}` : ''}${pathname}`),
+  );
 });
 /** Its dark squares as one path, and how many fit into a side. */
 const drawn = computed(() => {

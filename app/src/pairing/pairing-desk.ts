@@ -85,11 +85,10 @@ export class PairingDesk {
   readonly #channel = new BroadcastChannel('pyrgotect');
   readonly #replica: KeptReplica;
 
-  /** @param address of the server's socket */
-  constructor(
-    private readonly db: Database,
-    private readonly address: string,
-  ) {
+  /** Of the server's socket. */
+  #address = '';
+
+  constructor(private readonly db: Database) {
     this.#replica = new KeptReplica(db);
     this.#channel.addEventListener(
       'message',
@@ -97,8 +96,9 @@ export class PairingDesk {
     );
   }
 
-  /** Begins, and tells how it stands whenever that changes. */
-  start(tell: (state: PairingState) => void): void {
+  /** Begins, and tells how it stands whenever that changes. @param address of the server's socket */
+  start(address: string, tell: (state: PairingState) => void): void {
+    this.#address = address;
     this.#tell = tell;
     this.#set({});
     // how that goes is told; nobody waits for it
@@ -117,7 +117,7 @@ export class PairingDesk {
     this.#set({ phase: 'connecting' });
     try {
       const line = await ServerLine.open(
-        this.address,
+        this.#address,
         (news) => void this.#hearServer(news),
         () => this.#cut(),
       );
@@ -390,7 +390,7 @@ export class PairingDesk {
     const keys = newDeviceKeys();
     const device = freshId('device', 10);
     const meeting = new GuestMeeting(typed, { device, name, ...publicKeys(keys) });
-    const { mailbox, tagKey, kitchen } = await askInvitation(this.address, meeting);
+    const { mailbox, tagKey, kitchen } = await askInvitation(this.#address, meeting);
     const kept: KeptPairing = {
       ...{ mailbox, tagKey, kitchen, device, keys: keysText(keys) },
       ...{ cursor: { of: '', at: 0, isOwed: false }, owed: [], isNew: true },

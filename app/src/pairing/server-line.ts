@@ -24,8 +24,9 @@ export class LineCut extends Error {
 
 /** An answer that does not come within this is none, ms. */
 const patienceMs = 20_000;
-export const pairingAddress = (base: string): string =>
-  new URL('/api/pairing', base).href.replace(/^http/, 'ws');
+/** @param home the folder of the program */
+export const pairingAddress = (home: string): string =>
+  new URL('api/pairing', home).href.replace(/^http/, 'ws');
 
 interface Waiting {
   resolve: (answer: Answer) => void;

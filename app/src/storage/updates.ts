@@ -1,4 +1,5 @@
 import { shallowRef } from 'vue';
+import { atHome } from '../home.ts';
 
 const waiting = shallowRef<ServiceWorker | null>(null);
 /** A newer program that waits until it is asked for; null where there is none. */
@@ -8,7 +9,7 @@ export const useUpdate = () => waiting;
 export async function keepProgram(): Promise<void> {
   if (!('serviceWorker' in navigator)) return;
   // where the browser takes none, the program still works with a network
-  const service = await navigator.serviceWorker.register('/sw.js').catch(() => undefined);
+  const service = await navigator.serviceWorker.register(atHome('sw.js')).catch(() => undefined);
   if (!service) return;
   // where none rules the page yet, there is nothing older to be replaced
   const look = (): void => {

@@ -8,6 +8,7 @@ import {
   type TempReading,
   type TimedReading,
 } from '@pyrgotect/core';
+import { atHome } from '../home.ts';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useSettings } from './settings.ts';
@@ -66,7 +67,7 @@ export const useDevices = defineStore('devices', () => {
     }
   }
   function connect(): void {
-    const url = new URL('/api/devices', window.location.href);
+    const url = atHome('api/devices');
     url.protocol = url.protocol === 'https:' ? 'wss:' : 'ws:';
     url.searchParams.set('bench', benchName());
     const mine = new WebSocket(url);

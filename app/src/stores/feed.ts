@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import { object, string } from 'yup';
+import { atHome } from '../home.ts';
 import { database } from '../storage/database.ts';
 
 /** An address at the server from which other calendars read, and the key that changes what lies there. */
@@ -30,7 +31,7 @@ export const useFeed = defineStore('feed', () => {
     const kept = (await database.settings.get(feedKey))?.value;
     feed.value = schema.isValidSync(kept, { strict: true }) ? kept : null;
   }
-  const pathOf = ({ name }: Feed): string => `/api/calendars/${name}`;
+  const pathOf = ({ name }: Feed): string => atHome(`api/calendars/${name}`).href;
   async function ask(of: Feed, method: 'PUT' | 'DELETE', body?: string): Promise<boolean> {
     problem.value = '';
     try {
@@ -75,6 +76,6 @@ export const useFeed = defineStore('feed', () => {
     feed.value = null;
     laid = '';
   }
-  const address = (): string => (feed.value ? `${location.origin}${pathOf(feed.value)}.ics` : '');
+  const address = (): string => (feed.value ? `${pathOf(feed.value)}.ics` : '');
   return { feed, problem, load, begin, renew, end, address };
 });

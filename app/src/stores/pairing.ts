@@ -2,6 +2,8 @@ import { proxy, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import type { PairingDesk, PairingState } from '../pairing/pairing-desk.ts';
+import { home } from '../home.ts';
+import { pairingAddress } from '../pairing/server-line.ts';
 import { Watched } from '../workers/watched.ts';
 
 const worker = new Watched<PairingDesk>(
@@ -17,7 +19,10 @@ export const usePairing = defineStore('pairing', () => {
   /** Begins to keep in step, once. */
   function start(): Promise<void> {
     starting ??= worker.ask((desk) =>
-      desk.start(proxy((now: PairingState) => void (state.value = now))),
+      desk.start(
+        pairingAddress(home().href),
+        proxy((now: PairingState) => void (state.value = now)),
+      ),
     );
     // what could not begin is tried again when it is asked for next
     starting.catch(() => (starting = null));

@@ -13,6 +13,7 @@ import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { mergesNothing, plain, removeBuild, restoreBuild, saveBuild } from '../storage/builds.ts';
 import { listen, tell } from '../storage/channel.ts';
+import { atHome } from '../home.ts';
 import { fileName } from '../parts/file-name.ts';
 import { askToKeep } from '../storage/room.ts';
 import { database, type ShelfEntry, type StoredBuild } from '../storage/database.ts';
@@ -208,7 +209,7 @@ export const useShelf = defineStore('shelf', () => {
       demo?: boolean;
       today?: string;
     }
-    const answer: Start = await fetch('/api/start')
+    const answer: Start = await fetch(atHome('api/start'))
       .then((r) => (r.ok ? (r.json() as Promise<Start>) : {}))
       .catch((): Start => ({}));
     if (!answer.demo) return;

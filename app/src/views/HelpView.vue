@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue';
 import { hints } from '../help/hints.ts';
 import TermPicture from '../help/TermPicture.vue';
 import { termList } from '../help/terms.ts';
+import { atHome } from '../home.ts';
 import KeyList from '../parts/KeyList.vue';
 import TopBar from '../parts/TopBar.vue';
 import { useSettings } from '../stores/settings.ts';
@@ -76,7 +77,7 @@ const found = computed(() => {
         <h2>About</h2>
         <p>
           Pyrgotect {{ version }}, build files of version {{ buildVersion }}. Under the MIT licence;
-          <a href="/licences.txt" target="_blank" rel="noopener"
+          <a :href="atHome('licences.txt').href" target="_blank" rel="noopener"
             >the licences of what it is made of</a
           >. What you plan is in this browser, and on devices that you pair with it.
         </p>

@@ -1,7 +1,6 @@
 import { expose } from 'comlink';
 import { PairingDesk } from '../pairing/pairing-desk.ts';
-import { pairingAddress } from '../pairing/server-line.ts';
 import { Database } from '../storage/database.ts';
 
 /* Paired devices are kept in step away from the page: to seal and to put together takes its time. */
-expose(new PairingDesk(new Database(), pairingAddress(self.location.href)));
+expose(new PairingDesk(new Database()));

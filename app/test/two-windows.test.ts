@@ -2,6 +2,7 @@ import { addTier, newBuild, newTopping, setLayerHeight, type Build } from '@pyrg
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { mergesNothing, removeBuild, revisionsOf, saveBuild } from '../src/storage/builds.ts';
+import type { Word } from '../src/storage/channel.ts';
 import { database } from '../src/storage/database.ts';
 import { useBuild } from '../src/stores/build.ts';
 
@@ -124,5 +125,31 @@ describe('a cake in two windows', () => {
     expect(store.build!.brief.servings).toBe(99);
     expect(store.saveState).toBe('saved');
     expect((await stored()).build.brief.servings).toBe(99);
+  });
+});
+
+describe('a cake of another device', () => {
+  /** What a window or the worker of paired devices says to all. */
+  const say = (word: Word): void => {
+    const channel = new BroadcastChannel('pyrgotect');
+    channel.postMessage(word);
+    channel.close();
+  };
+  it('opens by itself where it was waited for', async () => {
+    const store = useBuild();
+    await store.open('late');
+    expect([store.missing, store.build]).toEqual([true, null]);
+    await saveBuild(newBuild('late', 'Late', '2027-05-03T09:30:00Z'), 0, mergesNothing, 'New');
+    say({ kind: 'build', id: 'other', revision: 1 });
+    say({ kind: 'build', id: 'late', revision: 1 });
+    await vi.waitFor(() => expect(store.build?.name).toBe('Late'));
+    expect(store.missing).toBe(false);
+  });
+  it('says what both had changed, of this cake alone', async () => {
+    const store = await opened();
+    say({ kind: 'met', id: 'other', from: 'Tablet', places: ['name'] });
+    say({ kind: 'met', id: 'cake', from: 'Tablet', places: ['brief.servings', 'name'] });
+    await vi.waitFor(() => expect(store.notice).toContain('Tablet and this device'));
+    expect(store.notice).toContain('earlier versions');
   });
 });

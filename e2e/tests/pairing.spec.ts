@@ -123,6 +123,41 @@ test('both change one cake apart, and both changes stand', async ({ browser }) =
   await server.stop();
 });
 
+test('what both changed alike is said, and the other is kept; a device is called otherwise', async ({
+  browser,
+}) => {
+  const server = new OwnServer();
+  await server.start();
+  const desk = await newDevice(browser, server.url);
+  const other = await emptyDevice(browser, server.url);
+  await desk.goto('/');
+  await pair(desk, other);
+  // a device is called otherwise on all of them
+  const name = other.getByLabel('Name of this device');
+  await name.fill('Bench');
+  await name.press('Enter');
+  await expect(desk.getByTestId('device').filter({ hasText: 'Bench' })).toHaveCount(1);
+  await desk.goto(addressOf('Meridian', 'brief'));
+  await other.goto(addressOf('Meridian', 'brief'));
+  for (const page of [desk, other]) await expect(nameField(page)).toHaveValue('Meridian');
+  await server.stop();
+  await rename(desk, 'Meridian of the desk');
+  await rename(other, 'Meridian of the bench');
+  await server.start();
+  // whoever meets the other's change says so; both have the same in the end
+  const said = (page: Page) => page.getByTestId('notice').getByText(/had both changed/);
+  await expect
+    .poll(async () => (await said(desk).count()) + (await said(other).count()), { timeout: 40_000 })
+    .toBe(1);
+  const [met, lost] = (await said(desk).count()) > 0 ? [desk, other] : [other, desk];
+  const stands = await nameField(met).inputValue();
+  await expect(nameField(lost)).toHaveValue(stands, { timeout: 40_000 });
+  await met.getByRole('button', { name: 'History' }).click();
+  await expect(met.getByText(met === desk ? 'As Bench had it' : /^As .* had it/)).toBeVisible();
+  await met.keyboard.press('Escape');
+  await server.stop();
+});
+
 test('a wrong code lets nobody in, and who is shut out gets nothing more', async ({ browser }) => {
   const server = new OwnServer();
   await server.start();

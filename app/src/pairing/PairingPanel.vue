@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
+import WordField from '../figures/WordField.vue';
 import { agoText } from '../locale/when.ts';
 import { usePairing } from '../stores/pairing.ts';
 import CodeShown from './CodeShown.vue';
+import { placesText } from './met-text.ts';
 import { codeInAddress, nameOfThis } from './this-device.ts';
 
 /** Which devices are paired, a code for a new one, and a field for the code of another. */
@@ -38,6 +40,8 @@ const troubleText = computed(() =>
         return `${trouble.item} of ${from} is nothing that this program can read; it was left as it is.`;
       case 'not sealed by us':
         return 'Something at the server was not sealed by your devices; it was left alone.';
+      case 'both changed':
+        return `${from} and this device had both changed ${placesText(trouble.places) || trouble.item}. This device’s stands; of a cake the other is among its earlier versions.`;
       case 'too large':
         return `${trouble.item} is too large to travel; a backup takes it.`;
     }
@@ -52,6 +56,8 @@ async function doing(work: () => Promise<string | null>): Promise<void> {
   problem.value = (await work()) ?? '';
   busy.value = false;
 }
+const rename = (to: string): Promise<void> =>
+  doing(() => pairing.rename(to.trim() || nameOfThis()));
 const offer = (): Promise<void> => doing(() => pairing.offer(name.value.trim() || nameOfThis()));
 const join = (): Promise<void> =>
   doing(() => pairing.join(code.value, name.value.trim() || nameOfThis()));
@@ -75,7 +81,14 @@ const join = (): Promise<void> =>
       </p>
       <ul v-else class="devices">
         <li v-for="device in state.devices" :key="device.id" data-test="device">
-          <b>{{ device.name }}</b>
+          <b v-if="!device.isThis">{{ device.name }}</b>
+          <WordField
+            v-else
+            :model-value="device.name"
+            :most="40"
+            aria-label="Name of this device"
+            @update:model-value="rename"
+          />
           <span class="soft">
             {{
               device.isThis

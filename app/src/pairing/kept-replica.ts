@@ -4,9 +4,25 @@ import type { Database } from '../storage/database.ts';
 import { changePairing, devicesNow, pairingNow } from './kept-pairing.ts';
 import { itemOf, kindOf, kinds } from './things.ts';
 
+/** Two devices had changed the same of a thing apart: this one's stands. */
+export interface BothChanged {
+  kind: 'both changed';
+  item: string;
+  /** The other device. */
+  from: string;
+  /** Paths of fields; empty of the whole. */
+  places: string[];
+}
+
 /** What the browser keeps, as paired devices see it. */
 export class KeptReplica implements Replica {
-  constructor(private readonly db: Database) {}
+  /** What was put together last, where both had changed the same, and what the other had. */
+  #met: (BothChanged & { theirs: unknown }) | null = null;
+
+  constructor(
+    private readonly db: Database,
+    private readonly bothChanged: (what: BothChanged) => void,
+  ) {}
 
   async items(): Promise<string[]> {
     const all: string[] = [];
@@ -31,12 +47,16 @@ export class KeptReplica implements Replica {
   }
   allKnown = (): Promise<string[]> => this.db.carried.toCollection().primaryKeys();
 
-  settle(
+  async settle(
     item: string,
     decide: (current: unknown, known: Known | null) => Settled | null,
   ): Promise<Settled | null> {
-    return this.db.transaction('rw', this.db.tables, async () => {
-      const settled = decide(await this.current(item), await this.known(item));
+    let met: BothChanged | null = null;
+    const done = await this.db.transaction('rw', this.db.tables, async () => {
+      const [current, known] = [await this.current(item), await this.known(item)];
+      this.#met = null;
+      const settled = decide(current, known);
+      met = await this.#keepOther();
       if (!settled) return null;
       await this.db.carried.put({ item, ...settled.known });
       const of = kindOf(item);
@@ -46,6 +66,17 @@ export class KeptReplica implements Replica {
       }
       return settled;
     });
+    if (met) this.bothChanged(met);
+    return done;
+  }
+  /** The other's version of what both had changed is kept, where its kind keeps versions. */
+  async #keepOther(): Promise<BothChanged | null> {
+    if (!this.#met) return null;
+    const { theirs, ...met } = this.#met;
+    const of = kindOf(met.item);
+    const name = (await devicesNow(this.db))[met.from]?.name ?? 'another device';
+    await of?.kind.keepOther?.(this.db, of.id, theirs, `As ${name} had it`);
+    return met;
   }
   async agree(item: string, known: Known): Promise<void> {
     await this.db.carried.put({ item, ...known });
@@ -55,12 +86,15 @@ export class KeptReplica implements Replica {
     return of ? of.kind.accept(parcel, of.id) : Promise.resolve(undefined);
   }
   /** Where they never agreed, what the others have stands: what was here is among the earlier versions. */
-  merge(item: string, base: unknown, { value: theirs }: Parcel, mine: unknown): unknown {
+  merge(item: string, base: unknown, { value: theirs, from }: Parcel, mine: unknown): unknown {
     // what one took away and the other changed stands
     if (mine === null || theirs === null) return mine ?? theirs;
     const kind = kindOf(item)?.kind;
-    if (base === null) return item === 'examples' ? kind!.merge!(base, theirs, mine) : theirs;
-    return kind?.merge ? kind.merge(base, theirs, mine) : mergeThree(base, theirs, mine).value;
+    if (base === null) return item === 'examples' ? kind!.merge!(base, theirs, mine).value : theirs;
+    if (!kind?.merge) return mergeThree(base, theirs, mine).value;
+    const { value, places } = kind.merge(base, theirs, mine);
+    if (places.length > 0) this.#met = { kind: 'both changed', item, from, places, theirs };
+    return value;
   }
   async cursor(): Promise<Cursor> {
     return (await pairingNow(this.db))?.cursor ?? { of: '', at: 0, isOwed: false };

@@ -28,11 +28,11 @@ import {
   type KeptPairing,
   type PairedDevices,
 } from './kept-pairing.ts';
-import { KeptReplica } from './kept-replica.ts';
+import { KeptReplica, type BothChanged } from './kept-replica.ts';
 import { askInvitation } from './invited.ts';
 import { DeskMeeting, GuestMeeting, type Guest } from './meeting.ts';
 import { LineCut, Refused, ServerLine } from './server-line.ts';
-import { itemOf } from './things.ts';
+import { itemOf, kindOf } from './things.ts';
 import { itemsFor, wordsFor } from './words-of.ts';
 
 /** How a device stands to the others of its kitchen. */
@@ -53,7 +53,7 @@ export interface PairingState {
   sending: number | null;
   /** What was said of the last meeting, in words. */
   said: string;
-  troubles: Trouble[];
+  troubles: (Trouble | BothChanged)[];
 }
 
 const firstRetryMs = 500;
@@ -89,7 +89,7 @@ export class PairingDesk {
   #address = '';
 
   constructor(private readonly db: Database) {
-    this.#replica = new KeptReplica(db);
+    this.#replica = new KeptReplica(db, (what) => this.#bothChanged(what));
     this.#channel.addEventListener(
       'message',
       ({ data }: MessageEvent<Word>) => void this.#hearWindow(data),
@@ -103,6 +103,15 @@ export class PairingDesk {
     this.#set({});
     // how that goes is told; nobody waits for it
     void this.#connect();
+  }
+  /** Whoever has that cake open is told at once; the list of devices says it as well. */
+  #bothChanged(what: BothChanged): void {
+    this.#set({ troubles: [...this.#state.troubles, what].slice(-mostTroubles) });
+    const of = kindOf(what.item);
+    if (!of || !what.item.startsWith('cake/')) return;
+    const from = this.#state.devices.find(({ id }) => id === what.from)?.name ?? 'Another device';
+    const word: Word = { kind: 'met', id: of.id, from, places: what.places };
+    this.#channel.postMessage(word);
   }
   #set(change: Partial<PairingState>): void {
     this.#state = { ...this.#state, ...change };
@@ -413,6 +422,20 @@ export class PairingDesk {
       await this.#carrier!.changeKey(newKitchenKey(), others);
       await this.#carrier!.push(itemOf('device', device));
     });
+    await this.#showDevices();
+  }
+  /** Calls this device otherwise. */
+  async rename(name: string): Promise<void> {
+    const kept = await pairingNow(this.db);
+    if (!kept) return;
+    const devices = await devicesNow(this.db);
+    const own = devices[kept.device];
+    if (!own || own.name === name) return;
+    await this.db.settings.put({
+      key: devicesKey,
+      value: { ...devices, [kept.device]: { ...own, name } },
+    });
+    await this.#queue(async () => void (await this.#carrier?.push(itemOf('device', kept.device))));
     await this.#showDevices();
   }
   /** Takes this device out; what it keeps stays here. */

@@ -28,6 +28,13 @@ import { devicesKey, devicesNow, type PairedDevice } from './kept-pairing.ts';
  * becomes of it where two changed it. A thing is named by its kind and its id, "cake/plum".
  */
 
+/** What two made of one thing, and where both had changed the same: there this device's stands. */
+export interface Met {
+  value: unknown;
+  /** Paths of fields; empty of the whole. */
+  places: string[];
+}
+
 export interface ThingKind {
   /** Ids of all that are here. */
   ids(db: Database): Promise<string[]>;
@@ -40,7 +47,9 @@ export interface ThingKind {
   /** What another device sent, as this program knows it; undefined where it cannot be. */
   accept(parcel: Parcel, id: string): Promise<unknown>;
   /** What two made of it that had it in common; without this each field goes by who changed it. */
-  merge?(base: unknown, theirs: unknown, mine: unknown): unknown;
+  merge?(base: unknown, theirs: unknown, mine: unknown): Met;
+  /** Keeps what another device had where both had changed the same, so that it can be looked at. */
+  keepOther?(db: Database, id: string, theirs: unknown, label: string): Promise<void>;
   /** What other windows are told when it changed here. */
   word(id: string, revision: number): Word;
 }
@@ -73,8 +82,16 @@ const cake: ThingKind = {
     const isOne = buildSchema.isValidSync(build, { strict: true }) && build.id === id;
     return Promise.resolve(isOne ? build : undefined);
   },
-  merge: (base, theirs, mine) =>
-    mergeBuilds(base as Build, theirs as Build, mine as Build)?.value ?? mine,
+  merge(base, theirs, mine) {
+    const both = mergeBuilds(base as Build, theirs as Build, mine as Build);
+    // what does not go together to a cake: this device's stands whole
+    return both ? { value: both.value, places: both.clashes } : { value: mine, places: [''] };
+  },
+  async keepOther(db, id, theirs, label) {
+    const revision = (await db.builds.get(id))?.revision ?? 1;
+    const at = new Date().toISOString();
+    await db.revisions.add({ buildId: id, revision, at, label, build: theirs as Build });
+  },
   word: (id, revision) => ({ kind: 'build', id, revision }),
 };
 
@@ -119,8 +136,10 @@ const kitchen: ThingKind = {
   accept: ({ value }) =>
     Promise.resolve(kitchenSchema.isValidSync(value, { strict: true }) ? value : undefined),
   merge(base, theirs, mine) {
-    const both = mergeThree(base as Kitchen, theirs as Kitchen, mine as Kitchen).value;
-    return kitchenSchema.isValidSync(both, { strict: true }) ? both : mine;
+    const both = mergeThree(base as Kitchen, theirs as Kitchen, mine as Kitchen);
+    return kitchenSchema.isValidSync(both.value, { strict: true })
+      ? { value: both.value, places: both.clashes }
+      : { value: mine, places: [''] };
   },
   word: () => ({ kind: 'pantry' }),
 };
@@ -168,7 +187,10 @@ const examples: ThingKind = {
   write: (db, _id, { value }) => putSetting(db, settingKeys.examples, value),
   accept: ({ value }) =>
     Promise.resolve(Array.isArray(value) && value.every(isWord) ? (value as unknown) : undefined),
-  merge: (_base, theirs, mine) => [...new Set([...(theirs as string[]), ...(mine as string[])])],
+  merge: (_base, theirs, mine) => ({
+    value: [...new Set([...(theirs as string[]), ...(mine as string[])])],
+    places: [],
+  }),
   word: () => ({ kind: 'shelf' }),
 };
 

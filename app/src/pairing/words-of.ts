@@ -54,6 +54,7 @@ export async function itemsFor(db: Database, word: Word): Promise<string[]> {
     case 'devices':
       return all('device');
     case 'settings':
+    case 'met':
       return [];
   }
 }

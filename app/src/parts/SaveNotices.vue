@@ -1,17 +1,12 @@
 <script setup lang="ts">
-import { fieldWords } from '@pyrgotect/core';
 import { computed } from 'vue';
+import { placesText } from '../pairing/met-text.ts';
 import { useBuild } from '../stores/build.ts';
 import { useToFile } from './useToFile.ts';
 
 /** What is to be known of saving: what failed, what another window changed or took off, and what can be done. */
 const store = useBuild();
-const most = 3;
-const places = computed(() => {
-  const words = (store.clash?.places ?? []).map((place) => fieldWords(place));
-  const more = words.length - most;
-  return words.slice(0, most).join('; ') + (more > 0 ? `; ${more} more` : '');
-});
+const places = computed(() => placesText(store.clash?.places ?? []));
 const toFile = useToFile();
 </script>
 

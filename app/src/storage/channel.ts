@@ -2,6 +2,8 @@
 export type Word =
   | { kind: 'build'; id: string; revision: number }
   | { kind: 'removed'; id: string }
+  /** Another device had changed the same of a cake as this one, at these places. */
+  | { kind: 'met'; id: string; from: string; places: string[] }
   | { kind: 'shelf' }
   | { kind: 'pantry' }
   | { kind: 'hand' }

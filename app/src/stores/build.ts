@@ -14,6 +14,7 @@ import { create } from 'mutative';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { whenIdle } from './when-idle.ts';
+import { metText } from '../pairing/met-text.ts';
 import { plain, restoreBuild, saveBuild } from '../storage/builds.ts';
 import { listen, tell } from '../storage/channel.ts';
 import { database } from '../storage/database.ts';
@@ -109,10 +110,13 @@ export const useBuild = defineStore('build', () => {
   let timer: ReturnType<typeof setTimeout> | null = null;
   let running: Promise<boolean> | null = null;
   let merging = false;
+  /** The cake that was asked for last, whether it was there or not. */
+  let asked = '';
   /** Notes that the hand has learnt from. */
   let learntFrom: Build['bench']['notes'] | null = null;
 
   async function open(id: string): Promise<void> {
+    asked = id;
     await flush();
     // an edit without a key closes the previous undo step
     merging = false;
@@ -319,6 +323,9 @@ export const useBuild = defineStore('build', () => {
 
   listen((word) => {
     if (word.kind === 'removed' && word.id === build.value?.id) saveState.value = 'gone';
+    if (word.kind === 'met' && word.id === build.value?.id) notice.value = metText(word);
+    // it was asked for before it came
+    if (word.kind === 'build' && missing.value && word.id === asked) return void open(asked);
     if (word.kind !== 'build' || word.id !== build.value?.id) return;
     if (saveState.value === 'gone') {
       // it is back, and what was typed here since comes on top

@@ -51,6 +51,7 @@ export const usePairing = defineStore('pairing', () => {
     offer: (name: string) => ask((desk) => desk.offer(name)),
     withdraw: () => ask((desk) => desk.withdraw()),
     join: (code: string, name: string) => ask((desk) => desk.join(code, name)),
+    rename: (name: string) => ask((desk) => desk.rename(name)),
     revoke: (device: string) => ask((desk) => desk.revoke(device)),
     leave: () => ask((desk) => desk.leave()),
   };

@@ -18,9 +18,10 @@ export class Mailboxes {
   /** @param folder where they are kept; null for memory alone */
   constructor(private readonly folder: string | null) {
     if (folder === null || !existsSync(folder)) return;
-    for (const id of readdirSync(folder)) {
+    for (const entry of readdirSync(folder, { withFileTypes: true })) {
+      const id = entry.name;
       // other things are kept beside the mailboxes
-      if (id === calendarsFolder) continue;
+      if (!entry.isDirectory() || id === calendarsFolder) continue;
       const mailbox = this.#read(folder, id);
       if (mailbox) this.#known.set(id, mailbox);
     }

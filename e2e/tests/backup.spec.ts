@@ -134,3 +134,42 @@ test('the shelf says when it is time for a backup', async ({ page }) => {
   await expect(page.getByRole('article')).toHaveCount(demoCount + 1);
   await expect(page.getByTestId('backup-reminder')).toHaveCount(0);
 });
+
+test('backups go into a folder by themselves: eight of them stay, and nothing else is touched', async ({
+  page,
+}) => {
+  // a folder of the browser's own stands for one that a user picks
+  await page.addInitScript(() => {
+    Object.assign(window, {
+      showDirectoryPicker: async () =>
+        (await navigator.storage.getDirectory()).getDirectoryHandle('cakes', { create: true }),
+    });
+  });
+  const inFolder = (): Promise<Record<string, number>> =>
+    page.evaluate(async () => {
+      const root = await navigator.storage.getDirectory();
+      const folder = await root.getDirectoryHandle('cakes', { create: true });
+      const sizes: Record<string, number> = {};
+      for await (const name of folder.keys())
+        sizes[name] = (await (await folder.getFileHandle(name)).getFile()).size;
+      return sizes;
+    });
+  await page.goto('/backup');
+  await page.getByRole('button', { name: 'Keep them in a folder' }).click();
+  await expect(page.getByText('The first one is in the folder.')).toBeVisible({ timeout: 60_000 });
+  const [name, size] = Object.entries(await inFolder())[0]!;
+  expect(name).toMatch(/^pyrgotect-\d{4}-\d\d-\d\d-\d{4}\.zip$/);
+  expect(size).toBeGreaterThan(50_000);
+  await page.evaluate(async () => {
+    const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('cakes');
+    const old = Array.from({ length: 9 }, (_, i) => `pyrgotect-2020-01-0${i + 1}-0900.zip`);
+    for (const each of [...old, 'wedding.zip']) await folder.getFileHandle(each, { create: true });
+  });
+  await page.reload();
+  await page.getByRole('button', { name: 'Write into cakes' }).click();
+  await expect(page.getByText('Written into the folder.')).toBeVisible({ timeout: 60_000 });
+  const kept = Object.keys(await inFolder());
+  expect(kept).toContain('wedding.zip');
+  expect(kept.filter((each) => each.startsWith('pyrgotect'))).toHaveLength(8);
+  expect(kept).not.toContain('pyrgotect-2020-01-01-0900.zip');
+});

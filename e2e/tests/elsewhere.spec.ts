@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { readFile } from 'node:fs/promises';
 import { extname } from 'node:path';
@@ -55,6 +56,13 @@ const types: Record<string, string> = {
   '.webmanifest': 'application/manifest+json',
 };
 const built = new URL('../../app/dist/', import.meta.url);
+/** The headers that docs/running.md asks of a host. */
+const documented = readFileSync(new URL('../../docs/running.md', import.meta.url), 'utf8');
+const policy = /`content-security-policy: ([^`]+)`/.exec(documented)![1]!;
+const policyFor = (path: string): string =>
+  /\/assets\/carve\.worker-[^/]*\.js$/.test(path)
+    ? policy.replace("script-src 'self'", "script-src 'self' 'wasm-unsafe-eval'")
+    : policy;
 /** What any host of files does: a file where there is one, the page where there is none. */
 async function staticHost(path: string): Promise<Server> {
   const page = (await readFile(new URL('index.html', built), 'utf8')).replace(
@@ -65,7 +73,9 @@ async function staticHost(path: string): Promise<Server> {
     const { pathname } = new URL(request.url ?? '/', 'http://host');
     const name = pathname.startsWith(path) ? pathname.slice(path.length) : '';
     const give = (type: string, body: string | Buffer): void =>
-      void response.writeHead(200, { 'content-type': type }).end(body);
+      void response
+        .writeHead(200, { 'content-type': type, 'content-security-policy': policyFor(pathname) })
+        .end(body);
     if (name === '' || name === 'index.html') return give('text/html', page);
     readFile(fileURLToPath(new URL(name, built))).then(
       (body) => give(types[extname(name)] ?? 'application/octet-stream', body),
@@ -103,6 +113,17 @@ test('on a host that only gives out files a cake is made, carved and kept, also 
   await new Promise((done) => server.close(done));
   await page.goto(address);
   await expect(page.getByTestId('sheet-title')).toBeVisible();
+  // sheets are made of letters that the program keeps
+  await page.goto(address.replace(/[a-z]+(\?.*)?$/, 'brief'));
+  const [sheet] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByTestId('sheets-cutting').getByRole('button', { name: 'PDF, A4' }).click(),
+  ]);
+  expect(
+    readFileSync(await sheet.path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
   // what takes a server says that there is none
   await page.goto('./calendar');
   await page.getByTestId('feed-begin').click();

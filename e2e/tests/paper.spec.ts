@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { Page } from '@playwright/test';
+import { expectReadable } from './readable.ts';
 import { addressOf, chooseAt, expect, openDemo, test } from './support.ts';
 
 /* What goes on paper, on both papers: whole, under its name, page by page, no heading alone at a foot. */
@@ -150,6 +151,7 @@ test('labels for the boxes begin at the place that is still free, and hold what 
   await expect(labels.getByRole('article')).toHaveCount(3);
   await labels.getByRole('button', { name: 'Begin at label 7', exact: true }).click();
   await expect(labels).toContainText('2 sheets');
+  await expectReadable(page, 'labels');
   const [download] = await Promise.all([
     page.waitForEvent('download', { timeout: 30_000 }),
     labels.getByTestId('save-labels').click(),

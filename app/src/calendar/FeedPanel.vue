@@ -58,9 +58,9 @@ watch([isKnown, next, () => feed.feed], () => void go());
     <h2>In other calendars</h2>
     <template v-if="feed.feed">
       <p class="lead">
-        Whoever knows this address reads the names of your cakes, for whom and where they are, and
-        your hours; your server keeps them readable for it. It is brought up to date whenever this
-        page is open.
+        Whoever knows this address reads the names of your cakes, for whom and for what they are,
+        and your hours; your server keeps them readable for it. It is brought up to date whenever
+        this page is open.
       </p>
       <p class="keys">
         <code data-test="feed-address">{{ feed.address() }}</code>

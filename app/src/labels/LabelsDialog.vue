@@ -18,6 +18,7 @@ import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import { useUnits } from '../figures/units.ts';
 import { servedText } from '../locale/when.ts';
+import CarvingNote from '../parts/CarvingNote.vue';
 import DialogBox from '../parts/DialogBox.vue';
 import { downloadBytes } from '../parts/download.ts';
 import { fileName } from '../parts/file-name.ts';
@@ -108,6 +109,7 @@ async function save(): Promise<void> {
   <DialogBox max-width="860" @update:model-value="emit('close')">
     <v-card class="labels" data-test="label-sheets">
       <h1>Labels</h1>
+      <CarvingNote :tiers="plan.tiers" />
       <p class="sentence">
         Labels for <ChoiceField v-model="kind" label="What the labels are for" :options="kinds" />,
         <QuantityField

@@ -120,6 +120,8 @@ export interface Device {
   carrier: Carrier;
   identity: Identity;
   troubles: Trouble[];
+  /** What it counts its changes by: it may be wrong, and go backwards. */
+  clock: () => number;
 }
 
 /** The secrets of a kitchen, and its devices. */
@@ -145,12 +147,14 @@ export class Kitchen {
     const line = lineTo(this.mailbox, name, () => this.weather, this.next);
     const carrier = new Carrier(replica, line, identity, {
       ...{ buildVersion: version, now: () => '2027-05-03T09:30:00Z' },
-      count: () => (counted += 1),
+      count: () => device.clock(),
       keepKey: () => Promise.resolve(),
       trouble: (what) => void troubles.push(what),
       changed: () => undefined,
     });
-    return { name, replica, carrier, identity, troubles };
+    const clock = (): number => (counted += 1);
+    const device: Device = { name, replica, carrier, identity, troubles, clock };
+    return device;
   }
 }
 /** Tries to meet; a cut is no matter. */

@@ -47,6 +47,37 @@ describe('devices that part and meet', () => {
   });
 });
 
+describe('devices whose clocks are wrong', () => {
+  it('lose nothing: one a day ahead, one a day behind that is set back again and again', async () => {
+    const { devices } = kitchenOf(8, ['desk', 'tablet', 'phone']);
+    const dayMs = 86_400_000;
+    let atMs = 1_800_000_000_000;
+    const [desk, tablet, phone] = devices as [Device, Device, Device];
+    desk.clock = () => (atMs += 7);
+    tablet.clock = () => atMs + dayMs;
+    phone.clock = () => (atMs += 1) - dayMs - (atMs % 5) * 3_600_000;
+    desk.replica.set('cake/a', thing('Plum'));
+    await allMeet(devices);
+    for (let turn = 0; turn < 12; turn++) {
+      // all three go on apart, two of them twice
+      for (const device of [desk, tablet, phone, tablet, phone]) {
+        const now = (await device.replica.current('cake/a')) as Thing;
+        const id = `${device.name}/${turn}/${now.marks.length}`;
+        device.replica.set('cake/a', { ...now, marks: [...now.marks, { id }] });
+        if (turn % 3 === 0) await device.carrier.meet();
+      }
+      await allMeet(devices);
+      const { marks } = thingsOf(desk)['cake/a'] as Thing;
+      expect(new Set(marks.map(({ id }) => id)).size).toBe(5 * (turn + 1));
+      for (const other of [tablet, phone]) expect(thingsOf(other)).toEqual(thingsOf(desk));
+    }
+    // what is newer by its turn stands, whatever the clock says
+    phone.replica.set('cake/a', { ...(thingsOf(phone)['cake/a'] as Thing), guests: 77 });
+    await allMeet(devices);
+    expect((thingsOf(tablet)['cake/a'] as Thing).guests).toBe(77);
+  });
+});
+
 describe('the server', () => {
   it('lets go of what all have taken in, and sends it anew to who comes later', async () => {
     const { kitchen, devices, mailbox } = kitchenOf(5, ['desk', 'tablet']);

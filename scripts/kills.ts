@@ -13,8 +13,8 @@ import { buildServer } from '../server/src/server.ts';
 
 /*
  * Ends the browser without a word, so many times, and looks what is there afterwards:
- * npm run -s kills -- COUNT SEED. A third of the kills each: right after "Saved", while the demo is laid on an
- * empty shelf, while a file is opened. Run `npm run build` first.
+ * npm run -s kills -- COUNT SEED. A fifth of the kills each: right after "Saved", while the demo is laid on an
+ * empty shelf, while a file is opened, while a backup is made, while one is read back. Run `npm run build` first.
  */
 
 const [count = '30', seed = String(Date.now() % 1e9)] = process.argv.slice(2);
@@ -27,6 +27,12 @@ const url = `http://127.0.0.1:${address.port}`;
 const demoCount = 14;
 const wait = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
+const at = (page: Page, part: string) => page.locator(`[data-test="${part}"]`);
+/** An empty browser stays empty. */
+const withoutDemo = async (page: Page): Promise<void> => {
+  await page.route('**/api/start', (route) => route.fulfill({ json: { demo: false } }));
+};
+
 /** Cakes on the shelf once it has come to rest. */
 async function cakesOn(page: Page): Promise<number> {
   await page.goto(url);
@@ -38,8 +44,8 @@ async function cakesOn(page: Page): Promise<number> {
 }
 
 const faults: string[] = [];
-const kills = { saved: 0, demo: 0, import: 0 };
-const each = Math.ceil(Number(count) / 3);
+const kills = { saved: 0, demo: 0, import: 0, backup: 0, restore: 0 };
+const each = Math.ceil(Number(count) / 5);
 
 // an edit that was called saved is there
 let profile = newProfile();
@@ -114,10 +120,74 @@ profile = newProfile();
   }
 }
 dropProfile(profile);
+
+// a backup that is being made changes nothing
+profile = newProfile();
+let backup = Buffer.alloc(0);
+{
+  const first = await openProfile(profile);
+  await cakesOn(first.page);
+  const height = await heightIn(first.page, url);
+  await first.page.goto(`${url}/backup`);
+  const [download] = await Promise.all([
+    first.page.waitForEvent('download'),
+    at(first.page, 'save-backup').click(),
+  ]);
+  backup = readFileSync(await download.path());
+  await first.kill();
+  for (let i = 0; i < each; i += 1) {
+    const { page, kill } = await openProfile(profile);
+    await page.goto(`${url}/backup`);
+    await at(page, 'save-backup').click();
+    await wait(random() * 1500);
+    await kill();
+    kills.backup += 1;
+    const next = await openProfile(profile);
+    const cakes = await cakesOn(next.page);
+    const now = await heightIn(next.page, url);
+    if (cakes !== demoCount || now !== height)
+      faults.push(`backup ${i}: ${cakes} cakes, ${height} became ${now}`);
+    await next.kill();
+  }
+}
+dropProfile(profile);
+
+// a backup is read back whole or not at all
+for (let i = 0; i < each; i += 1) {
+  profile = newProfile();
+  const { page, kill } = await openProfile(profile);
+  await withoutDemo(page);
+  await page.goto(`${url}/backup`);
+  await page
+    .getByLabel('Backup file')
+    .setInputFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: backup });
+  await at(page, 'take-backup').click();
+  await wait(random() * 1200);
+  await kill();
+  kills.restore += 1;
+  const next = await openProfile(profile);
+  await withoutDemo(next.page);
+  await next.page.goto(url);
+  const article = next.page.getByRole('article');
+  await article
+    .first()
+    .or(next.page.getByRole('heading', { name: 'An empty shelf' }))
+    .waitFor();
+  // the shelf shows so many at once, and the last of them a moment later
+  await wait(700);
+  const cakes = await article.count();
+  if (cakes !== 0 && cakes !== demoCount) faults.push(`restore ${i}: ${cakes} cakes`);
+  if (cakes > 0)
+    await heightIn(next.page, url).catch(() =>
+      faults.push(`restore ${i}: on the shelf, and does not open`),
+    );
+  await next.kill();
+  dropProfile(profile);
+}
 await server.close();
-const { saved, demo, import: imported } = kills;
+const { saved, demo, import: imported, backup: made, restore } = kills;
 process.stdout.write(
-  `${saved} kills after "Saved", ${demo} while the demo was laid, ${imported} while a file was opened; seed ${seed}: ${faults.length} faults\n`,
+  `${saved} kills after "Saved", ${demo} while the demo was laid, ${imported} while a file was opened, ${made} while a backup was made, ${restore} while one was read back; seed ${seed}: ${faults.length} faults\n`,
 );
 for (const fault of faults) process.stdout.write(`  ${fault}\n`);
 process.exit(faults.length > 0 ? 1 : 0);

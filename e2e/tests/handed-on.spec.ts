@@ -7,6 +7,8 @@ test('the calendar is read by others at an address that can be taken away, and s
   page,
   request,
 }) => {
+  // what is past is in no other calendar
+  await page.clock.setFixedTime(new Date('2027-05-20T09:00:00'));
   await page.goto('/calendar');
   const feed = page.getByTestId('feed');
   const [download] = await Promise.all([
@@ -40,6 +42,7 @@ test('the calendar is read by others at an address that can be taken away, and s
 test('the shopping list and the bench sheet are copied as a message', async ({ page, context }) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   const copied = (): Promise<string> => page.evaluate(() => navigator.clipboard.readText());
+  await page.clock.setFixedTime(new Date('2027-05-20T09:00:00'));
   await page.goto('/shopping');
   await page.getByTestId('copy').click({ timeout: 60_000 });
   await expect(page.getByText('Copied')).toBeVisible();

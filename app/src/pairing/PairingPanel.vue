@@ -41,7 +41,7 @@ const troubleText = computed(() =>
       case 'not sealed by us':
         return 'Something at the server was not sealed by your devices; it was left alone.';
       case 'both changed':
-        return `${from} and this device had both changed ${placesText(trouble.places) || trouble.item}. This device’s stands; of a cake the other is among its earlier versions.`;
+        return `${from} and this device had both changed ${placesText(trouble.places) || (trouble.item.startsWith('cake/') ? 'a cake' : trouble.item)}. This device’s stands; of a cake the other is among its earlier versions.`;
       case 'too large':
         return `${trouble.item} is too large to travel; a backup takes it.`;
     }

@@ -9,6 +9,15 @@ interface Feed {
   name: string;
   key: string;
 }
+/** What the server says where it took something. */
+const taken = 204;
+const refusals: Record<number, string> = {
+  403: 'The server did not take it: what lies there was laid by another browser.',
+  413: 'There is more in this calendar than the server takes.',
+  507: 'The server keeps as many calendars as it can.',
+};
+const noServer =
+  'This address has no server of the program behind it, so that nothing can be laid there.';
 const feedKey = 'calendarFeed';
 const schema = object({ name: string().required(), key: string().required() });
 
@@ -43,13 +52,9 @@ export const useFeed = defineStore('feed', () => {
         },
         ...(body === undefined ? {} : { body }),
       });
-      if (answer.ok) return true;
-      problem.value =
-        answer.status === 507
-          ? 'The server keeps as many calendars as it can.'
-          : answer.status === 404
-            ? 'This address has no server of the program behind it, so that nothing can be laid there.'
-            : `The server did not take it (${answer.status}).`;
+      // a host that only gives out files may answer anything else, and call it well
+      if (answer.status === taken) return true;
+      problem.value = refusals[answer.status] ?? noServer;
     } catch {
       problem.value =
         'The server cannot be reached now; it is tried again when the calendar is opened.';

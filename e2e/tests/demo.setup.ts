@@ -7,6 +7,6 @@ test('the demo is laid on an empty shelf', async ({ page }) => {
   await expect(page.getByRole('article')).toHaveCount(demoCount);
   // what the demo brings of carvings is kept a moment later
   await page.goto('/build/harbour-light/carve');
-  await expect(page.getByTestId('sheet-title')).toContainText('stand');
+  await expect(page.getByTestId('sheet-title')).toContainText('stand', { timeout: 90_000 });
   await page.context().storageState({ path: demoState, indexedDB: true });
 });

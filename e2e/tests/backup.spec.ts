@@ -1,6 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { Browser, Page, TestInfo } from '@playwright/test';
-import { addressOf, demoCount, expect, saved, test } from './support.ts';
+import { addressOf, closesDevices, demoCount, expect, saved, test } from './support.ts';
+
+closesDevices();
 
 /** Saves a backup by hand, and gives where it lies. */
 async function backup(page: Page, info: TestInfo): Promise<string> {

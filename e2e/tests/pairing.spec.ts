@@ -1,8 +1,20 @@
 import type { Browser, Page } from '@playwright/test';
 import { buildServer } from '../../server/src/server.ts';
-import { addressOf, demoCount, expect, keptAtBench, saved, test } from './support.ts';
+import {
+  addressOf,
+  closesDevices,
+  demoCount,
+  expect,
+  keptAtBench,
+  saved,
+  test,
+} from './support.ts';
 
 /* A desk and a tablet of one kitchen, and the server between them. */
+
+// two browsers, a server and all that goes to and fro: a busy machine takes minutes
+test.describe.configure({ timeout: 240_000 });
+closesDevices();
 
 type Server = Awaited<ReturnType<typeof buildServer>>;
 
@@ -53,6 +65,10 @@ async function pair(desk: Page, other: Page): Promise<void> {
   await expect(desk.getByTestId('device')).toHaveCount(2);
 }
 
+/** What a page fetches when it opens has come: none of it comes any more while the server is away. */
+const settled = async (...pages: Page[]): Promise<void> => {
+  for (const page of pages) await page.waitForLoadState('networkidle');
+};
 const nameField = (page: Page) => page.getByRole('textbox', { name: 'Name of the cake' });
 async function rename(page: Page, to: string): Promise<void> {
   await nameField(page).fill(to);
@@ -88,6 +104,7 @@ test('desk and tablet are paired, part, and are in step again', async ({ browser
   // both go on while the server is away
   await desk.goto(addressOf('Aurora', 'brief'));
   await expect(nameField(desk)).toBeVisible();
+  await settled(desk, other);
   await server.stop();
   await rename(desk, 'Aurora of the desk');
   await other.getByTestId('next').click();
@@ -110,6 +127,7 @@ test('both change one cake apart, and both changes stand', async ({ browser }) =
   await other.goto(addressOf('Meridian', 'brief'));
   await desk.goto(addressOf('Meridian', 'brief'));
   for (const page of [desk, other]) await expect(nameField(page)).toHaveValue('Meridian');
+  await settled(desk, other);
   await server.stop();
   await rename(desk, 'Meridian of the desk');
   const guests = (page: Page) => page.getByRole('textbox', { name: 'Servings wanted' });
@@ -140,6 +158,7 @@ test('what both changed alike is said, and the other is kept; a device is called
   await desk.goto(addressOf('Meridian', 'brief'));
   await other.goto(addressOf('Meridian', 'brief'));
   for (const page of [desk, other]) await expect(nameField(page)).toHaveValue('Meridian');
+  await settled(desk, other);
   await server.stop();
   await rename(desk, 'Meridian of the desk');
   await rename(other, 'Meridian of the bench');

@@ -54,6 +54,12 @@ export async function openDemo(page: Page, name = 'Meridian', stage = 'stack'): 
   await expect(page.getByTestId('sheet-title')).toBeVisible();
 }
 
+/** Browsers that a test opened besides its own go with it: they would work on beside all later ones. */
+export const closesDevices = (): void =>
+  test.afterEach(async ({ browser }) => {
+    for (const context of browser.contexts()) await context.close();
+  });
+
 export const tally = (page: Page, cell: string) => page.getByTestId(`tally-${cell}`).locator('b');
 export const handle = (page: Page, name: string) => page.getByRole('slider', { name });
 export const saved = async (page: Page): Promise<void> => {

@@ -254,10 +254,6 @@ svg rect[role].used {
 svg rect:focus-visible {
   stroke-width: 2;
 }
-.texts {
-  max-height: 320px;
-  overflow: auto;
-}
 article {
   border: 1px solid var(--line);
   border-radius: 6px;

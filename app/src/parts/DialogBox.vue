@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { onBeforeUnmount, watch } from 'vue';
+import { nextTick, onBeforeUnmount, onUpdated, ref, useTemplateRef, watch } from 'vue';
 import { focusBefore, giveFocusBack } from './focus.ts';
 
-/** A dialog of the library; when it closes, focus is where it was opened from. */
+/** A dialog of the library, called by its heading; when it closes, focus is where it was opened from. */
 const props = withDefaults(defineProps<{ modelValue?: boolean }>(), { modelValue: true });
 const emit = defineEmits<{ 'update:modelValue': [isOpen: boolean] }>();
 let before: HTMLElement | null = null;
@@ -14,6 +14,22 @@ watch(
   },
   { immediate: true },
 );
+const overlay = useTemplateRef<{ contentEl?: HTMLElement }>('overlay');
+/** What its heading says, for who does not see it. */
+const heading = ref<string>();
+function readHeading(): void {
+  heading.value =
+    overlay.value?.contentEl?.querySelector('h1, h2')?.textContent.trim() || undefined;
+}
+watch(
+  () => props.modelValue,
+  (isOpen) => {
+    // what it holds stands a moment after it has opened
+    if (isOpen) void nextTick(() => nextTick(readHeading));
+  },
+  { immediate: true },
+);
+onUpdated(readHeading);
 onBeforeUnmount(() => {
   if (props.modelValue) giveFocusBack(before);
 });
@@ -21,6 +37,8 @@ onBeforeUnmount(() => {
 
 <template>
   <v-dialog
+    ref="overlay"
+    :aria-label="heading"
     :model-value="modelValue"
     @update:model-value="(isOpen) => emit('update:modelValue', isOpen)"
   >

@@ -1,4 +1,5 @@
 import type { Router } from 'vue-router';
+import { home } from '../home.ts';
 import { report } from './faults.ts';
 
 /** When the page was last loaded anew for a part that was missing, ms; kept for the window only. */
@@ -20,8 +21,14 @@ export function watchParts(router: Router): void {
     const last = Number(sessionStorage.getItem(key) ?? 0);
     if (Date.now() - last < soonMs) return;
     event.preventDefault();
-    sessionStorage.setItem(key, String(Date.now()));
-    window.location.reload();
+    // loaded anew from a server that is away, the page would be gone, and what it shows with it
+    fetch(home(), { method: 'HEAD', cache: 'no-store' }).then(
+      () => {
+        sessionStorage.setItem(key, String(Date.now()));
+        window.location.reload();
+      },
+      () => report(toldOf('the server does not answer')),
+    );
   });
   router.onError((error: unknown) =>
     report(toldOf(error instanceof Error ? error.message : String(error))),

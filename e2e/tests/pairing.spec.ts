@@ -141,7 +141,9 @@ test('both change one cake apart, and both changes stand', async ({ browser }) =
   await server.stop();
 });
 
-test('what both changed alike is said; a device is called otherwise', async ({ browser }) => {
+test('what both changed alike is said, and the other is kept; a device is called otherwise', async ({
+  browser,
+}) => {
   const server = new OwnServer();
   await server.start();
   const desk = await newDevice(browser, server.url);
@@ -169,6 +171,8 @@ test('what both changed alike is said; a device is called otherwise', async ({ b
   const [met, lost] = (await said(desk).count()) > 0 ? [desk, other] : [other, desk];
   const stands = await nameField(met).inputValue();
   await expect(nameField(lost)).toHaveValue(stands, { timeout: 40_000 });
+  await met.getByRole('button', { name: 'History' }).click();
+  await expect(met.getByText(met === desk ? /As Bench had it/ : /As .* had it/)).toBeVisible();
   await server.stop();
 });
 

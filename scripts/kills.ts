@@ -123,7 +123,7 @@ dropProfile(profile);
 
 // a backup that is being made changes nothing
 profile = newProfile();
-let backup = Buffer.alloc(0);
+let backup: Buffer;
 {
   const first = await openProfile(profile);
   await cakesOn(first.page);

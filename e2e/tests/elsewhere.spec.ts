@@ -29,7 +29,7 @@ test('under a path of its server it opens, keeps its places, plans and pairs', a
     ...{ demo: true, today: '2027-05-15T12:00:00', base: '/shop/cakes/' },
   });
   await app.listen({ port: 0, host: '127.0.0.1' });
-  const home = `http://127.0.0.1:${portOf(app.server as Server)}/shop/cakes/`;
+  const home = `http://127.0.0.1:${portOf(app.server)}/shop/cakes/`;
   const page = await fresh(browser, home);
   await page.goto('./');
   await expect(page.getByRole('article')).toHaveCount(demoCount);

@@ -70,11 +70,11 @@ type Named = FastifyRequest<{ Params: { name: string } }>;
 
 /** Serves calendars: read by who knows their address, changed by who has their key besides, from this server's page. */
 export async function serveCalendars(app: FastifyInstance, calendars: Calendars): Promise<void> {
-  await app.register(async (own) => {
+  await app.register((own, _options, done) => {
     own.addContentTypeParser(
       'text/calendar',
       { parseAs: 'string', bodyLimit: mostBytes },
-      (_request, body, done) => done(null, body),
+      (_request, body, taken) => taken(null, body),
     );
     /** The key of a request that may change something; null where it was answered already. */
     const keyOf = (request: Named, reply: FastifyReply): string | null => {
@@ -84,7 +84,7 @@ export async function serveCalendars(app: FastifyInstance, calendars: Calendars)
       void reply.code(403).send({ error: 'not allowed' });
       return null;
     };
-    own.get(`${calendarsPath}/:name.ics`, async (request: Named, reply) => {
+    own.get(`${calendarsPath}/:name.ics`, (request: Named, reply) => {
       const text = calendars.text(request.params.name);
       if (text === null) return reply.code(404).send({ error: 'not found' });
       return reply
@@ -111,5 +111,6 @@ export async function serveCalendars(app: FastifyInstance, calendars: Calendars)
         calendars.text(request.params.name) === null || calendars.drop(request.params.name, key);
       return isGone ? reply.code(204).send() : reply.code(403).send({ error: 'not yours' });
     });
+    done();
   });
 }

@@ -27,6 +27,7 @@ const { loads, progress, trouble, again } = useLoads(() =>
 );
 const isKnown = computed(
   () =>
+    shelf.loaded &&
     progress.value === null &&
     due.value.every(({ id }) => loads.value.some((l) => l.cakeId === id)),
 );

@@ -1,60 +1,42 @@
-import { buildVersion, freshId } from '@pyrgotect/core';
+import { buildVersion } from '@pyrgotect/core';
 import {
   Carrier,
   NewerProgram,
-  codeText,
-  newDeviceKeys,
   newKitchenKey,
-  newSecret,
   prove,
   publicKeys,
   type Identity,
   type Member,
   type News,
-  type Trouble,
 } from '@pyrgotect/core/pairing';
 import type { Word } from '../storage/channel.ts';
 import type { Database } from '../storage/database.ts';
+import { CodeOffer } from './code-offer.ts';
+import { askInvitation } from './invited.ts';
 import {
   changePairing,
-  devicesKey,
   devicesNow,
   forgetPairing,
   identityOf,
-  keepPairing,
-  keysText,
   keyText,
   pairingNow,
-  type KeptPairing,
-  type PairedDevices,
 } from './kept-pairing.ts';
 import { KeptReplica, type BothChanged } from './kept-replica.ts';
-import { askInvitation } from './invited.ts';
-import { DeskMeeting, GuestMeeting, type Guest } from './meeting.ts';
+import {
+  deviceLines,
+  joinKitchen,
+  letIn,
+  makeKitchen,
+  newDevice,
+  renameDevice,
+  setWelcomed,
+  strikeOut,
+} from './members.ts';
+import { GuestMeeting, type Guest } from './meeting.ts';
+import { aloneState, type PairingState } from './pairing-state.ts';
 import { LineCut, Refused, ServerLine } from './server-line.ts';
 import { itemOf, kindOf } from './things.ts';
 import { itemsFor, wordsFor } from './words-of.ts';
-
-/** How a device stands to the others of its kitchen. */
-export type Phase = 'alone' | 'connecting' | 'together' | 'away' | 'shut out' | 'newer';
-export interface DeviceLine {
-  id: string;
-  name: string;
-  isThis: boolean;
-  isHere: boolean;
-  lastAt: string | null;
-}
-export interface PairingState {
-  phase: Phase;
-  devices: DeviceLine[];
-  /** The code that is shown, and at which addresses a new device finds this server. */
-  offer: { code: string; shown: string; addresses: string[] } | null;
-  /** The share of everything that a new device was sent; null while none is. */
-  sending: number | null;
-  /** What was said of the last meeting, in words. */
-  said: string;
-  troubles: (Trouble | BothChanged)[];
-}
 
 const firstRetryMs = 500;
 const lastRetryMs = 8000;
@@ -64,18 +46,10 @@ const mostTroubles = 20;
 
 /** Keeps this device in step with those it is paired with; it runs beside the page. */
 export class PairingDesk {
-  #state: PairingState = {
-    phase: 'alone',
-    devices: [],
-    offer: null,
-    sending: null,
-    said: '',
-    troubles: [],
-  };
+  #state: PairingState = aloneState;
   #tell: (state: PairingState) => void = () => undefined;
   #line: ServerLine | null = null;
   #carrier: Carrier | null = null;
-  #meeting: DeskMeeting | null = null;
   #retryMs = firstRetryMs;
   #retry: ReturnType<typeof setTimeout> | undefined;
   /** Work at the server goes one after the other. */
@@ -84,12 +58,19 @@ export class PairingDesk {
   #isGathering = false;
   readonly #channel = new BroadcastChannel('pyrgotect');
   readonly #replica: KeptReplica;
+  readonly #offer: CodeOffer;
 
   /** Of the server's socket. */
   #address = '';
 
   constructor(private readonly db: Database) {
     this.#replica = new KeptReplica(db, (what) => this.#bothChanged(what));
+    this.#offer = new CodeOffer(
+      db,
+      () => this.#line,
+      (change) => this.#set(change),
+      (guest) => this.#admit(guest),
+    );
     this.#channel.addEventListener(
       'message',
       ({ data }: MessageEvent<Word>) => void this.#hearWindow(data),
@@ -172,8 +153,7 @@ export class PairingDesk {
   #cut(): void {
     this.#line = null;
     this.#carrier = null;
-    this.#meeting = null;
-    if (this.#state.offer) this.#set({ offer: null });
+    this.#offer.end();
     if (this.#state.phase !== 'together' && this.#state.phase !== 'connecting') return;
     this.#set({ phase: 'away', devices: this.#state.devices.map((one) => ({ ...one, isHere: false })) }); // prettier-ignore
     clearTimeout(this.#retry);
@@ -209,10 +189,10 @@ export class PairingDesk {
         await this.#queue(() => this.#pull());
         return;
       case 'relay':
-        await this.#hearGuest(news.body);
+        await this.#offer.hear(news.body);
         return;
       case 'left':
-        if (this.#meeting) await this.#offerAgain('Who came gave a wrong code, or left. Here is a new one.'); // prettier-ignore
+        await this.#offer.left();
         return;
       case 'shut out':
         await this.#shutOut();
@@ -289,10 +269,7 @@ export class PairingDesk {
           .then((answer) => answer.members)
           .catch(() => [])
       : [];
-    const devices = Object.entries(await devicesNow(this.db)).map(([id, { name }]): DeviceLine => {
-      const at = members.find(({ device }) => device === id);
-      return { id, name, isThis: id === kept.device, isHere: at?.isHere ?? false, lastAt: at?.lastAt ?? null }; // prettier-ignore
-    });
+    const devices = await deviceLines(this.db, kept.device, members);
     this.#set({ devices });
   }
   /** How the devices stand now. */
@@ -300,77 +277,19 @@ export class PairingDesk {
 
   /** Shows a code for a new device; the kitchen is made with the first. */
   async offer(name: string): Promise<void> {
-    if (!(await pairingNow(this.db))) await this.#makeKitchen(name);
+    if (!(await pairingNow(this.db))) await makeKitchen(this.db, name);
     if (!this.#line) await this.#connect();
     if (!this.#line) throw new Error('The server does not answer.');
-    await this.#offerAgain('');
-  }
-  async #offerAgain(said: string): Promise<void> {
-    const kept = await pairingNow(this.db);
-    if (!kept || !this.#line) return;
-    const { room, addresses } = await this.#line.ask({ kind: 'offer' }, 'room');
-    const { mailbox, tagKey, kitchen, device } = kept;
-    const desk = (await devicesNow(this.db))[device]?.name ?? '';
-    this.#meeting = new DeskMeeting(room, { mailbox, tagKey, kitchen, desk }, (guest) =>
-      this.#admit(guest),
-    );
-    const { code } = this.#meeting;
-    this.#set({ offer: { code, shown: codeText(code), addresses }, said });
+    await this.#offer.show();
   }
   withdraw(): void {
-    this.#meeting = null;
-    this.#set({ offer: null, said: '' });
-  }
-  async #makeKitchen(name: string): Promise<void> {
-    const keys = newDeviceKeys();
-    const device = freshId('device', 10);
-    await this.#enterKitchen(
-      {
-        ...{ mailbox: newSecret(15), tagKey: newSecret(32), kitchen: [keyText(newKitchenKey())] },
-        ...{
-          device,
-          keys: keysText(keys),
-          cursor: { of: '', at: 0, isOwed: false },
-          owed: [],
-          isNew: false,
-        },
-      },
-      {
-        [device]: { name, ...publicKeys(keys), addedAt: new Date().toISOString(), welcomed: true },
-      },
-    );
-  }
-  async #enterKitchen(kept: KeptPairing, devices: PairedDevices): Promise<void> {
-    await this.db.transaction('rw', this.db.settings, this.db.carried, async () => {
-      await this.db.carried.clear();
-      await keepPairing(this.db, kept);
-      await this.db.settings.put({ key: devicesKey, value: devices });
-    });
-  }
-
-  async #hearGuest(body: string): Promise<void> {
-    const meeting = this.#meeting;
-    if (!meeting) return;
-    try {
-      const say = await meeting.hear(body);
-      if (say) await this.#line?.ask({ kind: 'relay', body: say }, 'done');
-    } catch (error) {
-      if (error instanceof LineCut) return;
-      await this.#offerAgain('Who came gave a wrong code. Here is a new one.');
-    }
+    this.#offer.withdraw();
   }
   /** Lets a device in that gave the right code, and sends it everything. */
-  async #admit({ device, name, sign, box }: Guest): Promise<void> {
+  async #admit(guest: Guest): Promise<void> {
+    const { device, sign } = guest;
     await this.#line!.ask({ kind: 'admit', device, key: sign }, 'done');
-    const addedAt = new Date().toISOString();
-    await this.db.transaction('rw', this.db.settings, async () => {
-      const devices = await devicesNow(this.db);
-      const entry = { name, sign, box, addedAt, welcomed: false };
-      await this.db.settings.put({ key: devicesKey, value: { ...devices, [device]: entry } });
-      await changePairing(this.db, ({ owed }) => ({ owed: [...owed, device] }));
-    });
-    this.#meeting = null;
-    this.#set({ offer: null, said: `${name} is paired.` });
+    await letIn(this.db, guest);
     void this.#queue(async () => {
       await this.#carrier?.push(itemOf('device', device));
       await this.#meet();
@@ -378,16 +297,7 @@ export class PairingDesk {
   }
   async #welcome(device: string): Promise<void> {
     await this.#carrier!.sendAll((sending) => this.#set({ sending }));
-    await this.db.transaction('rw', this.db.settings, async () => {
-      const devices = await devicesNow(this.db);
-      const entry = devices[device];
-      if (entry)
-        await this.db.settings.put({
-          key: devicesKey,
-          value: { ...devices, [device]: { ...entry, welcomed: true } },
-        });
-      await changePairing(this.db, ({ owed }) => ({ owed: owed.filter((one) => one !== device) }));
-    });
+    await setWelcomed(this.db, device);
     await this.#carrier?.push(itemOf('device', device));
     this.#set({ sending: null });
     await this.#showDevices();
@@ -396,28 +306,17 @@ export class PairingDesk {
   /** Comes into the kitchen of a desk that shows this code. @throws Error in words */
   async join(typed: string, name: string): Promise<void> {
     if (await pairingNow(this.db)) throw new Error('This device is paired already.');
-    const keys = newDeviceKeys();
-    const device = freshId('device', 10);
-    const meeting = new GuestMeeting(typed, { device, name, ...publicKeys(keys) });
-    const { mailbox, tagKey, kitchen } = await askInvitation(this.#address, meeting);
-    const kept: KeptPairing = {
-      ...{ mailbox, tagKey, kitchen, device, keys: keysText(keys) },
-      ...{ cursor: { of: '', at: 0, isOwed: false }, owed: [], isNew: true },
-    };
-    await this.#enterKitchen(kept, {
-      [device]: { name, ...publicKeys(keys), addedAt: new Date().toISOString(), welcomed: false },
-    });
+    const device = newDevice(name);
+    const { sign, box } = device.entry;
+    const meeting = new GuestMeeting(typed, { device: device.id, name, sign, box });
+    await joinKitchen(this.db, device, await askInvitation(this.#address, meeting));
     await this.#connect();
   }
   /** Shuts a device out: it reads and writes nothing any more; those who stay get a new key. */
   async revoke(device: string): Promise<void> {
     if (!this.#line || !this.#carrier) throw new Error('That takes the server, which does not answer now.'); // prettier-ignore
     await this.#line.ask({ kind: 'revoke', device }, 'done');
-    const devices = await devicesNow(this.db);
-    const { [device]: gone, ...stay } = devices;
-    void gone;
-    await this.db.settings.put({ key: devicesKey, value: stay });
-    const others = Object.entries(stay).map(([id, { box }]) => ({ device: id, box }));
+    const others = await strikeOut(this.db, device);
     await this.#queue(async () => {
       await this.#carrier!.changeKey(newKitchenKey(), others);
       await this.#carrier!.push(itemOf('device', device));
@@ -427,14 +326,7 @@ export class PairingDesk {
   /** Calls this device otherwise. */
   async rename(name: string): Promise<void> {
     const kept = await pairingNow(this.db);
-    if (!kept) return;
-    const devices = await devicesNow(this.db);
-    const own = devices[kept.device];
-    if (!own || own.name === name) return;
-    await this.db.settings.put({
-      key: devicesKey,
-      value: { ...devices, [kept.device]: { ...own, name } },
-    });
+    if (!kept || !(await renameDevice(this.db, kept.device, name))) return;
     await this.#queue(async () => void (await this.#carrier?.push(itemOf('device', kept.device))));
     await this.#showDevices();
   }

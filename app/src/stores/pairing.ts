@@ -1,7 +1,8 @@
 import { proxy, type Remote } from 'comlink';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import type { PairingDesk, PairingState } from '../pairing/pairing-desk.ts';
+import type { PairingDesk } from '../pairing/pairing-desk.ts';
+import type { PairingState } from '../pairing/pairing-state.ts';
 import { home } from '../home.ts';
 import { pairingAddress } from '../pairing/server-line.ts';
 import { Watched } from '../workers/watched.ts';

@@ -126,6 +126,35 @@ test('a pasted cake is read with its method, bakes like the sponge it is most li
   await expect(page.locator('main')).toContainText('not for children');
 });
 
+test('what is put away is counted in a table, and read back', async ({ page }) => {
+  await page.goto('/pantry?table=stock');
+  await page.getByTestId('import').click();
+  const give = (text: string) =>
+    page
+      .getByLabel('Table of what is put away')
+      .setInputFiles({ name: 'freezer.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  const lines = (many: string): string =>
+    `name;made of;shape;width mm;layer mm;left\nRounds of May;Vanilla butter;round;203,2;22,5;${many}\n`;
+  await give(lines('some'));
+  await expect(page.getByRole('alert')).toContainText('Line 2: left “some” is not a number');
+  await give(lines('6'));
+  await page.getByTestId('take-table').click();
+  const row = page.getByRole('row', { name: /Rounds of May/ });
+  await expect(row).toContainText('6 layers');
+  // it is saved, counted on paper or in a spreadsheet, and read back
+  await page.getByTestId('import').click();
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByTestId('save-table').click(),
+  ]);
+  const table = readFileSync(await saved.path(), 'utf8');
+  expect(table).toContain(',round,203.2,203.2,22.5,6,freezer,');
+  await give(table.replace('22.5,6,', '22.5,4,'));
+  await expect(page.getByTestId('import-dialog')).toContainText('1 of them change');
+  await page.getByTestId('take-table').click();
+  await expect(row).toContainText('4 layers');
+});
+
 test('layers put away are taken out at the bench, and counted off', async ({ page }) => {
   await page.goto('/pantry');
   await page.getByRole('tab', { name: 'Put away' }).click();

@@ -205,7 +205,7 @@ const setKitchen = (key: string, value: number | null): void => {
               label="Find in this table"
             />
             <KeyButton
-              v-if="table === 'recipes' || table === 'foods'"
+              v-if="table === 'recipes' || table === 'foods' || table === 'stock'"
               data-test="import"
               @click="importing = true"
             >
@@ -304,7 +304,7 @@ const setKitchen = (key: string, value: number | null): void => {
       @close="close"
     />
     <ImportDialog
-      v-if="importing && (table === 'recipes' || table === 'foods')"
+      v-if="importing && (table === 'recipes' || table === 'foods' || table === 'stock')"
       :table="table"
       @close="importing = false"
     />

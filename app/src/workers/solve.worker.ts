@@ -4,6 +4,7 @@ import {
   freshId,
   readCake,
   readFoods,
+  readPutAway,
   planHeat,
   replanFrom,
   runDrips,
@@ -35,6 +36,8 @@ import {
   type LevelResult,
   type LooksQuestion,
   type Pantry,
+  type PutAwayKitchen,
+  type Stock,
   type CsvResult,
   type DesignAnswer,
   type Wish,
@@ -122,6 +125,8 @@ const solver = {
   },
   foods: (text: string, known: readonly Food[]): CsvResult<Food> =>
     readFoods(text, known, () => freshId('own')),
+  putAway: (text: string, kitchen: PutAwayKitchen, today: string): CsvResult<Stock> =>
+    readPutAway(text, kitchen, () => freshId('own'), today),
   cake: (bytes: Uint8Array): ReadCake => readCake(bytes),
   drips: (question: DripsQuestion): DripRun[] => runDrips(question),
   looks: (question: LooksQuestion): Record<DripLook, number | null> => tempsForLooks(question),

@@ -1,8 +1,8 @@
 import { decodeHTML } from 'entities';
 import { tooDeepAt } from '../document/nesting.ts';
 import type { Recipe } from '../pantry/types.ts';
-import type { TakenRecipe } from './recipe-table.ts';
-import type { CsvResult } from './table.ts';
+import type { TakenRecipe } from '../tables/recipe-table.ts';
+import type { CsvResult } from '../tables/table.ts';
 
 /* Recipes as pages of the web carry them: schema.org's Recipe in JSON-LD, alone or inside a saved page. */
 

@@ -1,9 +1,6 @@
-import { ValidationError } from 'yup';
-import { fieldProblem } from '../document/field-words.ts';
-import { rowSchemas } from '../document/schema.ts';
-import { rowFields } from '../pantry/fields.ts';
 import { allergens, type Allergen, type Food } from '../pantry/types.ts';
-import { cellNumber, readTable, writeTable, type CsvProblem, type CsvResult } from './table.ts';
+import { readRows } from './rows.ts';
+import { writeTable, type CsvResult } from './table.ts';
 
 /** Columns of the ingredients' table, by the name in its first line. */
 export const foodColumns = [
@@ -56,129 +53,68 @@ export function readFoods(
   known: readonly Food[],
   freshId: () => string,
 ): CsvResult<Food> {
-  const read = readTable(text);
-  if (!('table' in read)) return read;
-  const { header, rows, decimalComma } = read.table;
-  const strange = header.filter((name) => !(foodColumns as readonly string[]).includes(name));
-  if (!header.includes('name'))
-    return {
-      ok: false,
-      problems: [
-        {
-          line: 1,
-          column: 'name',
-          value: header.join(', ').slice(0, 80),
-          message: `Line 1: there is no column “name”. The columns are: ${foodColumns.join(', ')}.`,
-        },
-      ],
-    };
-  if (strange.length > 0)
-    return {
-      ok: false,
-      problems: strange.map((column) => ({
-        line: 1,
-        column,
-        value: null,
-        message: `Line 1: “${column}” is not a column known here. The columns are: ${foodColumns.join(', ')}.`,
-      })),
-    };
-  const problems: CsvProblem[] = [];
   const byId = new Map(known.map((food) => [food.id, food]));
   const byName = new Map(known.map((food) => [food.name.toLowerCase(), food]));
   const seen = new Map<string, number>();
-  const foods = rows.map(({ line, cells }): Food => {
-    const cell = (column: FoodColumn): string | null => {
-      const at = header.indexOf(column);
-      return at < 0 ? null : (cells[at] ?? '');
-    };
-    const wrong = (column: string, value: string, why: string): void => {
-      problems.push({
-        line,
-        column,
-        value,
-        message: `Line ${line}: ${column} “${value.slice(0, 40)}” ${why}.`,
-      });
-    };
-    const name = cell('name') ?? '';
-    const before = byId.get(cell('id') ?? '') ?? byName.get(name.toLowerCase());
-    const again = seen.get(name.toLowerCase());
-    if (again !== undefined) wrong('name', name, `is in line ${again} already`);
-    seen.set(name.toLowerCase(), line);
-    const figure = (column: FoodColumn, was: number | null, factor = 1): number | null => {
-      const text = cell(column);
-      if (text === null) return was;
-      if (text === '') return null;
-      const value = cellNumber(text, decimalComma);
-      if (Number.isNaN(value)) {
-        wrong(column, text, 'is not a number');
-        return was;
-      }
-      return value * factor;
-    };
-    const share = (column: FoodColumn, was: number): number => figure(column, was, 0.01) ?? 0;
-    const allergenCells = (column: FoodColumn, was: Allergen[]): Allergen[] => {
-      const text = cell(column);
-      if (text === null) return was;
-      if (text.toLowerCase() === noneWord) return [];
-      return listOf(text).flatMap((word) => {
-        const found = allergens.find((a) => a === word);
-        if (!found) wrong(column, word, `is not one of: ${allergens.join(', ')}`);
-        return found ? [found] : [];
-      });
-    };
-    const allergenCell = cell('allergens');
-    // an empty cell says nothing; a new row of which nothing is said is not known
-    const declared =
-      allergenCell === null || (allergenCell === '' && before?.allergens.length === 0)
-        ? (before?.declared ?? false)
-        : allergenCell !== '';
-    const food: Food = {
-      id: before?.id ?? freshId(),
-      name,
-      source: 'own',
-      ranges: before?.ranges ?? {},
-      aliases: before?.aliases ?? [],
-      cupG: figure('g per cup', before?.cupG ?? null),
-      cupSiftedG: figure('g per cup sifted', before?.cupSiftedG ?? null),
-      cupScoopedG: figure('g per cup scooped', before?.cupScoopedG ?? null),
-      pieceG: figure('g per piece', before?.pieceG ?? null),
-      boughtAs: before?.boughtAs ?? null,
-      waterShare: share('water %', before?.waterShare ?? 0),
-      fatShare: share('fat %', before?.fatShare ?? 0),
-      sugarShare: share('sugar %', before?.sugarShare ?? 0),
-      saltShare: share('salt %', before?.saltShare ?? 0),
-      alcoholShare: share('alcohol %', before?.alcoholShare ?? 0),
-      bloom: before?.bloom ?? null,
-      allergens: allergenCells('allergens', before?.allergens ?? []),
-      mayContain: allergenCells('may contain', before?.mayContain ?? []),
-      traits: before?.traits ?? [],
-      declared,
-      packG: figure('pack g', before?.packG ?? null),
-      price: figure('price', before?.price ?? null),
-      stockG: figure('stock g', before?.stockG ?? 0) ?? 0,
-      keepsDays: figure('keeps days', before?.keepsDays ?? null),
-      cocoa: before?.cocoa ?? null,
-      piece: before?.piece ?? null,
-      prep: before?.prep ?? null,
-    };
-    try {
-      rowSchemas.foods.validateSync(food, { strict: true, abortEarly: false });
-    } catch (error) {
-      if (!(error instanceof ValidationError)) throw error;
-      const inner = error.inner.length > 0 ? error.inner : [error];
-      for (const each of inner)
-        problems.push({
-          line,
-          column: each.path || null,
-          value: name,
-          message: `Line ${line}: ${name || 'a row without a name'}: ${fieldProblem(each.path, each.errors[0], 'the row', rowFields.foods)}.`,
+  return readRows(
+    text,
+    'foods',
+    foodColumns,
+    ['name'],
+    ({ line, text: cell, figure, wrong }): Food => {
+      const name = cell('name') ?? '';
+      const before = byId.get(cell('id') ?? '') ?? byName.get(name.toLowerCase());
+      const again = seen.get(name.toLowerCase());
+      if (again !== undefined) wrong('name', name, `is in line ${again} already`);
+      seen.set(name.toLowerCase(), line);
+      const share = (column: FoodColumn, was: number): number => figure(column, was, 0.01) ?? 0;
+      const allergenCells = (column: FoodColumn, was: Allergen[]): Allergen[] => {
+        const text = cell(column);
+        if (text === null) return was;
+        if (text.toLowerCase() === noneWord) return [];
+        return listOf(text).flatMap((word) => {
+          const found = allergens.find((a) => a === word);
+          if (!found) wrong(column, word, `is not one of: ${allergens.join(', ')}`);
+          return found ? [found] : [];
         });
-    }
-    return food;
-  });
-  return problems.length > 0
-    ? { ok: false, problems: problems.slice(0, 20) }
-    : { ok: true, rows: foods };
+      };
+      const allergenCell = cell('allergens');
+      // an empty cell says nothing; a new row of which nothing is said is not known
+      const declared =
+        allergenCell === null || (allergenCell === '' && before?.allergens.length === 0)
+          ? (before?.declared ?? false)
+          : allergenCell !== '';
+      return {
+        id: before?.id ?? freshId(),
+        name,
+        source: 'own',
+        ranges: before?.ranges ?? {},
+        aliases: before?.aliases ?? [],
+        cupG: figure('g per cup', before?.cupG ?? null),
+        cupSiftedG: figure('g per cup sifted', before?.cupSiftedG ?? null),
+        cupScoopedG: figure('g per cup scooped', before?.cupScoopedG ?? null),
+        pieceG: figure('g per piece', before?.pieceG ?? null),
+        boughtAs: before?.boughtAs ?? null,
+        waterShare: share('water %', before?.waterShare ?? 0),
+        fatShare: share('fat %', before?.fatShare ?? 0),
+        sugarShare: share('sugar %', before?.sugarShare ?? 0),
+        saltShare: share('salt %', before?.saltShare ?? 0),
+        alcoholShare: share('alcohol %', before?.alcoholShare ?? 0),
+        bloom: before?.bloom ?? null,
+        allergens: allergenCells('allergens', before?.allergens ?? []),
+        mayContain: allergenCells('may contain', before?.mayContain ?? []),
+        traits: before?.traits ?? [],
+        declared,
+        packG: figure('pack g', before?.packG ?? null),
+        price: figure('price', before?.price ?? null),
+        stockG: figure('stock g', before?.stockG ?? 0) ?? 0,
+        keepsDays: figure('keeps days', before?.keepsDays ?? null),
+        cocoa: before?.cocoa ?? null,
+        piece: before?.piece ?? null,
+        prep: before?.prep ?? null,
+      };
+    },
+  );
 }
 
 type Cell = string | number | null;

@@ -9,12 +9,14 @@ import {
   newProfile,
   openProfile,
 } from '../e2e/tests/killing.ts';
+import { layOlder, olderFile, olderStore, olderVersions } from '../app/test/older-store.ts';
 import { buildServer } from '../server/src/server.ts';
 
 /*
  * Ends the browser without a word, so many times, and looks what is there afterwards:
- * npm run -s kills -- COUNT SEED. A fifth of the kills each: right after "Saved", while the demo is laid on an
- * empty shelf, while a file is opened, while a backup is made, while one is read back. Run `npm run build` first.
+ * npm run -s kills -- COUNT SEED. A sixth of the kills each: right after "Saved", while the demo is laid on an
+ * empty shelf, while a file is opened, while a backup is made, while one is read back, while what an older version
+ * kept is brought up to date. Run `npm run build` first.
  */
 
 const [count = '30', seed = String(Date.now() % 1e9)] = process.argv.slice(2);
@@ -43,9 +45,24 @@ async function cakesOn(page: Page): Promise<number> {
   return page.getByRole('article').count();
 }
 
+/** How much lies in some of the tables. */
+const countKept = (tables: string[]): Promise<number[]> =>
+  new Promise((done, fail) => {
+    const asked = indexedDB.open('pyrgotect');
+    asked.onerror = () => fail(asked.error ?? new Error('not opened'));
+    asked.onsuccess = () => {
+      const work = asked.result.transaction(tables);
+      const counts = tables.map((table) => work.objectStore(table).count());
+      work.oncomplete = () => {
+        asked.result.close();
+        done(counts.map(({ result }) => result));
+      };
+    };
+  });
+
 const faults: string[] = [];
-const kills = { saved: 0, demo: 0, import: 0, backup: 0, restore: 0 };
-const each = Math.ceil(Number(count) / 5);
+const kills = { saved: 0, demo: 0, import: 0, backup: 0, restore: 0, upgrade: 0 };
+const each = Math.ceil(Number(count) / 6);
 
 // an edit that was called saved is there
 let profile = newProfile();
@@ -184,10 +201,45 @@ for (let i = 0; i < each; i += 1) {
   await next.kill();
   dropProfile(profile);
 }
+
+// what an older version kept is brought up to date whole, or the next time
+const olderCount = 40;
+for (let i = 0; i < each; i += 1) {
+  const version = olderVersions[i % olderVersions.length]!;
+  profile = newProfile();
+  const first = await openProfile(profile);
+  // a page of the same origin that has nothing of the program in it
+  await first.page.goto(`${url}/licences.txt`);
+  await first.page.evaluate(layOlder, {
+    name: 'pyrgotect',
+    older: olderStore(version, olderCount),
+  });
+  await withoutDemo(first.page);
+  void first.page.goto(url).catch(() => undefined);
+  await wait(random() * 1500);
+  await first.kill();
+  kills.upgrade += 1;
+  const { page, kill } = await openProfile(profile);
+  await withoutDemo(page);
+  await page.goto(url);
+  const last = `${olderFile(version).build.id}-${olderCount - 1}`;
+  try {
+    await page.getByRole('article').first().waitFor({ timeout: 30_000 });
+    const kept = await page.evaluate(countKept, ['builds', 'shelf', 'revisions']);
+    if (kept.some((each) => each !== olderCount))
+      faults.push(`upgrade ${i} from ${version}: ${kept.join(', ')} of ${olderCount}`);
+    await page.goto(`${url}/build/${last}/stack`);
+    await firstLayer(page).waitFor({ timeout: 20_000 });
+  } catch (error) {
+    faults.push(`upgrade ${i} from ${version}: ${(error as Error).message.split('\n')[0]}`);
+  }
+  await kill();
+  dropProfile(profile);
+}
 await server.close();
-const { saved, demo, import: imported, backup: made, restore } = kills;
+const { saved, demo, import: imported, backup: made, restore, upgrade } = kills;
 process.stdout.write(
-  `${saved} kills after "Saved", ${demo} while the demo was laid, ${imported} while a file was opened, ${made} while a backup was made, ${restore} while one was read back; seed ${seed}: ${faults.length} faults\n`,
+  `${saved} kills after "Saved", ${demo} while the demo was laid, ${imported} while a file was opened, ${made} while a backup was made, ${restore} while one was read back, ${upgrade} while an older version's was brought up to date; seed ${seed}: ${faults.length} faults\n`,
 );
 for (const fault of faults) process.stdout.write(`  ${fault}\n`);
 process.exit(faults.length > 0 ? 1 : 0);

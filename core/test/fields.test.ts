@@ -241,6 +241,18 @@ function changed(value: unknown, way: readonly (string | number)[], put: unknown
   return copy;
 }
 
+/** The same with one value other: what does not hold it is the very same, as after an edit. */
+function edited(
+  value: unknown,
+  [key, ...way]: readonly (string | number)[],
+  put: unknown,
+): unknown {
+  if (key === undefined) return put;
+  const of = value as Record<string | number, unknown>;
+  if (Array.isArray(of)) return of.map((one, i) => (i === key ? edited(one, way, put) : one));
+  return { ...of, [key]: edited(of[key], way, put) };
+}
+
 describe('the description of a build', () => {
   const schema = schemaOf(buildField);
   it('takes every build that can be, by its checks and by its schema', () => {
@@ -269,6 +281,35 @@ describe('the description of a build', () => {
       { numRuns: 200, seed: 32 },
     );
     expect(refused).toBeGreaterThan(100);
+  });
+  it('says of an edited build, most of which was checked before, what it says of one that is new to it', () => {
+    const put = fc.constantFrom<unknown>(null, 'x', -1e9, 1e9, 0.3, true, [], {});
+    const said = { yes: 0, no: 0 };
+    fc.assert(
+      fc.property(anyBuild, fc.nat(), fc.option(put, { nil: 'same' }), (build, pick, to) => {
+        expect(buildSchema.isValidSync(build, { strict: true })).toBe(true);
+        const ways = places(build);
+        const way = ways[pick % ways.length]!;
+        const there = way.reduce<unknown>((at, key) => (at as Record<string, unknown>)[key], build);
+        const other = edited(build, way, to === 'same' ? structuredClone(there) : to);
+        const isRight = buildSchema.isValidSync(structuredClone(other), { strict: true });
+        expect(buildSchema.isValidSync(other, { strict: true })).toBe(isRight);
+        said[isRight ? 'yes' : 'no'] += 1;
+      }),
+      { numRuns: 150, seed: 33 },
+    );
+    expect(Math.min(said.yes, said.no)).toBeGreaterThan(20);
+  });
+  it('knows a record again only as what it was: a layer is no tier', () => {
+    const small = record<{ id: string }>({ id: id() });
+    const large = record<{ id: string; wide: number }>({
+      ...{ id: id(), wide: figure({ min: 1, max: 9 }) },
+    });
+    const one = { id: 'one' };
+    expect(takes(small, one)).toBe(true);
+    expect(takes(large, one)).toBe(false);
+    expect(takes(list(large, 3), [one])).toBe(false);
+    expect(takes(list(small, 3), [one])).toBe(true);
   });
 });
 

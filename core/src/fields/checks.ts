@@ -16,8 +16,47 @@ export const timePattern = /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\
 
 const known = new WeakMap<Field<unknown>, AnySchema>();
 
-/** The checks of a field, strict about what it knows and silent about what it does not know. */
-export const checksOf = <T>(field: Field<T>): Checks<T> => schemaOf(field);
+/**
+ * The checks of a field, strict about what it knows and silent about what it does not know. Records that were found
+ * right are remembered by their identity, as documents are never changed in place: of a document of which one
+ * thing changed, one thing is checked.
+ */
+export function checksOf<T>(field: Field<T>): Checks<T> {
+  const schema = schemaOf(field);
+  return {
+    isValidSync(value, options): value is T {
+      const isRight = schema.isValidSync(value, options);
+      if (isRight) remember(field, value);
+      return isRight;
+    },
+    validateSync(value, options) {
+      const right = schema.validateSync(value, options) as T;
+      remember(field, right);
+      return right;
+    },
+  };
+}
+
+const right = new WeakMap<Field<unknown>, WeakSet<object>>();
+/** Remembers the records of a value that is right. */
+function remember(field: Field<unknown>, value: unknown): void {
+  if (typeof value !== 'object' || value === null) return;
+  const { shape } = field;
+  if (shape.kind === 'null or') remember(shape.of, value);
+  else if (shape.kind === 'by kind') {
+    const { kind } = value as { kind?: unknown };
+    if (typeof kind === 'string' && Object.hasOwn(shape.of, kind)) remember(shape.of[kind]!, value);
+  } else if (shape.kind === 'list') {
+    for (const one of value as unknown[]) remember(shape.of, one);
+  } else if (shape.kind === 'record') {
+    let known = right.get(field);
+    if (!known) right.set(field, (known = new WeakSet()));
+    if (known.has(value)) return;
+    known.add(value);
+    for (const [key, of] of Object.entries(shape.fields))
+      remember(of, (value as Record<string, unknown>)[key]);
+  }
+}
 
 function schemaOf(field: Field<unknown>): AnySchema {
   let schema = known.get(field);
@@ -28,7 +67,11 @@ function schemaOf(field: Field<unknown>): AnySchema {
   return schema;
 }
 
-function made({ shape, about: { rules, mayMiss } }: Field<unknown>): AnySchema {
+function made(field: Field<unknown>): AnySchema {
+  const {
+    shape,
+    about: { rules, mayMiss },
+  } = field;
   if (shape.kind === 'null or') {
     const other = schemaOf(shape.of);
     return lazy((value: unknown) => (value === null ? mixed().nullable() : other)) as never;
@@ -36,7 +79,11 @@ function made({ shape, about: { rules, mayMiss } }: Field<unknown>): AnySchema {
   if (shape.kind === 'by kind') return byKind(shape.of);
   const bare = plain(shape);
   const schema = mayMiss ? (bare.notRequired() as AnySchema) : bare;
-  return rules.reduce(withRule, schema);
+  const whole = rules.reduce(withRule, schema);
+  if (shape.kind !== 'record') return whole;
+  return lazy((value: unknown) =>
+    typeof value === 'object' && value !== null && right.get(field)?.has(value) ? mixed() : whole,
+  ) as never;
 }
 
 /** A rule is tried on what is there and of the right kind: that it is not is said besides. */

@@ -1,4 +1,4 @@
-import { ValidationError, type Schema } from 'yup';
+import { ValidationError } from 'yup';
 import { fieldProblem } from '../document/field-words.ts';
 import { rowFields } from '../pantry/fields.ts';
 import type { Pantry, PantryTable } from '../pantry/types.ts';
@@ -95,7 +95,7 @@ export function readRows<T extends PantryTable, C extends string>(
 
 function problemsOf<T extends PantryTable>(row: RowOf<T>, table: T, line: number): CsvProblem[] {
   try {
-    (rowSchemas[table] as Schema).validateSync(row, { strict: true, abortEarly: false });
+    rowSchemas[table].validateSync(row, { strict: true, abortEarly: false });
     return [];
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;

@@ -141,18 +141,37 @@ test('a store that is deleted while it is open: what is here is put back', async
   await expect(page.getByRole('textbox', { name: 'Servings wanted' }).first()).toHaveValue('36');
 });
 
-test('a part of the program that is gone is said, once the page was loaded anew for it', async ({
+test('a part of the program that is gone is said, once the page was loaded anew for a newer program', async ({
   page,
 }) => {
   await page.goto('/');
   await expect(page.getByText('Star party tray').first()).toBeVisible();
-  await page.route('**/PantryView-*.js', (route) => route.abort());
+  await page.route('**/PantryView-*.js', (route) => route.fulfill({ status: 404 }));
+  await page.route('**/assets/index-*.js', (route) =>
+    route.request().method() === 'HEAD' ? route.fulfill({ status: 404 }) : route.continue(),
+  );
   const anew = page.waitForEvent('load');
   await page.getByRole('link', { name: 'Pantry' }).first().click();
   await anew;
   await expect(page.getByText('Star party tray').first()).toBeVisible();
   await page.getByRole('link', { name: 'Pantry' }).first().click();
   await expect(page.getByTestId('fault')).toContainText('could not be loaded');
+});
+
+test('a part that a server on its way out does not give is said, and the page stays', async ({
+  page,
+}) => {
+  await openDemo(page, 'Meridian', 'Brief');
+  let loads = 0;
+  page.on('load', () => (loads += 1));
+  await page.route('**/PrintView-*.js', (route) => route.fulfill({ status: 503 }));
+  await page.getByRole('button', { name: 'Print' }).click();
+  await expect(page.getByTestId('fault')).toContainText('could not be loaded');
+  await expect(
+    page.getByTestId('fault').getByRole('button', { name: 'Save the cake' }),
+  ).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Name of the cake' })).toHaveValue('Meridian');
+  expect(loads).toBe(0);
 });
 
 test('a table of 9,900 ingredients is read and kept with a bar, and a cell of a million letters is refused', async ({

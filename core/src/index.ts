@@ -4,6 +4,7 @@
  * times in min, forces in N, pressures in Pa, unless a name says otherwise.
  */
 export * from './archive/cake-archive.ts';
+export * from './archive/three-mf.ts';
 export * from './archive/read-cake.ts';
 export * from './archive/unpack.ts';
 export * from './backup/backup-fields.ts';

@@ -76,6 +76,12 @@ test('it is saved as a picture of the asked size, and as a solid', async ({ page
   const solid = readFileSync(await (await glb).path());
   expect(solid.subarray(0, 4).toString()).toBe('glTF');
   expect(solid.length).toBeGreaterThan(20_000);
+  await page.getByTestId('save-picture').click();
+  const threeMf = page.waitForEvent('download');
+  await page.getByTestId('save-3mf').click();
+  const parts = readFileSync(await (await threeMf).path());
+  expect(parts.subarray(0, 2).toString()).toBe('PK');
+  expect(parts.length).toBeGreaterThan(20_000);
 });
 
 test('an edit is seen in it, and a browser without solids shows the front instead', async ({

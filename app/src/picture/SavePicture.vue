@@ -39,6 +39,12 @@ const saveSolid = (): Promise<void> =>
     if (!(file instanceof ArrayBuffer)) throw new Error('The solid could not be written');
     downloadBytes(`${stem.value}.glb`, new Uint8Array(file), 'model/gltf-binary');
   });
+const saveThreeMf = (): Promise<void> =>
+  save(async () => {
+    const { writeThreeMf } = await import('@pyrgotect/core');
+    const { solids, liftMm } = props.scene.fileSolids();
+    downloadBytes(`${stem.value}.3mf`, writeThreeMf(props.name, solids, liftMm), 'model/3mf');
+  });
 </script>
 
 <template>
@@ -67,7 +73,17 @@ const saveSolid = (): Promise<void> =>
         <KeyButton variant="flat" color="primary" data-test="save-png" @click="savePng"
           >Save as PNG</KeyButton
         >
-        <KeyButton data-test="save-glb" @click="saveSolid">Save the solid as glTF</KeyButton>
+      </p>
+      <h2>Save the solid</h2>
+      <p>
+        Everything that is shown now, in its colours, for programs that turn or print solids: glTF
+        in metres, or 3MF in millimetres (writing, which is drawn flat, is left out of it).
+      </p>
+      <p class="ways">
+        <KeyButton data-test="save-glb" @click="saveSolid">Save as glTF</KeyButton>
+        <KeyButton data-test="save-3mf" @click="saveThreeMf">Save as 3MF</KeyButton>
+      </p>
+      <p class="ways end">
         <KeyButton @click="isAsked = false">Cancel</KeyButton>
       </p>
       <TroubleLine :trouble="trouble" what="The file" @again="savePng" />
@@ -82,6 +98,12 @@ const saveSolid = (): Promise<void> =>
 }
 .save h2 {
   margin-top: 0;
+}
+.ways + h2 {
+  margin-top: 18px;
+}
+.end {
+  justify-content: flex-end;
 }
 .ways {
   display: flex;

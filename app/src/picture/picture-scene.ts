@@ -30,6 +30,7 @@ import { TurnedScene } from '../solid/turned-scene.ts';
 import { addBodies, Triangles, type Drawn } from './body-mesh.ts';
 import { carvedGeometry, type CarvedMesh } from './carved-mesh.ts';
 import { Paints, type PictureColours } from './paints.ts';
+import { fileSolids } from './file-solids.ts';
 import { dripPlaces, piecePlaces } from './places.ts';
 import { dripEnd, dripShaft, pieceShape } from './piece-shapes.ts';
 import { runMesh } from './run-mesh.ts';
@@ -193,6 +194,11 @@ export class PictureScene extends TurnedScene {
     copy.rotateX(-Math.PI / 2);
     copy.scale.setScalar(0.001);
     return copy;
+  }
+
+  /** The same for a file in millimetres, z up; words are painted and left out. */
+  fileSolids(): ReturnType<typeof fileSolids> {
+    return fileSolids(this.cake, (mesh) => this.parts.get(mesh)?.(0, 0) ?? 'cake');
   }
 
   override end(): void {

@@ -26,6 +26,7 @@ export function wordsMesh(
     new PlaneGeometry(sheet.width * mmPerPx, sheet.height * mmPerPx),
     new MeshBasicMaterial({ map: new CanvasTexture(sheet), transparent: true, side: DoubleSide }),
   );
+  mesh.userData.isSheet = true;
   mesh.position.set(at.x, at.y, at.z);
   if (on === 'front') {
     mesh.rotateX(Math.PI / 2);

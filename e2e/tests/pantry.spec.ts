@@ -134,7 +134,7 @@ test('what is put away is counted in a table, and read back', async ({ page }) =
       .getByLabel('Table of what is put away')
       .setInputFiles({ name: 'freezer.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   const lines = (many: string): string =>
-    `name;made of;shape;width mm;layer mm;left\nRounds of May;Vanilla butter;round;203,2;22,5;${many}\n`;
+    `name;made of;shape;width mm;layer mm;left\nRounds of May;Creamed butter sponge;round;203,2;22,5;${many}\n`;
   await give(lines('some'));
   await expect(page.getByRole('alert')).toContainText('Line 2: left “some” is not a number');
   await give(lines('6'));

@@ -84,8 +84,10 @@ export function readRows<T extends PantryTable, C extends string>(
       wrong(column, cell, 'is not a number');
       return was;
     };
+    const before = problems.length;
     const row = rowOf({ line, text: cellText, figure, wrong });
-    problems.push(...problemsOf(row, table, line));
+    // what is wrong with a cell is not said again of the row that it leaves
+    if (problems.length === before) problems.push(...problemsOf(row, table, line));
     return row;
   });
   return problems.length > 0

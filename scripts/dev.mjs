@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { install, root } from './tools.mjs';
+import { install, root, whenNpmGoes } from './tools.mjs';
 
 /* The application with hot reload, and the server beside it for what it asks of one. */
 
@@ -17,4 +17,5 @@ const stop = () => {
   vite.kill();
 };
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, stop);
+whenNpmGoes(stop);
 vite.on('close', stop);

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { install, root, run } from './tools.mjs';
+import { install, root, run, whenNpmGoes } from './tools.mjs';
 
 /*
  * Starts the application; what is not built yet is built, with --build in any case. With --demo an empty shelf is
@@ -22,4 +22,5 @@ const server = spawn('node', ['--import', 'tsx', 'server/src/main.ts'], {
   env: { ...process.env, ...(process.argv.includes('--demo') ? { DEMO: '1' } : {}) },
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+whenNpmGoes(() => server.kill('SIGTERM'));
 server.on('close', (status) => process.exit(status ?? 0));

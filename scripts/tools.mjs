@@ -4,6 +4,8 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
 export const root = fileURLToPath(new URL('..', import.meta.url));
+/** Who began this script. */
+const beganBy = process.ppid;
 const stamp = `${root}node_modules/.installed-for`;
 
 /** Installs the packages when they are missing or the lock file has changed since. */
@@ -21,6 +23,20 @@ export function install() {
   if (status !== 0) throw new Error('npm ci failed');
   mkdirSync(`${root}node_modules`, { recursive: true });
   writeFileSync(stamp, lock);
+}
+
+/**
+ * Tells when the npm that runs this has gone: it gives a signal to its shell alone, which goes without a word. Whoever
+ * starts the script without npm stops it himself.
+ */
+export function whenNpmGoes(then) {
+  if (!process.env.npm_lifecycle_event) return;
+  const watch = setInterval(() => {
+    if (process.ppid === beganBy) return;
+    clearInterval(watch);
+    then();
+  }, 500);
+  watch.unref();
 }
 
 /** Path of a Chromium; installs Debian's when there is none and this user may. */

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { spawn } from 'node:child_process';
 import { createServer, type Server } from 'node:http';
 import { readFile } from 'node:fs/promises';
 import { extname } from 'node:path';
@@ -133,4 +134,24 @@ test('on a host that only gives out files a cake is made, carved and kept, also 
   await page.getByTestId('feed-begin').click();
   await expect(page.getByRole('alert')).toContainText('cannot be reached');
   await page.context().close();
+});
+
+test('what npm began ends with npm, though npm tells only its shell', async ({ request }) => {
+  const free = createServer();
+  await new Promise<void>((done) => free.listen(0, '127.0.0.1', done));
+  const port = portOf(free);
+  await new Promise((done) => free.close(done));
+  const npm = spawn('npm', ['run', '-s', 'start'], {
+    cwd: fileURLToPath(new URL('../..', import.meta.url)),
+    env: { ...process.env, PORT: String(port), HOST: '127.0.0.1' },
+    stdio: 'ignore',
+  });
+  const isThere = (): Promise<boolean> =>
+    request
+      .get(`http://127.0.0.1:${port}/api/health`)
+      .then((answer) => answer.ok())
+      .catch(() => false);
+  await expect.poll(isThere, { timeout: 60_000 }).toBe(true);
+  npm.kill('SIGTERM');
+  await expect.poll(isThere, { timeout: 20_000 }).toBe(false);
 });

@@ -122,4 +122,30 @@ describe('a disc inside a cream', () => {
     }
     expect(mostMarginMm({ kind: 'round', diameterMm: 200 })).toBeCloseTo(85, 3);
   });
+  it('has it within two millimetres on a drawn outline, and never wider than fits', () => {
+    const star = Array.from({ length: 1200 }, (_, i): [number, number] => {
+      const angle = (2 * Math.PI * i) / 1200;
+      const radius = 110 + 20 * Math.cos(9 * angle) + (i % 2) * 0.4;
+      return [radius * Math.cos(angle), radius * Math.sin(angle)];
+    });
+    const drawn: Outline[] = [
+      { kind: 'oval', widthMm: 300, depthMm: 200 },
+      { kind: 'hexagon', acrossMm: 180 },
+      { kind: 'heart', widthMm: 240 },
+      { kind: 'petal', diameterMm: 220, petals: 6 },
+      { kind: 'path', name: 'star', points: star },
+      { kind: 'path', name: 'sliver', points: [[0, 0], [300, 10], [290, 40], [4, 42]] }, // prettier-ignore
+    ];
+    for (const outline of drawn) {
+      const leaves = (marginMm: number): boolean => {
+        const inside = grow(outline, -marginMm);
+        return inside !== null && Math.min(widthMm(inside), depthMm(inside)) >= 30;
+      };
+      const most = mostMarginMm(outline);
+      expect(leaves(most), outline.kind).toBe(true);
+      expect(leaves(most + 2), outline.kind).toBe(false);
+    }
+    // an oval that is moved inward is as much narrower
+    expect(mostMarginMm(drawn[0]!)).toBeCloseTo(85, 0);
+  });
 });

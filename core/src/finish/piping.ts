@@ -110,12 +110,12 @@ export function planPiping(
   const noRoom = line === null && piped.where !== 'apart';
   const rows = rowsOf(piped, tier, line, stands.acrossMm);
   // every other row stands in the gaps of the one below
-  const marksOf = (count: number): PipedMark[] =>
-    line
-      ? rows.flatMap((upMm, k) =>
-          placesAlong(line, count, (k % 2) / 2).map((place) => ({ ...place, upMm })),
-        )
-      : [];
+  const marksOf = (count: number): PipedMark[] => {
+    if (!line) return [];
+    const turns = rows.length > 1 ? [0, 1 / 2] : [0];
+    const around = turns.map((shift) => placesAlong(line, count, shift));
+    return rows.flatMap((upMm, k) => around[k % 2]!.map(({ x, y }) => ({ x, y, upMm })));
+  };
   const common = { ...job, spread, ...stands, line, noRoom };
   if (lengthForms.includes(form)) {
     const along = line ? perimeterMm(line) * rows.length : piped.lengthMm;

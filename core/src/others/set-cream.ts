@@ -1,5 +1,5 @@
 import type { Inset, Tier } from '../document/types.ts';
-import { depthMm, grow, widthMm, type Outline } from '../outline/outline.ts';
+import { coarse, depthMm, grow, widthMm, type Outline } from '../outline/outline.ts';
 import { foodOf } from '../pantry/find.ts';
 import type { Pantry, Recipe } from '../pantry/types.ts';
 import { phrase } from '../units/phrase.ts';
@@ -82,25 +82,48 @@ export function gelatineWish(
   return { lines, gPerKg, gPerKgWater: waterG > 0 ? (gPerKg * recipe.yieldG) / waterG : null };
 }
 
-/** True where a margin so wide still leaves a disc. */
-function leavesDisc(outline: Outline, marginMm: number): boolean {
+/** How much larger than the least disc is what a margin leaves, mm; below zero where it leaves none. */
+function roomAt(outline: Outline, marginMm: number): number {
   const inside = grow(outline, -marginMm);
-  return inside !== null && Math.min(widthMm(inside), depthMm(inside)) >= leastInsetMm;
+  return inside === null
+    ? -leastInsetMm
+    : Math.min(widthMm(inside), depthMm(inside)) - leastInsetMm;
 }
+/** True where a margin so wide still leaves a disc. */
+const leavesDisc = (outline: Outline, marginMm: number): boolean => roomAt(outline, marginMm) >= 0;
 
 const mostMargins = new WeakMap<Outline, number>();
-/** The widest margin that still leaves a disc, mm; kept by the outline, as each inset of each layer asks. */
+/** The widest margin that still leaves a disc, mm, and for a drawn outline within 2 mm of it; kept by the outline, as each inset of each layer asks. */
 export function mostMarginMm(outline: Outline): number {
   const known = mostMargins.get(outline) ?? mostMarginAnew(outline);
   mostMargins.set(outline, known);
   return known;
 }
 function mostMarginAnew(outline: Outline): number {
-  let [fits, wide] = [0, Math.min(widthMm(outline), depthMm(outline)) / 2];
-  while (wide - fits > 1e-4) {
-    const middle = (fits + wide) / 2;
-    if (leavesDisc(outline, middle)) fits = middle;
-    else wide = middle;
+  const half = Math.min(widthMm(outline), depthMm(outline)) / 2;
+  // a line of few points says at once about where
+  const rough = coarse(outline, fewPoints);
+  const isDrawn = !['round', 'square', 'rectangle', 'ring'].includes(outline.kind);
+  const about = between(rough, 0, half, isDrawn ? 0.05 : 1e-4);
+  if (rough === outline) return about;
+  const safe = shorterMm.find((less) => leavesDisc(outline, Math.max(0, about - less)));
+  return safe === undefined ? between(outline, 0, half, 0.1) : Math.max(0, about - safe);
+}
+const fewPoints = 60;
+/** By so much less than a rough line of a drawn outline says is its own margin tried, mm. */
+const shorterMm = [0.1, 0.4, 1.6];
+/** The widest margin that leaves a disc, of two of which the first does and the second does not. */
+function between(outline: Outline, fits: number, wide: number, toMm: number): number {
+  let [low, high] = [roomAt(outline, fits), roomAt(outline, wide)];
+  let isHalved = false;
+  while (wide - fits > toMm) {
+    // what is left shrinks evenly, but where a part of it breaks off: by turns as the rule says, and by halves
+    const share = isHalved || low <= 0 ? 1 / 2 : Math.min(0.99, Math.max(0.01, low / (low - high)));
+    const middle = fits + (wide - fits) * share;
+    const room = roomAt(outline, middle);
+    if (room >= 0) [fits, low] = [middle, room];
+    else [wide, high] = [middle, room];
+    isHalved = !isHalved;
   }
   return fits;
 }

@@ -273,18 +273,31 @@ export function contains(outline: Outline, point: Point, toleranceMm = 1e-6): bo
     point.x <= lowX + wide + toleranceMm &&
     point.y >= lowY - toleranceMm &&
     point.y <= lowY + deep + toleranceMm;
-  return isNear && insideLine(line.points, point, toleranceMm);
+  return isNear && insideLine(line, point, toleranceMm);
 }
 
-function insideLine(points: readonly Point[], p: Point, toleranceMm: number): boolean {
+/** Looks only at the sides in the columns where the point may lie. */
+function insideLine(
+  { points, columns, lowX, widthMm: wide }: Line,
+  p: Point,
+  toleranceMm: number,
+): boolean {
+  const columnAt = (x: number): number =>
+    Math.min(columnCount - 1, Math.max(0, Math.floor(((x - lowX) / wide) * columnCount)));
+  const own = columnAt(p.x);
   let inside = false;
-  for (let i = 0, j = points.length - 1; i < points.length; j = i++) {
-    const a = points[i]!;
-    const b = points[j]!;
-    if (isOnEdge(a, b, p, toleranceMm)) return true;
-    if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x)
-      inside = !inside;
-  }
+  for (let c = columnAt(p.x - toleranceMm); c <= columnAt(p.x + toleranceMm); c++)
+    for (const i of columns[c]!) {
+      const a = points[i]!;
+      const b = points[(i + 1) % points.length]!;
+      if (isOnEdge(a, b, p, toleranceMm)) return true;
+      if (
+        c === own &&
+        a.x > p.x !== b.x > p.x &&
+        p.y < a.y + ((b.y - a.y) * (p.x - a.x)) / (b.x - a.x)
+      )
+        inside = !inside;
+    }
   return inside;
 }
 

@@ -34,9 +34,12 @@ export class Shelf {
     for (const turned of isRound || Math.abs(wide - deep) < 0.5 ? [false] : [false, true]) {
       const hx = (turned ? deep : wide) / 2;
       const hy = (turned ? wide : deep) / 2;
-      const at = this.places(hx, hy)
-        .filter(([x, y]) => this.isFree({ x, y, hx, hy, isRound }))
-        .sort((a, b) => a[1] - b[1] || a[0] - b[0])[0];
+      let at: [number, number] | null = null;
+      for (const place of this.places(hx, hy)) {
+        const [x, y] = place;
+        if (at && (y > at[1] || (y === at[1] && x >= at[0]))) continue;
+        if (this.isFree({ x, y, hx, hy, isRound })) at = place;
+      }
       if (!at) continue;
       this.bodies.push({ x: at[0], y: at[1], hx, hy, isRound });
       return { x: at[0], y: at[1], turned };
@@ -47,12 +50,14 @@ export class Shelf {
   /** Corners, places beside what stands there, and, for two rounds, places that touch both or one and a wall. */
   private places(hx: number, hy: number): [number, number][] {
     const { shelfWideMm: W, shelfDeepMm: D, tinGapMm: gap } = this.kitchen;
-    const xs = [hx, W - hx];
-    const ys = [hy, D - hy];
-    for (const b of this.bodies) {
-      xs.push(b.x + b.hx + gap + hx, b.x - b.hx - gap - hx);
-      ys.push(b.y + b.hy + gap + hy, b.y - b.hy - gap - hy);
-    }
+    const xs = once([
+      ...[hx, W - hx],
+      ...this.bodies.flatMap((b) => [b.x + b.hx + gap + hx, b.x - b.hx - gap - hx]),
+    ]);
+    const ys = once([
+      ...[hy, D - hy],
+      ...this.bodies.flatMap((b) => [b.y + b.hy + gap + hy, b.y - b.hy - gap - hy]),
+    ]);
     const found: [number, number][] = xs.flatMap((x) => ys.map((y): [number, number] => [x, y]));
     const reach = (b: Body): number => b.hx + hx + gap;
     const rounds = this.bodies.filter((b) => b.isRound);
@@ -88,6 +93,11 @@ export class Shelf {
     return this.bodies.every((other) => distance(one, other) >= gap - slack);
   }
 }
+
+/** Lengths of which none is there twice: what stands in rows has many alike. */
+const once = (mm: readonly number[]): number[] => [
+  ...new Map(mm.map((each) => [Math.round(each * 1e6), each])).values(),
+];
 
 /** Room between two bodies, mm; negative where they overlap. */
 function distance(a: Body, b: Body): number {

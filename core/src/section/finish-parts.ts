@@ -41,15 +41,14 @@ export function toneOfPoured(row: Ganache, foods: readonly Food[]): Tone {
 
 /** Of places round an outline, the one nearest the cut on the right and on the left. */
 function atCut<T extends { x: number; y: number }>(places: readonly T[]): { right?: T; left?: T } {
-  const nearest = (some: T[]): T | undefined =>
-    some.reduce<T | undefined>(
-      (best, one) => (!best || Math.abs(one.y) < Math.abs(best.y) ? one : best),
-      undefined,
-    );
-  return {
-    right: nearest(places.filter((place) => place.x > 0)),
-    left: nearest(places.filter((place) => place.x < 0)),
-  };
+  const near: { right?: T; left?: T } = {};
+  for (const place of places) {
+    if (place.x === 0) continue;
+    const side = place.x > 0 ? 'right' : 'left';
+    const best = near[side];
+    if (!best || Math.abs(place.y) < Math.abs(best.y)) near[side] = place;
+  }
+  return near;
 }
 
 /** The poured veil, which lies under everything else. */

@@ -249,7 +249,8 @@ function edited(
 ): unknown {
   if (key === undefined) return put;
   const of = value as Record<string | number, unknown>;
-  if (Array.isArray(of)) return of.map((one, i) => (i === key ? edited(one, way, put) : one));
+  if (Array.isArray(of))
+    return of.map((one: unknown, i) => (i === key ? edited(one, way, put) : one));
   return { ...of, [key]: edited(of[key], way, put) };
 }
 

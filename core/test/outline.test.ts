@@ -70,6 +70,32 @@ describe('outlines', () => {
     );
   });
 
+  it('hold a place that a line from it leaves through an odd number of sides, wherever it lies', () => {
+    const spike = fc.tuple(fc.integer({ min: 20, max: 150 }), fc.integer({ min: 0, max: 9 }));
+    const place = fc.integer({ min: -1600, max: 1600 }).map((tenths) => tenths / 10 + 0.037);
+    fc.assert(
+      fc.property(
+        fc.array(spike, { minLength: 5, maxLength: 90 }),
+        place,
+        place,
+        (spikes, x, y) => {
+          const line = spikes.map(([radius, off], i): [number, number] => {
+            const angle = (2 * Math.PI * (i + off / 12)) / spikes.length;
+            return [radius * Math.cos(angle), radius * Math.sin(angle)];
+          });
+          const outline: Outline = { kind: 'path', name: 'spikes', points: line };
+          const points = polygon(outline);
+          const crossed = points.filter((a, i) => {
+            const b = points[(i + 1) % points.length]!;
+            return a.y > y !== b.y > y && x < a.x + ((b.x - a.x) * (y - a.y)) / (b.y - a.y);
+          }).length;
+          expect(contains(outline, { x, y })).toBe(crossed % 2 === 1);
+        },
+      ),
+      { numRuns: 400, seed: 262 },
+    );
+  });
+
   it('fit into each other or not', () => {
     expect(fitsInside(round, square)).toBe(true);
     expect(fitsInside(square, round)).toBe(false);

@@ -15,6 +15,7 @@ import {
   mouldOutlineAt,
   newBuild,
   newDrip,
+  outlineSchema,
   planBuild,
   setAsTin,
   takeShape,
@@ -173,6 +174,21 @@ describe('a tier that keeps the shape of its tin', () => {
     const taken = structuredClone(build);
     takeShape(taken.tiers[0]!, pantry.tins);
     expect(ids(taken)).not.toContain('tier-1/mould/size');
+  });
+  it('take no size that no cake may have: a few millimetres in a ball leave it as it was', () => {
+    for (const { id } of pantry.tins)
+      for (const how of ['turned over', 'mouth to mouth'] as const)
+        for (const heightMm of [3, 10, 60]) {
+          const build = shaped(id, how);
+          const [tier] = build.tiers;
+          const before = tier!.outline;
+          tier!.layers = [{ ...tier!.layers[0]!, heightMm }];
+          tier!.gaps = [];
+          takeShape(tier!, pantry.tins);
+          expect(outlineSchema.isValidSync(tier!.outline, { strict: true }), id).toBe(true);
+          if (id === 'ball-16' && how === 'turned over' && heightMm === 3)
+            expect(tier!.outline).toEqual(before);
+        }
   });
   it('has its tin greased without paper, and turned out at its time', () => {
     const steps = stepsOf(planBuild(shaped('fluted-ring-24', 'turned over'), pantry));

@@ -30,7 +30,7 @@ export function setMould(
   if (!tin) return;
   tier.mould = mould;
   tier.asTin = null;
-  tier.outline = sizeFrom({ tin, order: mould.order, filledMm: tin.depthMm });
+  tier.outline = sizeFrom({ tin, order: mould.order, filledMm: tin.depthMm }) ?? tier.outline;
   tier.tinId = chooseTin(tier.outline, tins, tier.tinId);
   const cream = others.find(({ form }) => form === 'mousse');
   if (cream && !tier.layers.some(({ otherId }) => isCream(otherId, others))) {
@@ -76,14 +76,18 @@ export function setAsTin(tier: Tier, how: AsTin, tins: readonly Tin[]): void {
 /** A tier takes the size of what shapes it, where that is widest. */
 export function takeShape(tier: Tier, tins: readonly Tin[]): void {
   const shape = mouldOf(tier, tins);
-  if (shape) tier.outline = sizeFrom(shape);
+  const size = shape && sizeFrom(shape);
+  if (size) tier.outline = size;
 }
 
-/** A rounded mould that stands as it was filled comes to a point below: its mouth is its size. */
-function sizeFrom(shape: MouldShape): Outline {
-  const widest = mouldWidest(shape);
-  const isSize = outlineSchema.isValidSync(widest, { strict: true });
-  return { ...(isSize ? widest : mouldOutlineAt(shape, shape.filledMm)) };
+/**
+ * A rounded mould that stands as it was filled comes to a point below: its mouth is its size. None where so little
+ * is in a bowl that it is smaller than any cake: the tier keeps the size that it had.
+ */
+function sizeFrom(shape: MouldShape): Outline | null {
+  const sizes = [mouldWidest(shape), mouldOutlineAt(shape, shape.filledMm)];
+  const size = sizes.find((one) => outlineSchema.isValidSync(one, { strict: true }));
+  return size ? { ...size } : null;
 }
 
 /** The thickest cream of a tier is made as high as its mould leaves room for. */

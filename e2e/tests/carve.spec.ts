@@ -3,7 +3,7 @@ import { choose, expect, openDemo, saved, tally, test } from './support.ts';
 import type { Page } from '@playwright/test';
 
 // the solids start with a program of half a megabyte, on a busy machine
-const slow = { timeout: 60_000 };
+const slow = { timeout: 120_000 };
 const title = (page: Page) => page.getByTestId('sheet-title');
 const add = (page: Page, kind: string) =>
   choose(page.getByRole('combobox', { name: 'Add a cut' }), kind);

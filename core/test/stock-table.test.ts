@@ -80,6 +80,8 @@ describe('a table of what was put away', () => {
     expect(row).toMatchObject({ amount: 5, taken: rounds.taken, madeOfId: sponge!.id });
     expect(row!.layer).toEqual(rounds.layer);
     expect(leftOf(row!)).toBe(3);
+    // all that cakes left of it is gone
+    expect(leftOf(rowsOf('id,name,left\nrounds,Rounds,0\n')[0]!)).toBe(0);
   });
   it('adds layers and bowls that it does not know', () => {
     const [layers, cream] = rowsOf(
@@ -120,6 +122,7 @@ describe('a table of what was put away', () => {
       [layers(`${sponge!.id},round,200,25,,freezer,`), 'left', 'missing'],
       [layers(`${sponge!.id},round,200,25,4,cellar,`), 'kept in', 'freezer, fridge'],
       ['id,name,left\nrounds,x,1\nrounds,y,2', 'id', 'in line 2 already'],
+      ['id,name,left\nbowl,A bowl,0', 'left', 'take the row out'],
     ];
     for (const [text, column, why] of cases) {
       const problem = firstProblem(text);

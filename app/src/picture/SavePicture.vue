@@ -17,7 +17,10 @@ const trouble = ref<string | null>(null);
 const widths = ['1024', '2048', '4096'] as const;
 const stem = computed(() => fileName(props.name));
 
+/** What was tried last: it is that which is tried again. */
+let tried: () => Promise<void> = () => Promise.resolve();
 async function save(work: () => Promise<void>): Promise<void> {
+  tried = work;
   trouble.value = null;
   try {
     await work();
@@ -86,7 +89,7 @@ const saveThreeMf = (): Promise<void> =>
       <p class="ways end">
         <KeyButton @click="isAsked = false">Cancel</KeyButton>
       </p>
-      <TroubleLine :trouble="trouble" what="The file" @again="savePng" />
+      <TroubleLine :trouble="trouble" what="The file" @again="save(tried)" />
     </v-card>
   </DialogBox>
 </template>

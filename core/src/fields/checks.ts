@@ -30,9 +30,9 @@ export function checksOf<T>(field: Field<T>): Checks<T> {
       return isRight;
     },
     validateSync(value, options) {
-      const right = schema.validateSync(value, options) as T;
-      remember(field, right);
-      return right;
+      const checked = schema.validateSync(value, options) as T;
+      remember(field, checked);
+      return checked;
     },
   };
 }

@@ -118,7 +118,10 @@ export function readPutAway(
     const keptIn = stockPlaces.find((one) => one === place);
     if (!keptIn) cells.wrong('kept in', place, `is not one of: ${stockPlaces.join(', ')}`);
     const left = cells.figure('left', 0);
+    const taken = before ? takenOf(before) : 0;
     if (left === null) cells.wrong('left', '', 'is missing');
+    // a row that nobody took of and that is gone was never there
+    else if (left + taken === 0) cells.wrong('left', '0', 'leaves nothing of it: take the row out of the pantry'); // prettier-ignore
     return {
       id: before?.id ?? freshId(),
       name: cells.text('name') ?? '',
@@ -127,7 +130,7 @@ export function readPutAway(
       madeOfId: source?.id ?? '',
       layer: outline && { outline, heightMm: heightMm ?? 0 },
       // what cakes took of it was there as well
-      amount: (left ?? 0) + (before ? takenOf(before) : 0),
+      amount: (left ?? 0) + taken,
       keptIn: keptIn ?? 'freezer',
       madeOn: cells.text('made on') || (before?.madeOn ?? today),
       taken: before?.taken ?? [],

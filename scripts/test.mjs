@@ -9,6 +9,14 @@ import { chromium, install, run } from './tools.mjs';
 let passed = 0;
 let failed = 0;
 const broken = [];
+/** What broke outside of any test. */
+const said = [];
+
+/** The end of a runner's text, from its heading of errors that belong to no test where it has one. */
+function outside(text) {
+  const heading = text.search(/Unhandled (?:Errors|Rejection)/);
+  return text.slice(heading >= 0 ? heading : -4000).slice(0, 4000);
+}
 
 /** A check that is no test. Beside others it keeps what it says until it ends. */
 async function check(name, command, args, beside = false) {
@@ -26,7 +34,7 @@ async function check(name, command, args, beside = false) {
 /** Runs a test runner that writes a JSON report, and adds its counts. */
 async function count(name, command, args, env, file, read) {
   process.stderr.write(`\n— ${name}\n`);
-  const { code } = await run(command, args, { env });
+  const { code, text } = await run(command, args, { env });
   let ran = { passed: 0, failed: 0 };
   try {
     ran = read(JSON.parse(readFileSync(file, 'utf8')));
@@ -37,7 +45,10 @@ async function count(name, command, args, env, file, read) {
   failed += ran.failed;
   // a runner that fails without a failed test, or runs none, has failed all the same
   if ((code !== 0 && ran.failed === 0) || ran.passed + ran.failed === 0) failed += 1;
-  if (code !== 0 || ran.passed === 0) broken.push([name, ...(ran.names ?? [])].join(': '));
+  if (code === 0 && ran.passed > 0) return;
+  broken.push([name, ...(ran.names ?? [])].join(': '));
+  // no test has its name: what the runner says at its end is told again at ours
+  if (ran.failed === 0) said.push(`— ${name} ended with code ${code}\n${outside(text)}`);
 }
 
 const reports = mkdtempSync(join(tmpdir(), 'pyrgotect-'));
@@ -84,6 +95,7 @@ try {
 } finally {
   rmSync(reports, { recursive: true, force: true });
 }
+for (const one of said) process.stdout.write(`\n${one}\n`);
 if (broken.length > 0) process.stdout.write(`\nNot right: ${broken.join(', ')}\n`);
 process.stdout.write(`${passed} passed, ${failed} failed\n`);
 process.exitCode = failed > 0 ? 1 : 0;

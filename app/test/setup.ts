@@ -1,5 +1,6 @@
 import 'fake-indexeddb/auto';
 import { freezeDocuments } from '@pyrgotect/core';
+import { afterAll, vi } from 'vitest';
 
 // a document that is changed in place would be planned as it was: here it is an error
 freezeDocuments();
@@ -17,3 +18,8 @@ if (typeof visualViewport === 'undefined' || visualViewport === null)
 // as the interface tests: what depends on the region is tested by naming one
 if (typeof navigator !== 'undefined')
   Object.defineProperty(navigator, 'language', { value: 'en-GB', configurable: true });
+
+// a part that a screen still fetches would come when the page is gone
+afterAll(async () => {
+  await vi.dynamicImportSettled();
+});

@@ -4,7 +4,6 @@ import { computed, onScopeDispose, ref, watch } from 'vue';
 import ElevationDrawing from '../section/ElevationDrawing.vue';
 import { usePantry } from '../stores/pantry.ts';
 import { schemes } from '../styles/palette.ts';
-import { pictureColours } from './picture-colours.ts';
 import { stillOf } from './still.ts';
 import { useCarvedMeshes } from './useCarvedMeshes.ts';
 
@@ -19,7 +18,7 @@ const { meshes, isBusy } = useCarvedMeshes(
   () => false,
 );
 /** Pixels: twice as fine as a screen shows it, for paper. */
-const size = [1400, 1200] as const;
+const size = { wide: 1400, high: 1200 };
 const address = ref<string | null>(null);
 const failed = ref(false);
 const drop = (): void => {
@@ -32,7 +31,12 @@ watch(
     if (isBusy.value) return;
     try {
       // on paper, whatever the screen's scheme is
-      const image = await stillOf(picture.value, meshes.value, pictureColours(schemes.paper), size);
+      const image = await stillOf({
+        picture: picture.value,
+        carved: meshes.value,
+        colours: schemes.paper,
+        ...size,
+      });
       drop();
       address.value = URL.createObjectURL(image);
     } catch {

@@ -5,7 +5,8 @@ import { computed, onScopeDispose, ref, shallowRef, useTemplateRef, watch } from
 import ElevationDrawing from '../section/ElevationDrawing.vue';
 import { useUnits } from '../figures/units.ts';
 import TroubleLine from '../figures/TroubleLine.vue';
-import { turnByKey, type LookFrom } from '../solid/turned-scene.ts';
+import type { LookFrom } from '../solid/solid-view.ts';
+import { turnByKey } from '../solid/turned-scene.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { useScheme } from '../styles/scheme.ts';
 import { pictureColours } from './picture-colours.ts';

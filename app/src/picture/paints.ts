@@ -9,6 +9,7 @@ import {
   type Material,
 } from 'three';
 import { light } from '../styles/palette.ts';
+import { sheetOf } from './sheet.ts';
 
 export interface PictureColours {
   ink: string;
@@ -79,9 +80,7 @@ export class Paints {
   shadow(): Material {
     const { shadow: colour } = this.colours;
     return this.kept(`shadow ${colour}`, () => {
-      const sheet = document.createElement('canvas');
-      sheet.width = sheet.height = 256;
-      const pen = sheet.getContext('2d')!;
+      const { sheet, pen } = sheetOf(256, 256);
       const soft = pen.createRadialGradient(128, 128, 88, 128, 128, 128);
       soft.addColorStop(0, colour);
       soft.addColorStop(1, `${colour.slice(0, 7)}00`);

@@ -1,24 +1,25 @@
-import type { CakePicture } from '@pyrgotect/core';
-import type { CarvedMesh } from './carved-mesh.ts';
-import type { PictureColours } from './paints.ts';
-import { PictureScene } from './picture-scene.ts';
+import { askPictures } from '../workers/pictures.ts';
+import type { StillAsked } from './still-room.ts';
 
 /**
- * The picture as an image, drawn on a canvas that nobody sees and let go of at once.
+ * The picture as an image, drawn in a worker; on the page where the browser draws none there.
  *
- * @throws when the browser has no WebGL
+ * @throws when the browser has no WebGL at all
  */
-export async function stillOf(
-  picture: CakePicture,
-  carved: readonly CarvedMesh[],
-  colours: PictureColours,
-  [wide, high]: readonly [number, number],
-): Promise<Blob> {
-  const scene = new PictureScene(document.createElement('canvas'), colours, () => undefined);
+export async function stillOf(asked: StillAsked): Promise<Blob> {
   try {
-    scene.show({ picture, carved, upTo: null, isOpen: false, apartMm: 0 });
-    return await scene.image(wide, high, null);
-  } finally {
-    scene.end();
+    return await stillAside(asked);
+  } catch {
+    const { StillRoom } = await import('./still-room.ts');
+    const room = new StillRoom(document.createElement('canvas'));
+    try {
+      return await room.still(asked);
+    } finally {
+      room.end();
+    }
   }
 }
+
+/** The same, only in the worker. @throws where the browser draws nothing there */
+export const stillAside = (asked: StillAsked): Promise<Blob> =>
+  askPictures((pictures) => pictures.still(asked));

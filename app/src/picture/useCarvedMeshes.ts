@@ -1,8 +1,7 @@
-import { tierOf, type Build, type CakePicture, type Pantry } from '@pyrgotect/core';
+import type { Build, CakePicture, Pantry } from '@pyrgotect/core';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { askSolids } from '../workers/solids.ts';
-import { toneOfPart } from '../solid/part-looks.ts';
 import type { CarvedMesh } from './carved-mesh.ts';
+import { carvedMeshes } from './carved-meshes.ts';
 
 /** The carved tiers of a picture as the solids give them, cut open where the picture is; which of them failed is told. */
 export function useCarvedMeshes(
@@ -21,36 +20,11 @@ export function useCarvedMeshes(
     asked,
     async () => {
       const mine = ++latest;
-      const carved = picture.value?.carved ?? [];
-      const found: CarvedMesh[] = [];
-      const failed: string[] = [];
-      isBusy.value = carved.length > 0;
-      for (const { tierId, part, question, at, coatMm, look, step } of carved)
-        try {
-          const view = await askSolids((solids) =>
-            solids.view(question, 'rough', isOpen() ? 0 : null),
-          );
-          const tier = tierOf(build(), tierId);
-          for (const { corners, normals, partOf, parts } of view.pieces)
-            found.push({
-              tierId,
-              part,
-              corners,
-              normals,
-              looks: Array.from(partOf, (n) =>
-                isOpen() ? toneOfPart(tier, pantry(), parts[n]!) : (look ?? 'ivory'),
-              ),
-              at,
-              // where it is open its own layers are seen, and no coat is grown over them
-              coatMm: isOpen() ? 0 : coatMm,
-              step,
-            });
-        } catch {
-          failed.push(picture.value?.tiers.find(({ id }) => id === tierId)?.name ?? 'A tier');
-        }
+      isBusy.value = (picture.value?.carved.length ?? 0) > 0;
+      const found = await carvedMeshes(build(), pantry(), picture.value, { isOpen: isOpen() });
       if (mine !== latest) return;
-      meshes.value = found;
-      missing.value = failed;
+      meshes.value = found.meshes;
+      missing.value = found.missing;
       isBusy.value = false;
     },
     { immediate: true },

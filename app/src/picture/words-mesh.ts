@@ -1,15 +1,15 @@
 import type { PictureWords } from '@pyrgotect/core';
 import { CanvasTexture, DoubleSide, Mesh, MeshBasicMaterial, PlaneGeometry } from 'three';
 import type { PictureColours } from './paints.ts';
+import { letters, sheetOf } from './sheet.ts';
 
 /** Words that are piped, as they are read from the front: on the top, or on the front of a side. */
 export function wordsMesh(
   { text, letterMm, look, at, on }: PictureWords,
   colours: PictureColours,
 ): Mesh {
-  const sheet = document.createElement('canvas');
-  const pen = sheet.getContext('2d')!;
-  const font = `italic 600 96px ${getComputedStyle(document.body).fontFamily}`;
+  const { sheet, pen } = sheetOf(1, 1);
+  const font = `italic 600 96px ${letters}`;
   pen.font = font;
   sheet.width = Math.ceil(pen.measureText(text).width) + 40;
   sheet.height = 150;

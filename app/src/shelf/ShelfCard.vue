@@ -15,6 +15,7 @@ import IconPath from '../parts/IconPath.vue';
 import { servedText, timeLeft } from '../locale/when.ts';
 import SectionThumb from '../section/SectionThumb.vue';
 import { handOn } from './hand-on.ts';
+import { useCardPicture } from './useCardPicture.ts';
 import { myTurn } from './turns.ts';
 import { database, type ShelfEntry } from '../storage/database.ts';
 import { useCarvings } from '../stores/carvings.ts';
@@ -73,6 +74,17 @@ watchDebounced(
   },
   { debounce: 1500, immediate: true },
 );
+/** Waits for the carving, which is not seen in a plan that goes without its answer. */
+const address = useCardPicture(props.entry.id, () =>
+  build.value && plan.value?.tiers.every(({ carve }) => !carve || carve.result)
+    ? {
+        build: build.value,
+        plan: plan.value,
+        corrections: corrections.value,
+        pantry: pantry.pantry,
+      }
+    : null,
+);
 /** Steps in all, worked out only for a cake that has been begun. */
 const steps = ref({ done: 0, all: 0 });
 watch(build, async (now) => {
@@ -93,8 +105,9 @@ const progress = computed(() => {
   <article ref="card" class="card">
     <router-link class="open" :to="`/build/${entry.id}/stack`" :aria-label="`Open ${entry.name}`">
       <div class="drawing">
+        <img v-if="address" :src="address" alt="" data-test="card-picture" />
         <SectionThumb
-          v-if="plan"
+          v-else-if="plan"
           :section="plan.section"
           :width="270"
           :height="150"
@@ -212,6 +225,10 @@ const progress = computed(() => {
   height: 150px;
   display: grid;
   justify-items: center;
+}
+img {
+  width: 280px;
+  height: 150px;
 }
 h2 {
   margin: 8px 0 0;

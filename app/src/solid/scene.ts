@@ -81,7 +81,7 @@ export class SolidScene extends TurnedScene {
     const { reachMm, topMm } = view;
     const over = (k: 'x0' | 'x1' | 'y0' | 'y1', pick: typeof Math.min, own: number): number =>
       pick(own, ...beside.map(({ box }) => box[k]));
-    this.room = new Box3(
+    this.view.room = new Box3(
       new Vector3(over('x0', Math.min, -reachMm), over('y0', Math.min, -reachMm), 0),
       new Vector3(over('x1', Math.max, reachMm), over('y1', Math.max, reachMm), topMm),
     );

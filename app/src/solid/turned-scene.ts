@@ -1,25 +1,14 @@
-import { Box3, OrthographicCamera, Scene, Vector3, WebGLRenderer } from 'three';
+import { Scene, Vector3, WebGLRenderer } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-
-/** From where a solid is looked at. */
-export type LookFrom = 'corner' | 'front' | 'right' | 'above';
-const ways: Record<LookFrom, readonly [number, number, number]> = {
-  corner: [-0.55, -1.35, 0.8],
-  front: [0, -1, 0.0001],
-  right: [1, 0, 0.0001],
-  above: [0, -0.0001, 1],
-};
-const farMm = 3000;
+import { SolidView, type LookFrom } from './solid-view.ts';
 
 /** What stands on a canvas and is turned, by hand or by keys; z is up, as the cake's is. */
 export class TurnedScene {
   protected readonly renderer: WebGLRenderer;
   protected readonly scene = new Scene();
-  protected readonly camera = new OrthographicCamera();
+  protected readonly view = new SolidView();
+  protected readonly camera = this.view.camera;
   protected readonly controls: OrbitControls;
-  /** What has to be seen, from wherever it is looked at. */
-  protected room = new Box3(new Vector3(-100, -100, 0), new Vector3(100, 100, 100));
-  private bounds = { x: [-100, 100], y: [-100, 100] };
   private asked = false;
 
   /** @throws when the browser has no WebGL */
@@ -41,40 +30,15 @@ export class TurnedScene {
       alpha: true,
       preserveDrawingBuffer: keepsPicture,
     });
-    this.camera.up.set(0, 0, 1);
     this.controls = new OrbitControls(this.camera, canvas);
     this.controls.enableDamping = false;
     this.controls.addEventListener('change', () => this.draw());
   }
 
   look(from: LookFrom): void {
-    this.camera.position
-      .copy(this.controls.target)
-      .addScaledVector(new Vector3(...ways[from]).normalize(), farMm / 2);
-    this.camera.near = 10;
-    this.camera.far = farMm * 1.5;
+    this.view.look(from, this.controls.target);
     this.controls.update();
-    this.camera.zoom = 1;
-    this.measure();
     this.size();
-  }
-
-  /** What the room takes up on the screen, from where it is looked at now. */
-  protected measure(): void {
-    this.camera.updateMatrixWorld();
-    const { min, max } = this.room;
-    const seen = [min.x, max.x].flatMap((x) =>
-      [min.y, max.y].flatMap((y) =>
-        [min.z, max.z].map((z) =>
-          new Vector3(x, y, z).applyMatrix4(this.camera.matrixWorldInverse),
-        ),
-      ),
-    );
-    const span = (k: 'x' | 'y'): [number, number] => [
-      Math.min(...seen.map((v) => v[k])) - 12,
-      Math.max(...seen.map((v) => v[k])) + 12,
-    ];
-    this.bounds = { x: span('x'), y: span('y') };
   }
 
   /** Turns the view by degrees, as the arrow keys do. */
@@ -113,19 +77,7 @@ export class TurnedScene {
 
   /** Fits what has to be seen into so many pixels; mm to one of them. */
   protected frame(w: number, h: number): number {
-    const [x0, x1] = this.bounds.x as [number, number];
-    const [y0, y1] = this.bounds.y as [number, number];
-    // as large as fits both ways, in the middle
-    const mmPerPx = Math.max((x1 - x0) / w, (y1 - y0) / h);
-    const [cx, cy] = [(x0 + x1) / 2, (y0 + y1) / 2];
-    Object.assign(this.camera, {
-      left: cx - (mmPerPx * w) / 2,
-      right: cx + (mmPerPx * w) / 2,
-      bottom: cy - (mmPerPx * h) / 2,
-      top: cy + (mmPerPx * h) / 2,
-    });
-    this.camera.updateProjectionMatrix();
-    return mmPerPx;
+    return this.view.frame(w, h);
   }
 
   end(): void {

@@ -80,7 +80,9 @@ describe('the picture of every cake of the observatory', () => {
       }
       for (const [index, job] of build.piping.entries()) {
         const planned = plan.piping.find(({ id }) => id === job.id)!;
-        const own = picture.groups.filter(({ part }) => part === `piping/${index}`);
+        const own = picture.groups.filter(
+          ({ part }) => part === `${planned.piped?.tierId}/piping/${index}`,
+        );
         const pieces = own.flatMap((group) => group.pieces);
         if (planned.piped && planned.pieces > 0) {
           expect(pieces).toHaveLength(planned.pieces);
@@ -93,6 +95,26 @@ describe('the picture of every cake of the observatory', () => {
       }
     },
   );
+
+  it.each(cakes)(
+    '$name has parts that can be chosen: of one of its tiers, or the board',
+    ({ build, picture }) => {
+      const { bodies, drips, groups, runs, words, carved } = picture;
+      const tiers = new Set(['board', ...build.tiers.map(({ id }) => id)]);
+      for (const { part } of [...bodies, ...drips, ...groups, ...runs, ...words, ...carved])
+        expect(tiers, part).toContain(part.split('/')[0]);
+    },
+  );
+
+  it('tells the bands of a coat apart, from the foot up', () => {
+    const { build, picture } = cake('meridian');
+    const bands = build.tiers[0]!.coat.bands.length;
+    expect(bands).toBeGreaterThan(2);
+    const parts = picture.bodies.filter(({ kind }) => kind === 'coat').map(({ part }) => part);
+    expect([...new Set(parts)]).toEqual(
+      Array.from({ length: bands }, (_, i) => `${build.tiers[0]!.id}/coat/${i}`),
+    );
+  });
 
   it.each(cakes)('$name is built up step by step, each thing once', ({ picture }) => {
     const all = [...picture.bodies, ...picture.drips, ...picture.groups, ...picture.runs];

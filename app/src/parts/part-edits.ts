@@ -46,10 +46,16 @@ export function partName(id: string): PartName | null {
   return { tierId, kind: (kind ?? 'tier') as PartName['kind'], index: Number(index ?? 0) };
 }
 
+/** The band of a coat that a part names, by its place from below; null for a part that names none. */
+export const bandOf = (id: string | null): number | null => {
+  const [, kind, index] = id?.split('/') ?? [];
+  return kind === 'coat' && index !== undefined ? Number(index) : null;
+};
+
 /** The part that is chosen where a piece of it is touched: drips and borders are one each. */
 export const chosenBy = (id: string): string =>
   id
-    .replace(/\/band\/.*$/, '/coat')
+    .replace(/\/(?:band|coat)\/.*$/, '/coat')
     .replace(/\/(dam-.*|crown|inset-.*|between-.*)$/, '')
     .replace(/\/drip\/.*$/, '/drip')
     .replace(/\/deck\/[^/]+\/dowels.*$/, '/dowels')

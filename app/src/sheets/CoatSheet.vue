@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
-import { computed, defineAsyncComponent } from 'vue';
+import { computed, defineAsyncComponent, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
+import { bandOf } from '../parts/part-edits.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
 import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import { useUnits } from '../figures/units.ts';
@@ -17,7 +18,7 @@ const CostPanel = defineAsyncComponent(() => import('./coat/CostPanel.vue'));
 const props = defineProps<{ build: Build; plan: CakePlan }>();
 const emit = defineEmits<{ goTo: [caution: Caution] }>();
 const units = useUnits();
-const { cautionsOf } = useSheet(props);
+const { store, cautionsOf } = useSheet(props);
 const cautions = cautionsOf('coat');
 const tabs = [
   { id: 'coat', text: 'Coat' },
@@ -31,6 +32,14 @@ const tab = useQueryChoice(
   'turn',
   tabs.map(({ id }) => id),
   'coat',
+);
+// a band that is pressed in the picture has its line there
+watch(
+  () => store.selected,
+  (id) => {
+    if (bandOf(id) !== null) tab.value = 'coat';
+  },
+  { immediate: true },
 );
 const panels = {
   coat: CoatPanel,

@@ -116,6 +116,8 @@ export interface Stripe {
   to: number;
   look: Look;
   label: string;
+  /** The band that it belongs to, by its place from below; 0 where the side has one colour. */
+  band: number;
 }
 /** Bands that run into each other are drawn in so many stripes each. */
 const blendStripes = 8;
@@ -125,10 +127,16 @@ export function sideStripes(tier: Tier, colours: readonly Colour[], tone: Look):
   const { bands, blended, tint } = tier.coat;
   if (tier.fondant)
     return [
-      { from: 0, to: 1, look: lookOf(colours, tier.fondant.tint, 'ivory'), label: 'fondant' },
+      {
+        from: 0,
+        to: 1,
+        look: lookOf(colours, tier.fondant.tint, 'ivory'),
+        label: 'fondant',
+        band: 0,
+      },
     ];
   if (bands.length === 0)
-    return [{ from: 0, to: 1, look: lookOf(colours, tint, tone), label: tint }];
+    return [{ from: 0, to: 1, look: lookOf(colours, tint, tone), label: tint, band: 0 }];
   const all = bands.reduce((sum, band) => sum + band.share, 0);
   const ends = bands.map((_, i) => bands.slice(0, i + 1).reduce((sum, band) => sum + band.share, 0) / all); // prettier-ignore
   const plain = bands.map((band, i): Stripe => ({
@@ -136,6 +144,7 @@ export function sideStripes(tier: Tier, colours: readonly Colour[], tone: Look):
     to: ends[i]!,
     look: lookOf(colours, band.tint, tone),
     label: band.tint || `band ${i + 1}`,
+    band: i,
   }));
   const isPicked = plain.every(({ look }) => look.startsWith('#'));
   if (!blended || !isPicked || plain.length < 2) return plain;
@@ -152,7 +161,13 @@ export function sideStripes(tier: Tier, colours: readonly Colour[], tone: Look):
   return Array.from({ length: count }, (_, i): Stripe => {
     const middle = (i + 0.5) / count;
     const band = plain.find(({ to }) => to > middle) ?? plain.at(-1)!;
-    return { from: i / count, to: (i + 1) / count, look: at(middle), label: band.label };
+    return {
+      from: i / count,
+      to: (i + 1) / count,
+      look: at(middle),
+      label: band.label,
+      band: band.band,
+    };
   });
 }
 

@@ -176,6 +176,7 @@ export function outsideOf(scene: TierScene, step: number): PictureBody[] {
   return stripes.map((stripe) =>
     body(fromMm + stripe.from * high, fromMm + stripe.to * high, stripe.look, {
       label: stripe.label || tier.name,
+      part: stripes.length > 1 ? `${tier.id}/coat/${stripe.band}` : `${tier.id}/coat`,
     }),
   );
 }
@@ -271,7 +272,7 @@ export function underOf(
       // what stands between two tiers is seen
       if (postMm > 0)
         bodies.push({
-          part: `${lift.tierId}/dowels/${k}`,
+          part: `${lift.id}/${k}`,
           tierId: above!.id,
           kind: 'post',
           label: 'post',
@@ -281,7 +282,7 @@ export function underOf(
           inside: false,
         });
       bodies.push({
-        part: `${lift.tierId}/dowels/${k}`,
+        part: `${lift.id}/${k}`,
         tierId: lift.tierId,
         kind: 'dowel',
         label: 'dowel',

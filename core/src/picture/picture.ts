@@ -133,8 +133,15 @@ function fewEnough(groups: readonly PictureGroup[]): { groups: PictureGroup[]; l
   return { groups: groups.filter((group) => kept.has(group)), left };
 }
 
-/** Box round everything that stands: bodies, drips, pieces on and beside them. */
-function boxOf({ bodies, drips, groups, runs, carved, tiers }: CakePicture): CakePicture['box'] {
+/** Box round everything of a picture that stands: bodies, drips, pieces on and beside them. */
+export function boxOf({
+  bodies,
+  drips,
+  groups,
+  runs,
+  carved,
+  tiers,
+}: Omit<CakePicture, 'box'>): CakePicture['box'] {
   const low: Place = { x: Infinity, y: Infinity, z: Infinity };
   const high: Place = { x: -Infinity, y: -Infinity, z: -Infinity };
   const meet = (x: number, y: number, z: number): void => {

@@ -49,7 +49,7 @@ export function pipedOf(
   if (!piped || piped.tierId !== tier.id || job.noRoom || piped.where === 'apart') return none;
   const tone: Look = pantry.spreads.find(({ id }) => id === job.spread)?.tone ?? 'ivory';
   const own = {
-    part: `piping/${index}`,
+    part: `${tier.id}/piping/${index}`,
     tierId: tier.id,
     label: job.name,
     look: lookOf(build.colours, job.tint, tone),

@@ -8,16 +8,17 @@ import {
   type Coat,
   type CakePlan,
 } from '@pyrgotect/core';
-import { computed } from 'vue';
+import { computed, nextTick, useTemplateRef, watch } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
+import { bandOf } from '../../parts/part-edits.ts';
 import { useSheet } from '../useSheet.ts';
 import { useUnits } from '../../figures/units.ts';
 import TintField from '../../colours/TintField.vue';
 
 /** One colour, or bands of colour by height: each becomes a bowl of its own. */
 const props = defineProps<{ build: Build; plan: CakePlan }>();
-const { tier, editTier } = useSheet(props);
+const { store, tier, editTier } = useSheet(props);
 const { text } = useUnits();
 const coat = computed(() => tier.value.coat);
 type Way = 'one' | 'bands' | 'ombre';
@@ -44,6 +45,16 @@ function setWay(to: Way): void {
 const setBand = (index: number, to: Partial<Band>): void =>
   editTier('Band', (t) => void Object.assign(t.coat.bands[index]!, to));
 const all = computed(() => coat.value.bands.reduce((sum, band) => sum + band.share, 0));
+const chosen = computed(() => bandOf(store.selected));
+const lines = useTemplateRef<HTMLUListElement>('lines');
+watch(
+  chosen,
+  async () => {
+    await nextTick();
+    lines.value?.querySelector('.chosen')?.scrollIntoView({ block: 'nearest' });
+  },
+  { immediate: true },
+);
 /** An ombre needs two bowls: what lies between is mixed of them. */
 const bowls = computed(() =>
   way.value === 'ombre' ? ombreBowls(coat.value.bands, props.build.colours) : null,
@@ -75,8 +86,13 @@ const drop = (index: number): void =>
           @update:model-value="change('Colour', { tint: $event })" /></template
       ><template v-else>, from the top down:</template>
     </p>
-    <ul v-if="way !== 'one'">
-      <li v-for="{ band, i } in coat.bands.map((band, i) => ({ band, i })).reverse()" :key="i">
+    <ul v-if="way !== 'one'" ref="lines">
+      <li
+        v-for="{ band, i } in coat.bands.map((band, i) => ({ band, i })).reverse()"
+        :key="i"
+        :class="{ chosen: i === chosen }"
+        :aria-current="i === chosen || undefined"
+      >
         <TintField
           :label="`Colour of band ${i + 1} from below`"
           :model-value="band.tint"
@@ -123,14 +139,19 @@ const drop = (index: number): void =>
 <style scoped>
 ul {
   list-style: none;
-  margin: 2px 0 8px;
+  margin: 2px 0 8px -12px;
   padding: 0;
 }
 li {
   display: flex;
   gap: 8px;
   align-items: center;
-  padding: 2px 0;
+  padding: 2px 0 2px 8px;
+  border-left: 4px solid transparent;
+}
+li.chosen {
+  border-left-color: var(--accent);
+  background: var(--raised);
 }
 .bowls {
   margin: 0 0 8px;

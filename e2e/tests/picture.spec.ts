@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, openDemo, saved, test } from './support.ts';
+import { addressOf, choose, expect, openDemo, saved, test } from './support.ts';
 
 /* The solid picture of the finished cake: there, turned, chosen from, opened, built up, saved. */
 
@@ -41,6 +41,56 @@ test('the brief shows the cake in its colours, and a part of it leads to its she
   const box = (await canvas(page).boundingBox())!;
   await canvas(page).click({ position: { x: box.width / 2, y: box.height / 2 } });
   await expect(page).toHaveURL(/\/coat/);
+});
+
+test('in Coat a band that is pressed in the picture chooses its line', async ({ page }) => {
+  await openDemo(page, 'Meridian', 'Coat');
+  await drawn(page);
+  await page.getByRole('button', { name: 'Front', exact: true }).click();
+  const box = (await canvas(page).boundingBox())!;
+  const line = page.locator('li[aria-current=true]');
+  const pressed = async (share: number): Promise<string | null> => {
+    await canvas(page).click({ position: { x: box.width / 2, y: box.height * share } });
+    await expect(line).toHaveCount(1);
+    return line.getByTestId('swatch').getAttribute('aria-label');
+  };
+  // from another turn of the sheet it comes back to the colours
+  await page.getByRole('tab', { name: 'Cost, diet' }).click();
+  const [high, low] = [await pressed(0.48), await pressed(0.56)];
+  expect(high).toMatch(/^How .* looks$/);
+  expect(low).not.toBe(high);
+});
+
+test('cards show the picture where one wants it, at once when it was drawn before', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const shows = page.getByLabel('What a card shows');
+  await choose(shows, 'its picture');
+  const pictures = page.getByTestId('card-picture');
+  await expect.poll(() => pictures.count(), { timeout: 60_000 }).toBeGreaterThan(2);
+  const isDrawn = (): Promise<boolean> =>
+    pictures.first().evaluate((one: HTMLImageElement) => one.naturalWidth === 560);
+  expect(await isDrawn()).toBe(true);
+  // nothing draws any more: what is shown was kept
+  await page.route('**/picture.worker*', (route) => route.abort());
+  await page.reload();
+  await expect.poll(() => pictures.count()).toBeGreaterThan(2);
+  expect(await isDrawn()).toBe(true);
+  await choose(shows, 'its section');
+  await expect(pictures).toHaveCount(0);
+});
+
+test('the bench shows the picture of its step', async ({ page }) => {
+  await page.goto(addressOf('Meridian', 'bench'));
+  const shown = page.getByTestId('bench-picture').getByRole('img');
+  await page.getByTestId('bench-shows').click();
+  await expect(shown).toHaveAttribute('alt', 'Meridian, as it will be');
+  const whole = await shown.getAttribute('src');
+  await page.getByRole('button', { name: /^Step \d+ of/ }).click();
+  await page.getByRole('button', { name: /Fill layer 2 and set layer 3/ }).click();
+  await expect(shown).toHaveAttribute('alt', 'Meridian, after this step');
+  await expect.poll(() => shown.getAttribute('src')).not.toBe(whole);
 });
 
 test('it is built up from the bare board, and turned by keys', async ({ page }) => {

@@ -2,7 +2,7 @@ import type { Section, Step } from '@pyrgotect/core';
 import { chosenBy } from '../parts/part-edits.ts';
 
 /** The step at which a part of the section is put there, by its place on the sheet; -1 for none. */
-function placedAt(steps: readonly Step[], partId: string, kind: string): number {
+export function placedAt(steps: readonly Step[], partId: string, kind: string): number {
   const [tierId, , index] = partId.split('/');
   const byKey = (key: string): number => steps.findIndex((step) => step.key === key);
   const onGap = (gap: number): number =>

@@ -1,7 +1,21 @@
 <script setup lang="ts">
 import { freeSteps, inDayOrder, openCounts, type Step } from '@pyrgotect/core';
-import { useElementSize, useEventListener, useTitle, useWakeLock } from '@vueuse/core';
-import { computed, onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue';
+import {
+  useElementSize,
+  useEventListener,
+  useLocalStorage,
+  useTitle,
+  useWakeLock,
+} from '@vueuse/core';
+import {
+  computed,
+  defineAsyncComponent,
+  onMounted,
+  onUnmounted,
+  ref,
+  useTemplateRef,
+  watch,
+} from 'vue';
 import { useRouter } from 'vue-router';
 import BenchFoot from '../bench/BenchFoot.vue';
 import BenchNotes from '../bench/BenchNotes.vue';
@@ -27,6 +41,8 @@ import { useDevices } from '../stores/devices.ts';
 import { useSettings } from '../stores/settings.ts';
 import { announce } from '../parts/announce.ts';
 import { isForPlace } from '../parts/keys.ts';
+
+const BenchPicture = defineAsyncComponent(() => import('../bench/BenchPicture.vue'));
 
 const props = defineProps<{ id: string }>();
 const store = useBuild();
@@ -70,6 +86,10 @@ const free = computed<Step[]>(() => {
 const take = ({ key }: Step): void => bench.goTo(steps.value.findIndex((one) => one.key === key));
 const aside = useTemplateRef<HTMLElement>('aside');
 const { width, height } = useElementSize(aside);
+/** Under the name and the next steps, and over its own words, px. */
+const pictureHigh = computed(() => Math.min(width.value, Math.max(60, height.value - 90)));
+/** Under the next steps stands the section as far as it is built, or the picture of it. */
+const shows = useLocalStorage<'section' | 'picture'>('pyrgotect bench shows', 'section');
 const ghosts = computed(() =>
   store.plan ? notYetThere(store.plan.section, steps.value, bench.index.value) : new Set<string>(),
 );
@@ -155,8 +175,18 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
       <ol class="ahead" aria-label="Next steps">
         <li v-for="next in ahead" :key="next.key">{{ next.title }}</li>
       </ol>
+      <BenchPicture
+        v-if="width > 0 && shows === 'picture'"
+        class="tower"
+        :build="store.build"
+        :plan="store.plan"
+        :steps="steps"
+        :index="bench.index.value"
+        :width="width"
+        :height="pictureHigh"
+      />
       <SectionThumb
-        v-if="width > 0"
+        v-else-if="width > 0"
         class="tower"
         :section="store.plan.section"
         :width="width"
@@ -164,6 +194,14 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
         :ghost="ghosts"
         :marked="step?.part ?? null"
       />
+      <KeyButton
+        class="shows"
+        size="small"
+        data-test="bench-shows"
+        @click="shows = shows === 'section' ? 'picture' : 'section'"
+      >
+        {{ shows === 'section' ? 'Picture' : 'Section' }}
+      </KeyButton>
     </aside>
 
     <main v-if="step" id="content" :key="step.key" tabindex="-1" class="step" data-test="step">
@@ -279,6 +317,11 @@ aside {
   bottom: 0;
   left: 0;
 }
+.shows {
+  position: absolute;
+  right: 10px;
+  bottom: 10px;
+}
 .step {
   padding: 22px 40px 18px;
   overflow: auto;
@@ -329,7 +372,8 @@ h1 {
     line-height: 44px;
   }
   .ahead,
-  .tower {
+  .tower,
+  .shows {
     display: none;
   }
   .step {

@@ -5,6 +5,7 @@ import {
   readBuildFile,
   slicesMm3,
   startingPantry,
+  type Film,
   type PictureBody,
   type PictureDrip,
 } from '@pyrgotect/core';
@@ -12,9 +13,13 @@ import { readFileSync } from 'node:fs';
 import { Color, type BufferGeometry } from 'three';
 import { describe, expect, it } from 'vitest';
 import { addBodies, Triangles } from '../src/picture/body-mesh.ts';
+import { carvedGeometry, type CarvedMesh } from '../src/picture/carved-mesh.ts';
+import { film } from '../src/picture/film.ts';
+import { pictureColours } from '../src/picture/picture-colours.ts';
 import { dripEnd, dripShaft, pieceShape } from '../src/picture/piece-shapes.ts';
 import { dripPlaces, piecePlaces } from '../src/picture/places.ts';
 import { runMesh } from '../src/picture/run-mesh.ts';
+import { schemes } from '../src/styles/palette.ts';
 
 /* Triangles of the picture: closed, turned outward, and as large as what they show. */
 
@@ -155,5 +160,76 @@ describe('lines', () => {
     expect(min.x).toBeCloseTo(-104, 0);
     expect(max.z).toBeCloseTo(55, 1);
     expect(min.z).toBeCloseTo(50, 1);
+  });
+});
+
+/** A sphere of so many triangles, as the solids give one. */
+function sphere(rows: number, columns: number): { corners: Float32Array; normals: Float32Array } {
+  const at = (row: number, column: number): [number, number, number] => {
+    const [a, b] = [(Math.PI * row) / rows, (2 * Math.PI * column) / columns];
+    return [100 * Math.sin(a) * Math.cos(b), 100 * Math.sin(a) * Math.sin(b), 100 * Math.cos(a)];
+  };
+  const corners: number[] = [];
+  const normals: number[] = [];
+  for (let r = 0; r < rows; r++)
+    for (let c = 0; c < columns; c++)
+      for (const [i, j, k] of [
+        [at(r, c), at(r + 1, c), at(r + 1, c + 1)],
+        [at(r, c), at(r + 1, c + 1), at(r, c + 1)],
+      ] as const)
+        for (const p of [i, j, k]) {
+          corners.push(...p);
+          normals.push(...i.map((_, d) => (i[d]! + j[d]! + k[d]!) / 300));
+        }
+  return { corners: Float32Array.from(corners), normals: Float32Array.from(normals) };
+}
+const paper = pictureColours(schemes.paper);
+const carvedOf = (rows: number, columns: number, films: readonly Film[] = []): CarvedMesh => ({
+  tierId: 'tier-1',
+  part: 'tier-1/coat',
+  ...sphere(rows, columns),
+  looks: Array.from({ length: 2 * rows * columns }, () => 'ivory' as const),
+  at: { x: 0, y: 0, z: 0 },
+  coatMm: 5,
+  films,
+  step: 0,
+});
+
+describe('carved tiers', () => {
+  it('are grown by their coat', () => {
+    const geometry = carvedGeometry(carvedOf(60, 120), paper);
+    geometry.computeBoundingSphere();
+    expect(geometry.boundingSphere!.radius).toBeGreaterThan(104.8);
+    expect(volumeOf(geometry)).toBeCloseTo((4 / 3) * Math.PI * 105 ** 3, -5);
+  });
+  it('are coloured on top where only the top is dusted', () => {
+    const dust: Film = { key: 'd', look: 'cocoa', cover: 1, shiny: false, on: 'top', step: 0 };
+    const geometry = carvedGeometry(carvedOf(20, 40, [dust]), paper);
+    const [place, colour] = [geometry.getAttribute('position'), geometry.getAttribute('color')];
+    const [cocoa, ivory] = [new Color(paper.of('cocoa')), new Color(paper.of('ivory'))];
+    for (let i = 0; i < place.count; i++) {
+      if (Math.abs(place.getZ(i)) > 95)
+        expect(colour.getX(i)).toBeCloseTo((place.getZ(i) > 0 ? cocoa : ivory).r, 5);
+    }
+  });
+  it('may have three hundred thousand triangles', () => {
+    const many = carvedOf(375, 400);
+    const geometry = carvedGeometry(many, paper);
+    expect(geometry.getAttribute('position').count).toBe(900_000);
+  });
+});
+
+describe('films', () => {
+  it('hide what is under them by their share, in the order of the work', () => {
+    const over = (films: Film[], where: 'side' | 'top'): string => {
+      const colour = new Color('#000000');
+      film(colour, films, where, paper);
+      return colour.getHexString();
+    };
+    const one = { key: 'f', look: '#ffffff', shiny: false, on: 'side', step: 0 } as const;
+    expect(over([{ ...one, cover: 0 }], 'side')).toBe('000000');
+    expect(over([{ ...one, cover: 1 }], 'side')).toBe('ffffff');
+    expect(over([{ ...one, cover: 1 }], 'top')).toBe('000000');
+    expect(over([{ ...one, cover: 1 }, { ...one, look: '#ff0000', cover: 1 }], 'side')).toBe('ff0000'); // prettier-ignore
   });
 });

@@ -5,6 +5,10 @@ import {
   areaMm2,
   contains,
   drawPicture,
+  newCarving,
+  newCut,
+  newSurface,
+  newTopping,
   opened,
   planBuild,
   readBuildFile,
@@ -255,5 +259,56 @@ describe('any cake', () => {
       }),
       { numRuns: 16, seed: 21 },
     );
+  });
+});
+
+describe('what lies thin on a surface', () => {
+  const { build } = cake('meridian');
+  const [tier] = build.tiers;
+  const filmed = (some: Build['tiers'][number]['surfaces'], torched = false): CakePicture => {
+    const one: Build = { ...build, tiers: [{ ...tier!, surfaces: some, torched }] };
+    return drawPicture(one, planBuild(one, pantry), pantry);
+  };
+  const paint = { ...newSurface('gold', 'paint'), tint: 'gold' };
+  it('is on the coat from its own step on, each coat more hiding of what still shows', () => {
+    const cover = (coats: number): number =>
+      filmed([{ ...paint, coats }]).bodies.find(({ kind }) => kind === 'coat')!.films![0]!.cover;
+    expect(1 - cover(2)).toBeCloseTo((1 - cover(1)) ** 2, 9);
+    const { bodies, steps } = filmed([paint], true);
+    const coat = bodies.find(({ kind }) => kind === 'coat')!;
+    expect(coat.films!.map(({ step }) => steps[step])).toEqual([paint.name, 'torched']);
+    for (const { step } of coat.films!) expect(step).toBeGreaterThan(coat.step);
+  });
+  it('a glaze without a colour hides nothing, and shines', () => {
+    const [film] = filmed([{ ...newSurface('shine', 'glaze'), tint: '' }]).bodies.find(({ kind }) => kind === 'coat')!.films!; // prettier-ignore
+    expect(film).toMatchObject({ cover: 0, shiny: true });
+  });
+  it('each has its step at the bench', () => {
+    const one: Build = { ...build, tiers: [{ ...tier!, surfaces: [paint], torched: true }] };
+    const { steps } = planBuild(one, pantry);
+    const keys = steps.ok ? steps.value.map(({ key }) => key) : [];
+    for (const { films } of drawPicture(one, planBuild(one, pantry), pantry).bodies)
+      for (const { key } of films ?? []) expect(keys).toContain(key);
+  });
+});
+
+describe('very many things', () => {
+  const { build } = cake('meridian');
+  const [tier] = build.tiers;
+  it('two thousand toppings are all there, reliefs are named', () => {
+    const berry = { ...newTopping('berry'), odd: false, count: 400, acrossMm: 3 };
+    const carving = {
+      ...newCarving(),
+      cuts: [newCut('relief', 'star', { radiusMm: 80, widthMm: 160, heightMm: 100 })],
+    };
+    const one: Build = { ...build, tiers: [{ ...tier!, carving, toppings: Array.from({ length: 5 }, () => berry) }] }; // prettier-ignore
+    const plan = planBuild(one, pantry);
+    const planned = plan.tiers[0]!.finish.toppings.reduce((sum, { count }) => sum + count, 0);
+    const picture = drawPicture(one, plan, pantry);
+    const put = picture.groups.filter(({ part }) => part.includes('/topping/'));
+    expect(planned).toBe(2000);
+    expect(put.reduce((sum, { pieces }) => sum + pieces.length, 0)).toBe(2000);
+    expect(picture.left).toBe(0);
+    expect(picture.placeless).toEqual([carving.cuts[0]!.name]);
   });
 });

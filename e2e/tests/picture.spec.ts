@@ -43,6 +43,25 @@ test('the brief shows the cake in its colours, and a part of it leads to its she
   await expect(page).toHaveURL(/\/coat/);
 });
 
+test('it comes back when the browser took its memory away for a while', async ({ page }) => {
+  await openDemo(page, 'Meridian', 'Brief');
+  await drawn(page);
+  const before = await coloursOf(page);
+  await canvas(page).evaluate(async (el: HTMLCanvasElement) => {
+    const memory = el.getContext('webgl2')!.getExtension('WEBGL_lose_context')!;
+    memory.loseContext();
+    await new Promise((done) => setTimeout(done, 300));
+    memory.restoreContext();
+  });
+  await expect.poll(() => coloursOf(page)).toBe(before);
+  // it is still turned and pressed
+  await canvas(page).focus();
+  await page.keyboard.press('ArrowRight');
+  const box = (await canvas(page).boundingBox())!;
+  await canvas(page).click({ position: { x: box.width / 2, y: box.height / 2 } });
+  await expect(page).toHaveURL(/\/coat/);
+});
+
 test('in Coat a band that is pressed in the picture chooses its line', async ({ page }) => {
   await openDemo(page, 'Meridian', 'Coat');
   await drawn(page);

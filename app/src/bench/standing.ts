@@ -2,6 +2,7 @@ import {
   boxOf,
   type CakePicture,
   type CakePlan,
+  type Film,
   type PictureBody,
   type Section,
   type Step,
@@ -61,12 +62,20 @@ export function standingAt(
     if (known) return placedAt(steps, `${tierId}/${known}`, known);
     return placedAt(steps, part, sectionKind.get(part) ?? '');
   };
-  const bodies = picture.bodies.filter((body) => isHere(body) && isDone(bodyAt(body)));
-  const carved = picture.carved.filter(
-    (one) =>
-      isHere(one) &&
-      isDone(steps.findLastIndex(({ part }) => part?.startsWith(`${one.tierId}/cut/`) ?? false)),
-  );
+  const onIt = ({ films }: { films?: readonly Film[] }): Film[] =>
+    (films ?? []).filter(({ key }) =>
+      isDone(steps.findLastIndex((step) => step.key === key || step.key.startsWith(`${key}/`))),
+    );
+  const bodies = picture.bodies
+    .filter((body) => isHere(body) && isDone(bodyAt(body)))
+    .map((body) => ({ ...body, films: onIt(body) }));
+  const carved = picture.carved
+    .filter(
+      (one) =>
+        isHere(one) &&
+        isDone(steps.findLastIndex(({ part }) => part?.startsWith(`${one.tierId}/cut/`) ?? false)),
+    )
+    .map((one) => ({ ...one, films: onIt(one) }));
   // what is pressed into a coat goes by that coat's name; nothing is put on before there is a coat
   const isPutOn = ({ tierId, part }: { tierId: string; part: string }): boolean =>
     isHere({ tierId }) &&

@@ -90,12 +90,6 @@ watch(steps, (now) => {
   if (upTo.value !== null && upTo.value >= now.length) upTo.value = null;
 });
 onScopeDispose(() => scene.value?.end());
-/** The browser took the picture's memory away: it is drawn anew when it gives it back. */
-function restore(): void {
-  scene.value = null;
-  draw();
-}
-
 const views: { id: LookFrom; text: string }[] = [
   { id: 'corner', text: 'Three-quarter' },
   { id: 'front', text: 'Front' },
@@ -133,8 +127,7 @@ const said = computed(() => {
       :aria-label="`The finished cake: ${said}. Arrow keys turn it, plus and minus come nearer.`"
       data-test="picture-canvas"
       @keydown="key"
-      @webglcontextlost.prevent
-      @webglcontextrestored="restore"
+      @webglcontextrestored="draw"
     />
     <TroubleLine :trouble="trouble" what="The picture" class="note" @again="draw" />
     <p v-if="noWebGl" class="note" role="status">
@@ -146,6 +139,9 @@ const said = computed(() => {
     </p>
     <p v-else-if="whole && whole.left > 0" class="note" role="status">
       {{ whole.left }} small pieces are not drawn one by one.
+    </p>
+    <p v-else-if="whole && whole.placeless.length > 0" class="note" role="status">
+      Not drawn, since its place is the hand’s own: {{ whole.placeless.join(', ') }}.
     </p>
     <div v-if="!noWebGl && whole" class="tools">
       <span role="group" aria-label="Look from" class="group">

@@ -36,11 +36,21 @@ export class Triangles {
   get isEmpty(): boolean {
     return this.bodyOf.length === 0;
   }
+  /** With faces that meet gently shaded as one. */
   geometry(): BufferGeometry {
+    return toCreasedNormals(this.bare(), creaseRad);
+  }
+  /** With the normals that are known of each corner. */
+  flat(normals: Float32Array): BufferGeometry {
+    const flat = this.bare();
+    flat.setAttribute('normal', new BufferAttribute(normals, 3));
+    return flat;
+  }
+  private bare(): BufferGeometry {
     const flat = new BufferGeometry();
     flat.setAttribute('position', new BufferAttribute(Float32Array.from(this.corners), 3));
     flat.setAttribute('color', new BufferAttribute(Float32Array.from(this.colours), 3));
-    return toCreasedNormals(flat, creaseRad);
+    return flat;
   }
 }
 

@@ -26,6 +26,7 @@ import {
 import { light } from '../styles/palette.ts';
 import { addBodies, Triangles, type Drawn } from './body-mesh.ts';
 import { carvedGeometry, type CarvedMesh } from './carved-mesh.ts';
+import { film } from './film.ts';
 import { Paints, type PictureColours } from './paints.ts';
 import { fileSolids } from './file-solids.ts';
 import { dripPlaces, piecePlaces } from './places.ts';
@@ -49,7 +50,8 @@ export interface PictureShown {
 const manyFrom = 24;
 /** How thick the line of ink round everything is, px. */
 const inkPx = 1.1;
-const wet = new Set<PictureBody['kind']>(['poured', 'flood']);
+const isWet = ({ kind, films }: PictureBody): boolean =>
+  kind === 'poured' || kind === 'flood' || (films ?? []).some(({ shiny }) => shiny);
 
 /** The cake in ink and matt paint, with its lights: to be put in a scene, of a screen or of a worker. */
 export class CakeSolid {
@@ -110,7 +112,9 @@ export class CakeSolid {
       const group = new Group();
       group.position.z = Math.max(0, i - 1) * apartMm;
       this.cake.add(group);
-      const bodies = picture.bodies.filter((body) => body.tierId === tierId && isSeen(body));
+      const bodies = picture.bodies
+        .filter((body) => body.tierId === tierId && isSeen(body))
+        .map((body) => ({ ...body, films: (body.films ?? []).filter(isThere) }));
       if (apartMm > 0) {
         // drawn half out of the tier that they stand in, under what they carry
         const dowels = new Group();
@@ -123,14 +127,10 @@ export class CakeSolid {
       }
       this.addBodies(
         group,
-        bodies.filter(({ kind }) => !wet.has(kind)),
+        bodies.filter((body) => !isWet(body)),
         false,
       );
-      this.addBodies(
-        group,
-        bodies.filter(({ kind }) => wet.has(kind)),
-        true,
-      );
+      this.addBodies(group, bodies.filter(isWet), true);
       if (tierId === null) return;
       const own = <T extends { tierId: string; step: number }>(all: readonly T[]): T[] =>
         all.filter((one) => one.tierId === tierId && isThere(one));
@@ -170,12 +170,15 @@ export class CakeSolid {
     this.paints.dispose();
   }
 
-  private addBodies(to: Group, bodies: readonly PictureBody[], isWet: boolean): void {
+  private addBodies(to: Group, bodies: readonly PictureBody[], shines: boolean): void {
     const drawn = bodies
       .map((body, index): Drawn => {
         const side = new Color(this.paints.colours.of(body.look));
         if (body.veil) side.lerp(new Color(this.paints.colours.of(body.veil.look)), body.veil.cover);
-        return { body, index, side, top: body.topLook ? new Color(this.paints.colours.of(body.topLook)) : side };
+        const top = body.topLook ? new Color(this.paints.colours.of(body.topLook)) : side.clone();
+        film(side, body.films, 'side', this.paints.colours);
+        film(top, body.films, 'top', this.paints.colours);
+        return { body, index, side, top };
       })
       // from the foot up: what lies on each other is joined
       .sort((a, b) => a.body.kind.localeCompare(b.body.kind) || a.body.slices[0]!.fromMm - b.body.slices[0]!.fromMm); // prettier-ignore
@@ -183,7 +186,7 @@ export class CakeSolid {
     addBodies(triangles, drawn);
     if (triangles.isEmpty) return;
     const geometry = triangles.geometry();
-    const mesh = new Mesh(geometry, this.paints.body(isWet));
+    const mesh = new Mesh(geometry, this.paints.body(shines));
     this.parts.set(mesh, (t) => bodies[triangles.bodyOf[t]!]!.part);
     to.add(mesh, this.inked(geometry));
     const lines = new LineSegments(triangles.lines(), this.paints.line());
@@ -257,7 +260,7 @@ export class CakeSolid {
 
   /** A carved tier, its faces moved out by its coat. */
   private addCarved(to: Group, carved: CarvedMesh): void {
-    const geometry = this.carvedKnown.get(carved) ?? carvedGeometry(carved, this.paints.colours.of);
+    const geometry = this.carvedKnown.get(carved) ?? carvedGeometry(carved, this.paints.colours);
     this.carvedKnown.set(carved, geometry);
     const mesh = new Mesh(geometry, this.paints.body(false));
     const { at, part } = carved;

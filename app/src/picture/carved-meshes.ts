@@ -16,7 +16,7 @@ export async function carvedMeshes(
 ): Promise<{ meshes: CarvedMesh[]; missing: string[] }> {
   const meshes: CarvedMesh[] = [];
   const missing: string[] = [];
-  for (const { tierId, part, question, at, coatMm, look, step } of picture?.carved ?? [])
+  for (const { tierId, part, question, at, coatMm, look, films, step } of picture?.carved ?? [])
     try {
       const view = await askSolids((solids) => solids.view(question, 'rough', isOpen ? 0 : null));
       const tier = tierOf(build, tierId);
@@ -33,6 +33,7 @@ export async function carvedMeshes(
           ),
           at,
           coatMm: isCake ? 0 : coatMm,
+          films: isCake ? [] : films,
           step,
         });
     } catch {

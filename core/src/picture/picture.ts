@@ -6,6 +6,7 @@ import { feetOf } from '../stack/feet.ts';
 import { insetOf } from '../carve/stock.ts';
 import { valueOf } from '../working/staged.ts';
 import { insideOf, outsideOf, overOf, underOf, type TierScene } from './bodies.ts';
+import { filmsOf } from './films.ts';
 import { dripsOf, pipedOf } from './piped.ts';
 import { pressedOn, toppingsOf } from './put-on.ts';
 import { slicesBetween } from './slices.ts';
@@ -35,6 +36,7 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
     steps: ['the bare board'],
     box: { low: { x: 0, y: 0, z: 0 }, high: { x: 0, y: 0, z: 0 } },
     left: 0,
+    placeless: placelessIn(build),
   };
   const { steps } = picture;
   const next = (label: string): number => steps.push(label) - 1;
@@ -55,6 +57,7 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
     const carving = plan.carve;
     if (!carving?.result) picture.bodies.push(...inside.bodies);
     const coat = next(named(tier.fondant ? 'coat and cover' : 'coat'));
+    const films = filmsOf(tier, build.colours, pantry.foods, (what) => next(named(what)));
     if (carving?.result)
       picture.carved.push({
         part: `${tier.id}/coat`,
@@ -63,10 +66,11 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
         at: { x: scene.foot.x, y: scene.foot.y, z: scene.fromMm },
         coatMm: insetOf(carving.question.cover),
         look: topSeen(tier, plan, build.colours, pantry),
+        films,
         step: first,
       });
     else {
-      picture.bodies.push(...outsideOf(scene, coat));
+      picture.bodies.push(...outsideOf(scene, coat).map((body) => ({ ...body, films })));
       if (tier.pressed && !tier.fondant)
         picture.groups.push(...pressedOn(scene, next(named(tier.pressed.name))));
     }
@@ -101,6 +105,12 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
   const shown = fewEnough(picture.groups);
   return { ...picture, ...shown, box: boxOf({ ...picture, groups: shown.groups }) };
 }
+
+/** A relief has an area and a depth, and no place yet. */
+const placelessIn = ({ tiers }: Build): string[] =>
+  tiers.flatMap(({ carving }) =>
+    (carving?.cuts ?? []).flatMap(({ kind, name }) => (kind === 'relief' ? [name] : [])),
+  );
 
 /** The stack of a tier under its coat: no tool has been over it. */
 function tierOf(scene: TierScene): PictureTier {

@@ -38,6 +38,19 @@ export type BodyKind =
   | 'flood'
   | 'ribbon';
 
+/** What is put on a surface so thin that it only changes its look. */
+export interface Film {
+  /** The step at the bench that puts it on. */
+  key: string;
+  look: Look;
+  /** Share of what lies under it that it hides, 0 to 1. */
+  cover: number;
+  shiny: boolean;
+  on: 'all over' | 'side' | 'top';
+  /** From which step of the building on it is there. */
+  step: number;
+}
+
 export interface PictureBody {
   /** The part of the cake that it shows, by the id that choosing it takes. */
   part: string;
@@ -49,6 +62,8 @@ export interface PictureBody {
   topLook?: Look;
   /** A thin coat over it, and how much of it that hides. */
   veil?: { look: Look; cover: number };
+  /** On it, in the order in which they were put there. */
+  films?: readonly Film[];
   slices: Slice[];
   /** From which step of the building on it is there. */
   step: number;
@@ -129,6 +144,7 @@ export interface PictureCarved {
   at: Place;
   coatMm: number;
   look: Look | null;
+  films: readonly Film[];
   step: number;
 }
 
@@ -157,4 +173,6 @@ export interface CakePicture {
   box: { low: Place; high: Place };
   /** Pieces that are left out of the picture because there are too many of them. */
   left: number;
+  /** Names of what has no place in the plan, and so none in the picture. */
+  placeless: string[];
 }

@@ -20,6 +20,7 @@ import {
   type CakePicture,
   type Plan,
 } from '../src/index.ts';
+import { powders } from '../src/picture/films.ts';
 import { anyBuild, pantry as anyPantry } from './arbitrary.ts';
 
 /* The picture of the finished cake shows what the plan says: each count, each place, each measure. */
@@ -278,6 +279,15 @@ describe('what lies thin on a surface', () => {
     const coat = bodies.find(({ kind }) => kind === 'coat')!;
     expect(coat.films!.map(({ step }) => steps[step])).toEqual([paint.name, 'torched']);
     for (const { step } of coat.films!) expect(step).toBeGreaterThan(coat.step);
+  });
+  it('cocoa looks like cocoa, sugar like sugar', () => {
+    const looks = ['cocoa', 'icing-sugar', 'dark-chocolate', 'white-chocolate'].map((foodId) => {
+      const dust = { ...newSurface('dust', 'dust'), foodId, tint: '' };
+      return filmed([dust]).bodies.find(({ kind }) => kind === 'coat')!.films![0]!.look;
+    });
+    expect(looks).toEqual(['cocoa', 'ivory', 'cocoa', 'cream']);
+    const known = new Set(pantry.foods.map(({ id }) => id));
+    for (const id of Object.keys(powders)) expect(known, id).toContain(id);
   });
   it('a glaze without a colour hides nothing, and shines', () => {
     const [film] = filmed([{ ...newSurface('shine', 'glaze'), tint: '' }]).bodies.find(({ kind }) => kind === 'coat')!.films!; // prettier-ignore

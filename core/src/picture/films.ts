@@ -15,13 +15,24 @@ const ways: Record<SurfaceWay, { cover: number; shiny: boolean }> = {
 /** What the torch browns of a surface: its ridges (estimate). */
 const toasted = { look: 'caramel', cover: 0.4 } as const;
 
+/** Of the built-in ingredients, those that are no chocolate and no sugar. */
+export const powders: Readonly<Record<string, Look>> = {
+  cocoa: 'cocoa',
+  coffee: 'cocoa',
+  cinnamon: 'spice',
+  'mixed-spice': 'spice',
+  honey: 'caramel',
+  jam: 'berry',
+  'lustre-dust': 'curd',
+};
+
 /** What a food looks like that lies on a cake as a film: sugar where nothing of it says else. */
 function lookOfFood(foods: readonly Food[], id: string | null): Look {
   const food = id === null ? undefined : foodOf(foods, id);
   if (!food) return 'ivory';
   const chocolate = chocolateOf(food);
   if (chocolate) return kindOfChocolate(chocolate) === 'white' ? 'cream' : 'cocoa';
-  return food.piece?.tone ?? 'ivory';
+  return food.piece?.tone ?? powders[food.id] ?? 'ivory';
 }
 
 /**

@@ -23,10 +23,10 @@ interface OlderFile {
 }
 
 /** Versions of the build's file of which one was kept. */
-export const olderVersions = [2, 3, 4, 5, 6, 9, 10, 11, 12, 13, 14, 15, 16] as const;
+export const olderVersions = [2, 3, 4, 5, 6, 9, 10, 11, 12, 13, 14, 15, 16, 17] as const;
 export type OlderVersion = (typeof olderVersions)[number];
-/** The store was always one version behind the file. */
-const storeOf = (version: OlderVersion): number => version - 1;
+/** The store was one version behind the file until devices were paired. */
+const storeOf = (version: OlderVersion): number => (version < 17 ? version - 1 : version);
 
 const on = (...names: string[]): Index[] => names.map((name) => ({ name, path: name }));
 const both = (...path: string[]): Index => ({ name: `[${path.join('+')}]`, path });
@@ -66,12 +66,14 @@ export function olderStore(of: OlderVersion, count = 1): OlderStore {
             tries: { key: 'id', indexes: on('drill') },
           }
         : {}),
+      ...(version >= 17 ? { carried: { key: 'item', indexes: [] } } : {}),
     },
     rows: {
       builds: builds.map((each) => ({ id: each.id, revision: 4, build: each })),
       shelf: builds.map(({ id, name, brief }) => ({
         ...{ id, name, occasion: '', serveAt: brief.serveAt, servings: 20 },
         updatedAt: '2027-05-01T10:00:00Z',
+        ...(version >= 16 ? { customer: '', order: 'open', isPattern: false } : {}),
       })),
       revisions: builds.map((each) => ({
         ...{ buildId: each.id, revision: 4, at: '2027-05-01T10:00:00Z', label: 'x', build: each },

@@ -78,6 +78,7 @@ export * from './document/migrations/to-14.ts';
 export * from './document/migrations/to-15.ts';
 export * from './document/migrations/to-16.ts';
 export * from './document/migrations/to-17.ts';
+export * from './document/migrations/to-18.ts';
 export * from './document/read-file.ts';
 export type { FileProblem } from './document/read-json.ts';
 export { freshId } from './document/fresh-id.ts';

@@ -16,6 +16,7 @@ import {
   buildFrom14,
   buildFrom15,
   buildFrom16,
+  buildFrom17,
   buildVersion,
   migrate,
   readBuildFile,
@@ -49,6 +50,7 @@ const steps: [number, (build: unknown) => Loose][] = [
   [15, buildFrom14],
   [16, buildFrom15],
   [17, buildFrom16],
+  [18, buildFrom17],
 ];
 const fixture = (version: number): { build: Loose; pantry: Loose; version: number } =>
   JSON.parse(

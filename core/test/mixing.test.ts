@@ -10,11 +10,13 @@ import {
   reflectanceOf,
   shareBetween,
   stoodHex,
-  usualGels,
+  gelsOf,
+  startingPantry,
 } from '../src/index.ts';
 import { differenceOf, hexOf, lightOf } from '../src/colour/light.ts';
 
-const gel = (name: string) => usualGels.find((one) => one.name === name)!;
+const usualGels = gelsOf(startingPantry().foods);
+const gel = (name: string) => usualGels.find((one) => one.name === `${name} gel`)!;
 const buttercream = '#fdf3d8';
 const share = fc.double({ min: 0.02, max: 0.98, noNaN: true });
 const hex = fc
@@ -93,23 +95,25 @@ describe('gel in a base', () => {
 describe('gel for a wanted colour', () => {
   it('finds what a mix was made of', () => {
     const made = mixedHex(buttercream, [{ gel: gel('blue'), gPerKg: 3 }]);
-    const mix = mixFor(made, buttercream);
+    const mix = mixFor(made, buttercream, usualGels);
     expect(mix.reached).toBe(true);
-    expect(mix.doses[0]!.gel.name).toBe('blue');
+    expect(mix.doses[0]!.gel.name).toBe('blue gel');
     expect(mix.doses[0]!.gPerKg).toBeCloseTo(3, 0);
   });
   it('is less of it in a paler shade, and never more than one may take', () => {
-    const [rose, deep] = ['#f6c6d2', '#d8476f'].map((wanted) => mixFor(wanted, '#fbf9f3'));
+    const [rose, deep] = ['#f6c6d2', '#d8476f'].map((wanted) =>
+      mixFor(wanted, '#fbf9f3', usualGels),
+    );
     const all = (mix: typeof rose): number =>
       mix!.doses.reduce((sum, { gPerKg }) => sum + gPerKg, 0);
     expect(all(rose)).toBeLessThan(all(deep));
     for (const wanted of ['#000000', '#7a0010', '#102040'])
-      expect(all(mixFor(wanted, buttercream))).toBeLessThanOrEqual(mostGelGPerKg + 1e-9);
+      expect(all(mixFor(wanted, buttercream, usualGels))).toBeLessThanOrEqual(mostGelGPerKg + 1e-9);
   });
   it('says where no gel gets: paler than the base, or bright on brown', () => {
-    expect(mixFor('#ffffff', '#54362c').reached).toBe(false);
-    expect(mixFor('#9fd0f0', '#54362c').reached).toBe(false);
-    expect(mixFor(buttercream, buttercream)).toMatchObject({ doses: [], reached: true });
+    expect(mixFor('#ffffff', '#54362c', usualGels).reached).toBe(false);
+    expect(mixFor('#9fd0f0', '#54362c', usualGels).reached).toBe(false);
+    expect(mixFor(buttercream, buttercream, usualGels)).toMatchObject({ doses: [], reached: true });
   });
   it('shows what comes of it as it is mixed', () => {
     fc.assert(

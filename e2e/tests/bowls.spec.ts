@@ -264,6 +264,28 @@ test('a recipe is not made of itself, and its yield cannot exceed what goes in',
   await expect(page.getByRole('alert')).toContainText('yields more than its ingredients weigh');
 });
 
+test('a gel is tried on a spot in the pantry, and colours are mixed by what it gave', async ({
+  page,
+}) => {
+  const mixed = async (): Promise<number> => {
+    await page.goto('/build/meridian/coat');
+    await page.getByLabel('How blue looks').click();
+    const words = await page.getByTestId('gel-mix').locator('b').first().innerText();
+    return Number(/^[\d.]+/.exec(words)![0]);
+  };
+  const before = await mixed();
+  // its name leads to its row
+  await page.getByTestId('gel-mix').getByRole('link', { name: 'blue gel' }).click();
+  const spot = page.getByTestId('gel-fields');
+  await expect(spot.locator('li')).toHaveCount(5);
+  await spot.getByLabel('Gel on the spot').fill('2 g');
+  await spot.getByLabel('Gel on the spot').press('Enter');
+  await page.getByTestId('row-dialog').getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByTestId('row-dialog')).toHaveCount(0);
+  // twice as much of it made the same blue
+  expect((await mixed()) / before).toBeCloseTo(2, 0);
+});
+
 test('a colour is picked, seen, named anew and weighed', async ({ page }) => {
   await openDemo(page, 'Meridian', 'coat');
   await page.getByTestId('view-section').click();

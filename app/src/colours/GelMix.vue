@@ -1,5 +1,13 @@
 <script setup lang="ts">
-import { dropsOf, dropsToG, mixFor, stoodHex, type Build, type Tone } from '@pyrgotect/core';
+import {
+  dropsOf,
+  dropsToG,
+  gelsOf,
+  mixFor,
+  stoodHex,
+  type Build,
+  type Tone,
+} from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import { useUnits } from '../figures/units.ts';
@@ -26,7 +34,8 @@ const ground = computed(() => {
   const tone: Tone = frostings.value.find(({ id }) => id === chosenId.value)?.tone ?? 'ivory';
   return hatches[tone].ground;
 });
-const mix = computed(() => mixFor(props.hex, ground.value));
+const gels = computed(() => gelsOf(pantry.pantry.foods));
+const mix = computed(() => mixFor(props.hex, ground.value, gels.value));
 const stood = computed(() => stoodHex(ground.value, mix.value.doses));
 const colours = computed(() => [
   { name: 'as it is', hex: ground.value },
@@ -50,7 +59,8 @@ const colours = computed(() => [
         >nothing, it is as near as any gel brings it.</template
       >
       <template v-for="({ gel, gPerKg }, i) in mix.doses" :key="gel.name"
-        >{{ i > 0 ? ', ' : '' }}<b>{{ text(gPerKg, 'fineMass') }}</b> of {{ gel.name }} (some
+        >{{ i > 0 ? ', ' : '' }}<b>{{ text(gPerKg, 'fineMass') }}</b> of
+        <router-link :to="`/pantry?table=foods&row=${gel.id}`">{{ gel.name }}</router-link> (some
         {{ dropsOf(gPerKg) }} drops)</template
       ><template v-if="mix.doses.length > 0"> to the kilogram.</template>
     </p>
@@ -64,37 +74,16 @@ const colours = computed(() => [
       clearer colour.
     </p>
     <p class="lead">
-      An estimate, for gels as they usually are and {{ dropsToG }} drops to the gram; each maker’s
-      differ. The test spot decides.
+      An estimate, of the {{ gels.length }} gels in the pantry, with {{ dropsToG }} drops to the
+      gram; each maker’s differ: try a spot of yours at its row there.
     </p>
   </section>
 </template>
 
+<style scoped src="./patches.css" />
 <style scoped>
 h3 {
   margin: 12px 0 4px;
   font-size: var(--size-text);
-}
-ul {
-  display: flex;
-  gap: 14px;
-  margin: 8px 0;
-  padding: 0;
-  list-style: none;
-  font-size: var(--size-note);
-}
-li {
-  display: grid;
-  justify-items: center;
-  gap: 3px;
-}
-i {
-  width: 54px;
-  height: 34px;
-  border: 1.5px solid var(--pen);
-  border-radius: 4px;
-}
-.warn {
-  color: var(--warn);
 }
 </style>

@@ -31,6 +31,7 @@ import { rowNouns } from './columns.ts';
 import RowFigures from './RowFigures.vue';
 import FoodFields from './FoodFields.vue';
 import FoodPieceFields from './FoodPieceFields.vue';
+import GelFields from './GelFields.vue';
 import FoodPrepFields from './FoodPrepFields.vue';
 import GanacheFields from './GanacheFields.vue';
 import RecipeFields from './RecipeFields.vue';
@@ -241,6 +242,7 @@ async function save(): Promise<void> {
       <FoodFields v-if="food" :food="food" />
       <FoodPrepFields v-if="food" :food="food" />
       <FoodPieceFields v-if="food" :food="food" />
+      <GelFields v-if="food" :food="food" />
       <GanacheFields v-if="ganache" :ganache="ganache" />
       <template v-if="table === 'spreads'">
         <h2>Measured in your kitchen</h2>

@@ -15,6 +15,7 @@ import {
   buildFrom14,
   buildFrom15,
   buildFrom16,
+  buildFrom17,
   rowFrom2,
   rowFrom3,
   rowFrom4,
@@ -26,6 +27,7 @@ import {
   rowFrom13,
   rowFrom14,
   rowFrom15,
+  rowFrom17,
   startingKitchen,
   type Build,
   type KeptRecord,
@@ -185,6 +187,8 @@ export class Database extends Dexie {
     });
     // and when devices were paired
     this.version(17).stores({ carried: 'item' });
+    // and when gels were ingredients
+    this.version(18).upgrade((work) => renewAll(work, buildFrom17, rowFrom17));
   }
 }
 

@@ -1,4 +1,7 @@
 import type { Band, Colour } from '../document/types.ts';
+import { usualOf } from '../fields/usual.ts';
+import { gelSpot } from '../pantry/food-fields.ts';
+import type { Food, GelSpot } from '../pantry/types.ts';
 import { colourOf, depthOf } from './colour.ts';
 import { differenceOf, hexOf, lightOf, type Reflectance } from './light.ts';
 
@@ -21,6 +24,8 @@ const lightFrom = (ks: Absorption): Reflectance => each((k) => reflectanceOf(ks[
 
 /** A gel, and what it absorbs: K/S that one gram of it brings to a kilogram. */
 export interface Gel {
+  /** The ingredient that it is; null for one that is only tried. */
+  id: string | null;
   name: string;
   perG: Absorption;
 }
@@ -38,7 +43,7 @@ export interface Dose {
  */
 export function gelFrom(name: string, baseHex: string, gPerKg: number, seenHex: string): Gel {
   const [base, seen] = [absorptions(lightOf(baseHex)), absorptions(lightOf(seenHex))];
-  return { name, perG: each((k) => Math.max(0, seen[k] - base[k]) / gPerKg) };
+  return { id: null, name, perG: each((k) => Math.max(0, seen[k] - base[k]) / gPerKg) };
 }
 
 /** The colour "#rrggbb" of a base with gels in it. */
@@ -52,23 +57,14 @@ function mixedLight(baseHex: string, doses: readonly Dose[]): Reflectance {
   );
 }
 
-/** White that gels are described in, and so much of each made it look as it is written here (estimates). */
-const white = '#fbf9f3';
-const describedAt = 10;
-const described: readonly [name: string, hex: string][] = [
-  ['lemon yellow', '#f8e04e'],
-  ['egg yellow', '#f3b73a'],
-  ['orange', '#ef8130'],
-  ['red', '#cc3038'],
-  ['pink', '#e5609a'],
-  ['violet', '#7350a4'],
-  ['blue', '#3566b8'],
-  ['leaf green', '#4d9c46'],
-  ['brown', '#74492c'],
-  ['black', '#35323a'],
-];
-/** The gels that a decorator usually has; each differs from maker to maker. */
-export const usualGels: readonly Gel[] = described.map(([name, hex]) => gelFrom(name, white, describedAt, hex)); // prettier-ignore
+/** A gel until somebody tries it. */
+export const newGelSpot = (): GelSpot => usualOf(gelSpot);
+
+/** The gels among the ingredients; each differs from maker to maker. */
+export const gelsOf = (foods: readonly Food[]): Gel[] =>
+  foods.flatMap(({ id, name, gel }) =>
+    gel ? [{ ...gelFrom(name, gel.onHex, gel.gPerKg, gel.hex), id }] : [],
+  );
 
 /** More gel than this makes frosting bitter and loose, g to the kilogram (trade custom). */
 export const mostGelGPerKg = 40;
@@ -116,34 +112,36 @@ function nearest(baseHex: string, wanted: Reflectance, gels: readonly Gel[]): Ge
   };
 }
 
-/** Every choice of up to three of some things. */
-function* choices<T>(all: readonly T[]): Generator<T[]> {
-  for (const [i, a] of all.entries()) {
-    yield [a];
-    for (const [j, b] of all.slice(i + 1).entries()) {
-      yield [a, b];
-      for (const c of all.slice(i + j + 2)) yield [a, b, c];
-    }
-  }
-}
+/** So many of the best pairs of gels are tried with every third. */
+const pairsTried = 20;
 
 /**
  * Up to three gels, and how much of each, that bring a base nearest to a wanted colour; of mixes that look alike
- * the one of fewer gels. A colour paler than its base is not reached by any.
+ * the one of fewer gels. A colour paler than its base is not reached by any. Every pair is tried, and a third with
+ * the best of them.
  */
-export function mixFor(
-  wantedHex: string,
-  baseHex: string,
-  gels: readonly Gel[] = usualGels,
-): GelMix {
+export function mixFor(wantedHex: string, baseHex: string, gels: readonly Gel[]): GelMix {
   const wanted = lightOf(wantedHex);
   const cost = ({ difference, doses }: GelMix): number => difference + worthAGel * doses.length;
-  let best = nearest(baseHex, wanted, []);
-  for (const some of choices(gels)) {
-    const mix = nearest(baseHex, wanted, some);
-    if (cost(mix) < cost(best)) best = mix;
-  }
-  return { ...best, doses: [...best.doses].sort((a, b) => b.gPerKg - a.gPerKg) };
+  const tried = (some: readonly Gel[]): { some: readonly Gel[]; mix: GelMix } => ({
+    some,
+    mix: nearest(baseHex, wanted, some),
+  });
+  const pairs = gels.flatMap((a, i) => gels.slice(i + 1).map((b) => tried([a, b])));
+  const best = pairs.sort((a, b) => a.mix.difference - b.mix.difference).slice(0, pairsTried);
+  const thirds = new Map(
+    best.flatMap(({ some }) =>
+      gels
+        .filter((gel) => !some.includes(gel))
+        .map((third) => {
+          const three = gels.filter((gel) => gel === third || some.includes(gel));
+          return [three.map((gel) => gels.indexOf(gel)).join(), three] as const;
+        }),
+    ),
+  );
+  const all = [tried([]), ...gels.map((gel) => tried([gel])), ...pairs, ...[...thirds.values()].map(tried)]; // prettier-ignore
+  const { mix } = all.reduce((a, b) => (cost(b.mix) < cost(a.mix) ? b : a));
+  return { ...mix, doses: [...mix.doses].sort((a, b) => b.gPerKg - a.gPerKg) };
 }
 
 /** Drops of gel from a bottle that weigh a gram (estimate). */

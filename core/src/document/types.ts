@@ -13,7 +13,7 @@ export * from './order-types.ts';
 export * from './tier-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 17;
+export const buildVersion = 18;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];

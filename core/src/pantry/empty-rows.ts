@@ -29,6 +29,7 @@ export const emptyFood = (id: string, name = ''): Food => ({
   cocoa: null,
   prep: null,
   piece: null,
+  gel: null,
 });
 
 /** A new recipe, with nothing in it yet. */

@@ -1,4 +1,4 @@
-import { allergenList, name, outline } from '../document/common-fields.ts';
+import { allergenList, hex, name, outline } from '../document/common-fields.ts';
 import { limits } from '../document/limits.ts';
 import { otherFluids } from '../drip/fluid.ts';
 import type { TestDrip } from '../drip/test-drip.ts';
@@ -29,6 +29,7 @@ import {
   type Food,
   type FoodPrep,
   type Ganache,
+  type GelSpot,
   type Ingredient,
   type Recipe,
   type Spread,
@@ -126,6 +127,13 @@ export const foodPiece = record<FoodPiece>({
   crispMm: orNull(figure(limits.crispMm)).called('thickness of what is crisp'),
 });
 
+/** A gel: white frosting made pink by ten grams to the kilogram, until somebody tried it. */
+export const gelSpot = record<GelSpot>({
+  onHex: hex().usually('#fbf9f3'),
+  hex: hex().usually('#e5609a'),
+  gPerKg: figure(limits.gelGPerKg).called('gel to the kilogram').usually(10),
+});
+
 export const food = record<Food>({
   ...common(),
   aliases: list(name(), 20),
@@ -190,6 +198,7 @@ export const food = record<Food>({
     ),
   ).since(11),
   piece: orNull(foodPiece).since(14),
+  gel: orNull(gelSpot).since(18),
 }).rule(
   'parts',
   'is made of more than the whole: water, fat, sugar, salt and alcohol come to over 100 %',

@@ -273,6 +273,16 @@ export interface Food extends Row {
   prep: FoodPrep | null;
   /** One of it as it is set on a cake; null for what is never. */
   piece: FoodPiece | null;
+  /** What it colours, where it is a gel. */
+  gel: GelSpot | null;
+}
+
+/** What a gel colours, by a test spot: so much of it to the kilogram made a base look so. */
+export interface GelSpot {
+  /** How the base looked, and how it looked with the gel, "#rrggbb". */
+  onHex: string;
+  hex: string;
+  gPerKg: number;
 }
 
 /** A berry, a nut, a flower or a kiss of meringue as it is set on a cake. */

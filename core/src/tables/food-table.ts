@@ -111,6 +111,7 @@ export function readFoods(
         keepsDays: figure('keeps days', before?.keepsDays ?? null),
         cocoa: before?.cocoa ?? null,
         piece: before?.piece ?? null,
+        gel: before?.gel ?? null,
         prep: before?.prep ?? null,
       };
     },

@@ -67,6 +67,7 @@ function food(
     cocoa: cocoaOf(more.cocoa),
     prep: more.prep ?? null,
     piece: pieceOf(more.on),
+    gel: null,
   };
 }
 

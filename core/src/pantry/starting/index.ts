@@ -1,6 +1,7 @@
 import type { Kitchen, Pantry } from '../types.ts';
 import { startingDowels } from './dowels.ts';
 import { startingFoods } from './foods.ts';
+import { gels } from './gels.ts';
 import { startingGanaches } from './ganaches.ts';
 import { startingOthers } from './others.ts';
 import { startingRecipes } from './recipes.ts';
@@ -58,7 +59,7 @@ export function startingPantry(): Pantry {
     boards: startingBoards,
     others: startingOthers,
     recipes: startingRecipes,
-    foods: startingFoods,
+    foods: [...startingFoods, ...gels],
     ganaches: startingGanaches,
     dowels: startingDowels,
     stock: [],

@@ -1,8 +1,5 @@
 import {
   freshId,
-  newBench,
-  newBuild,
-  newOrder,
   type Build,
   type CarveResult,
   type Design,
@@ -29,6 +26,8 @@ async function readAside(bytes: Uint8Array): Promise<ReadCake> {
   const { askSolver } = await import('../workers/useAnswer.ts');
   return askSolver((solver) => solver.cake(bytes) as Promise<ReadCake>);
 }
+/** How a cake begins: with all that describes one, which nobody needs before there is one. */
+const begun = () => import('../shelf/begun.ts');
 const newId = (): string => freshId('cake', 13);
 
 /** The next order of the shelf: soonest to be served first, then those without a date. */
@@ -76,6 +75,7 @@ export const useShelf = defineStore('shelf', () => {
     await changed();
   }
   async function create(): Promise<Build> {
+    const { newBuild } = await begun();
     const build = newBuild(newId(), 'New cake', new Date().toISOString());
     await put(build, 'New build');
     return build;
@@ -97,15 +97,20 @@ export const useShelf = defineStore('shelf', () => {
   /**
    * A cake of the shelf once more: nothing of it made yet, ordered by nobody; with no name of its own
    * it is a new cake. Null where it is not there.
+   *
+   * @param likes it remembers which cake it is once more
    */
   async function copy(
     id: string,
     as: string | null,
     change: (build: Build) => Partial<Build> = () => ({}),
+    likes = false,
   ): Promise<Build | null> {
     const build = (await database.builds.get(id))?.build;
     if (!build) return null;
+    const { newBench, newOrder } = await begun();
     const fresh = { ...build, bench: newBench(), order: newOrder(), ...change(build) };
+    if (likes) fresh.order.likeId = id;
     return lay(fresh, as === null ? 'New cake' : `${build.name.slice(0, 66)}, ${as}`, 'Copied');
   }
   const undated = ({ brief }: Build): Pick<Build, 'brief'> => ({
@@ -113,8 +118,7 @@ export const useShelf = defineStore('shelf', () => {
   });
   const duplicate = (id: string): Promise<Build | null> => copy(id, 'copy');
   /** The same cake once more, which remembers what the first one taught. */
-  const again = (id: string): Promise<Build | null> =>
-    copy(id, 'again', (build) => ({ ...undated(build), order: { ...newOrder(), likeId: id } }));
+  const again = (id: string): Promise<Build | null> => copy(id, 'again', undated, true);
   /** Kept to make cakes from. */
   const asPattern = (id: string): Promise<Build | null> =>
     copy(id, 'pattern', ({ brief, day }) => ({

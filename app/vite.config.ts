@@ -3,11 +3,26 @@ import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import vuetify from 'vite-plugin-vuetify';
+import { firstWords } from './first-words.ts';
 import { schemes } from './src/styles/palette.ts';
 
 const { version } = JSON.parse(
   readFileSync(new URL('../package.json', import.meta.url), 'utf8'),
 ) as { version: string };
+
+/**
+ * What every page needs comes in a few large files: on a slow line each small one costs a way there and back.
+ */
+const startGroups = [
+  {
+    name: 'libraries',
+    test: /node_modules\/(@vue\/|vue\/|vue-router\/|pinia\/|dexie\/|@vueuse\/|comlink\/|@mdi\/)/,
+  },
+  {
+    name: 'controls',
+    test: /vuetify\/lib\/(composables|util|directives|framework|components\/(VBtn|VIcon|VInput|VField|VTextField|VProgressLinear|VProgressCircular|VDefaultsProvider|VLabel|VCounter|VMessages|transitions|VApp|VLayout|VThemeProvider|VLocaleProvider)\/)/,
+  },
+];
 
 export default defineConfig({
   // the page says where it lies
@@ -16,6 +31,7 @@ export default defineConfig({
   plugins: [
     vue(),
     vuetify({ autoImport: true }),
+    firstWords(),
     VitePWA({
       // a newer program waits until it is asked for
       registerType: 'prompt',
@@ -92,5 +108,10 @@ export default defineConfig({
   ],
   server: { proxy: { '/api': { target: 'http://127.0.0.1:4173', ws: true } } },
   worker: { format: 'es' },
-  build: { target: 'es2022', manifest: true, reportCompressedSize: false },
+  build: {
+    target: 'es2022',
+    manifest: true,
+    reportCompressedSize: false,
+    rolldownOptions: { output: { advancedChunks: { groups: startGroups } } },
+  },
 });

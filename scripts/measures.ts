@@ -29,6 +29,7 @@ import {
   benchStep,
   editRepaint,
   firstLoad,
+  firstPaint,
   pantryFilter,
   shelf,
   supportDrag,
@@ -42,6 +43,7 @@ import {
 type Taken = Measure | Measure[];
 const usual: Record<string, () => Taken | Promise<Taken>> = {
   'first-load': () => firstLoad(browser, url),
+  'first-paint': () => firstPaint(browser, url),
   shelf: () => shelf(browser, url),
   'bench-step': () => benchStep(browser, url),
   'edit-repaint': () => editRepaint(browser, url),

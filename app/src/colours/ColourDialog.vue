@@ -18,6 +18,7 @@ import { useUnits } from '../figures/units.ts';
 import WordField from '../figures/WordField.vue';
 import { useBuild } from '../stores/build.ts';
 import GelMix from './GelMix.vue';
+import HexPicker from './HexPicker.vue';
 import { suggestHex } from './suggest.ts';
 import DialogBox from '../parts/DialogBox.vue';
 
@@ -71,16 +72,9 @@ const setSpot = (g: number | null): void =>
       <p v-if="taken" class="problem" role="alert">
         {{ taken }} is another colour of this cake: choose another name.
       </p>
-      <v-color-picker
+      <HexPicker
         :model-value="colour.hex"
-        mode="hex"
-        :modes="['hex']"
-        hide-mode-switch
-        width="360"
-        canvas-height="150"
-        @update:model-value="
-          (hex: string) => set('Look of a colour', { hex: hex.slice(0, 7).toLowerCase() })
-        "
+        @update:model-value="(hex) => set('Look of a colour', { hex })"
       />
       <p class="sentence">
         It is {{ shadeOf(depthOf(colour.hex)) }}: about

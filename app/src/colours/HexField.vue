@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import HexPicker from './HexPicker.vue';
+
 /** A look that is picked: a patch that opens a picker. */
 defineProps<{ modelValue: string; label: string }>();
 const emit = defineEmits<{ 'update:modelValue': [hex: string] }>();
@@ -15,15 +17,9 @@ const emit = defineEmits<{ 'update:modelValue': [hex: string] }>();
         :aria-label="`${label}: ${modelValue}`"
       />
     </template>
-    <v-color-picker
+    <HexPicker
       :model-value="modelValue"
-      mode="hex"
-      :modes="['hex']"
-      hide-mode-switch
-      canvas-height="150"
-      @update:model-value="
-        (hex: string) => emit('update:modelValue', hex.slice(0, 7).toLowerCase())
-      "
+      @update:model-value="(hex) => emit('update:modelValue', hex)"
     />
   </v-menu>
 </template>

@@ -106,7 +106,7 @@ test('what happened at the bench moves the plan, and the next one after it', asy
   await edge.press('Enter');
   await page.getByTestId('add-note').click();
   await kept(page);
-  await page.getByRole('link', { name: 'Back to the desk' }).click();
+  await page.getByRole('link', { name: 'back to the desk' }).click();
   await expect(tally(page, 'height')).not.toHaveText(before);
   await page.goto('/learnt');
   await page.getByRole('button', { name: 'Baked height' }).click();

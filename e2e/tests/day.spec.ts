@@ -84,7 +84,7 @@ test('what was weighed at the bench stands in the log beside what was planned', 
   await field.fill('400 g');
   await field.press('Enter');
   await page.getByTestId('add-note').click();
-  await page.getByRole('link', { name: 'Back to the desk' }).click();
+  await page.getByRole('link', { name: 'back to the desk' }).click();
   await page
     .getByRole('navigation', { name: 'Stages' })
     .getByRole('button', { name: /^Day/ })

@@ -169,7 +169,10 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
     :data-state="store.saveState === 'saved' && counting ? 'saving' : store.saveState"
   >
     <aside ref="aside">
-      <router-link class="out" :to="`/build/${id}/stack`" aria-label="Back to the desk"
+      <router-link
+        class="out"
+        :to="`/build/${id}/stack`"
+        :aria-label="`← ${store.build.name}, back to the desk`"
         >← {{ store.build.name }}</router-link
       >
       <ol class="ahead" aria-label="Next steps">

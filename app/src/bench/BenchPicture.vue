@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { drawPicture, type Build, type CakePlan, type Step } from '@pyrgotect/core';
-import { computed, onScopeDispose, ref, watch } from 'vue';
+import { watchDebounced } from '@vueuse/core';
+import { computed, onScopeDispose, ref } from 'vue';
 import { carvedMeshes } from '../picture/carved-meshes.ts';
 import { stillOf } from '../picture/still.ts';
 import { usePantry } from '../stores/pantry.ts';
@@ -27,8 +28,10 @@ const show = (image: Blob | null): void => {
   if (address.value) URL.revokeObjectURL(address.value);
   address.value = image && URL.createObjectURL(image);
 };
+/** Who leafs through the steps waits for the one at which he stops, ms. */
+const leafingMs = 120;
 let latest = 0;
-watch(
+watchDebounced(
   [standing, colours, () => props.width, () => props.height],
   async () => {
     const mine = ++latest;
@@ -53,7 +56,7 @@ watch(
       if (mine === latest) failed.value = true;
     }
   },
-  { immediate: true },
+  { immediate: true, debounce: leafingMs },
 );
 onScopeDispose(() => {
   latest += 1;

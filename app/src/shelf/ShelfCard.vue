@@ -38,7 +38,8 @@ const pantry = usePantry();
 const carvings = useCarvings();
 const card = useTemplateRef<HTMLElement>('card');
 const build = shallowRef<Build | null>(null);
-const corrections = shallowRef<Corrections>({});
+/** Null until the records are read. */
+const corrections = shallowRef<Corrections | null>(null);
 const near = shallowRef(false);
 
 // drawn only when it comes near the window: a shelf may hold thousands
@@ -64,7 +65,9 @@ watch(
   { immediate: true },
 );
 const plan = computed<ShapePlan | null>(() =>
-  build.value ? planShape(build.value, pantry.pantry, carvings.answerTo, corrections.value) : null,
+  build.value
+    ? planShape(build.value, pantry.pantry, carvings.answerTo, corrections.value ?? {})
+    : null,
 );
 // a carved cake is worked out when the shelf has come to rest
 watchDebounced(
@@ -74,9 +77,9 @@ watchDebounced(
   },
   { debounce: 1500, immediate: true },
 );
-/** Waits for the carving, which is not seen in a plan that goes without its answer. */
+/** Waits for the hand, and for the carving, which is not seen in a plan that goes without its answer. */
 const address = useCardPicture(props.entry.id, () =>
-  build.value && plan.value?.tiers.every(({ carve }) => !carve || carve.result)
+  build.value && corrections.value && plan.value?.tiers.every(({ carve }) => !carve || carve.result)
     ? {
         build: build.value,
         plan: plan.value,

@@ -92,9 +92,7 @@ p {
 img {
   display: block;
 }
-/* beside the key that puts the section in its place */
 figcaption {
-  min-height: 44px;
-  padding: 4px 90px 0 18px;
+  padding: 0 18px 6px;
 }
 </style>

@@ -87,7 +87,7 @@ const take = ({ key }: Step): void => bench.goTo(steps.value.findIndex((one) => 
 const aside = useTemplateRef<HTMLElement>('aside');
 const { width, height } = useElementSize(aside);
 /** Under the name and the next steps, and over its own words, px. */
-const pictureHigh = computed(() => Math.min(width.value, Math.max(60, height.value - 90)));
+const pictureHigh = computed(() => Math.min(width.value, Math.max(60, height.value - 80)));
 /** Under the next steps stands the section as far as it is built, or the picture of it. */
 const shows = useLocalStorage<'section' | 'picture'>('pyrgotect bench shows', 'section');
 const ghosts = computed(() =>
@@ -294,7 +294,7 @@ aside {
 .out {
   position: absolute;
   inset: 0 0 auto;
-  padding: 16px 18px;
+  padding: 16px 100px 16px 18px;
   font: 600 var(--size-lead) var(--figure);
   text-decoration: none;
   white-space: nowrap;
@@ -320,10 +320,11 @@ aside {
   bottom: 0;
   left: 0;
 }
+/* beside the way back, over the drawing in every layout */
 .shows {
   position: absolute;
   right: 10px;
-  bottom: 10px;
+  top: 8px;
 }
 .step {
   padding: 22px 40px 18px;

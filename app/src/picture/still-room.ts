@@ -21,6 +21,7 @@ export class StillRoom {
   private readonly renderer: WebGLRenderer;
   private readonly scene = new Scene();
   private readonly view = new SolidView();
+  private solid: CakeSolid | null = null;
 
   /** @throws when the browser has no WebGL there */
   constructor(private readonly canvas: HTMLCanvasElement | OffscreenCanvas) {
@@ -34,26 +35,31 @@ export class StillRoom {
     });
   }
 
-  async still({ picture, carved, colours, wide, high }: StillAsked): Promise<Blob> {
-    const solid = new CakeSolid(pictureColours(colours));
-    this.scene.add(solid.whole);
-    try {
-      const room = solid.show({ picture, carved, upTo: null, isOpen: false, apartMm: 0 });
-      this.view.room = room;
-      this.view.look('corner', new Vector3(0, 0, room.min.z + (room.max.z - room.min.z) * 0.45));
-      this.renderer.setPixelRatio(1);
-      this.renderer.setSize(wide, high, false);
-      solid.ink(this.view.frame(wide, high));
-      this.renderer.render(this.scene, this.view.camera);
-    } finally {
-      // at once: another cake may come in while this one is being written
-      this.scene.remove(solid.whole);
-      solid.end();
-    }
+  /** Drawn at once and written after: another cake may come in meanwhile. */
+  still({ picture, carved, colours, wide, high }: StillAsked): Promise<Blob> {
+    const solid = this.solidIn(colours);
+    const room = solid.show({ picture, carved, upTo: null, isOpen: false, apartMm: 0 });
+    this.view.room = room;
+    this.view.look('corner', new Vector3(0, 0, room.min.z + (room.max.z - room.min.z) * 0.45));
+    this.renderer.setPixelRatio(1);
+    this.renderer.setSize(wide, high, false);
+    solid.ink(this.view.frame(wide, high));
+    this.renderer.render(this.scene, this.view.camera);
     return this.blob();
   }
 
+  /** One for all cakes: what it is painted with is made ready once. */
+  private solidIn(colours: Colours): CakeSolid {
+    if (this.solid) this.solid.recolour(pictureColours(colours));
+    else {
+      this.solid = new CakeSolid(pictureColours(colours));
+      this.scene.add(this.solid.whole);
+    }
+    return this.solid;
+  }
+
   end(): void {
+    this.solid?.end();
     this.renderer.dispose();
     this.renderer.forceContextLoss();
   }

@@ -40,6 +40,24 @@ it('a new page has focus at its content and says its title; the same page does n
   expect(document.activeElement?.tagName).toBe('BUTTON');
 });
 
+it('focus stays with who began to type on the new page before it was there', async () => {
+  const page = { template: '<main />' };
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [
+      { path: '/', name: 'shelf', component: page },
+      { path: '/new', name: 'new', component: page },
+    ],
+  });
+  keepPlaces(router);
+  document.body.innerHTML = `<main id="${contentId}" tabindex="-1"><input /></main>`;
+  await router.push('/');
+  await router.push('/new');
+  document.querySelector('input')!.focus();
+  await vi.runAllTimersAsync();
+  expect(document.activeElement?.tagName).toBe('INPUT');
+});
+
 it('the same thing said twice is told twice', () => {
   announce('Saved');
   const first = said.polite;

@@ -48,6 +48,12 @@ function restore(): void {
   attempt();
 }
 
+/** Focus goes to the content, unless somebody is in it already: who began to type goes on typing. */
+function toContent(): void {
+  const content = document.getElementById(contentId);
+  if (!content?.contains(document.activeElement)) content?.focus({ preventScroll: true });
+}
+
 /**
  * Back, forward and reload keep how far one had scrolled; a new page begins at its content, with focus
  * there, and says its title. A stage of the same cake leaves focus where it was pressed.
@@ -69,8 +75,7 @@ export function keepPlaces(router: Router): void {
     await nextTick();
     setTimeout(() => {
       if (!isFirst) announce(document.title);
-      if (to.name !== from.name && !isFirst && !to.hash)
-        document.getElementById(contentId)?.focus({ preventScroll: true });
+      if (to.name !== from.name && !isFirst && !to.hash) toContent();
       if (wasBack) restore();
     }, everyMs);
   });

@@ -1,6 +1,6 @@
 import { flushPromises } from '@vue/test-utils';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
-import { createMemoryHistory, createRouter } from 'vue-router';
+import { createMemoryHistory, createRouter, type Router } from 'vue-router';
 import { announce, said } from '../src/parts/announce.ts';
 import { contentId, keepPlaces } from '../src/parts/places.ts';
 import { tip, vTip } from '../src/parts/tip.ts';
@@ -13,15 +13,18 @@ afterEach(() => {
   document.body.innerHTML = '';
 });
 
-it('a new page has focus at its content and says its title; the same page does not', async () => {
-  const page = { template: '<main />' };
-  const router = createRouter({
+/** A router between the shelf and one page more. */
+const between = (other: string): Router =>
+  createRouter({
     history: createMemoryHistory(),
     routes: [
-      { path: '/', name: 'shelf', component: page },
-      { path: '/pantry', name: 'pantry', component: page },
+      { path: '/', name: 'shelf', component: { template: '<main />' } },
+      { path: `/${other}`, name: other, component: { template: '<main />' } },
     ],
   });
+
+it('a new page has focus at its content and says its title; the same page does not', async () => {
+  const router = between('pantry');
   router.afterEach((to) => void (document.title = String(to.name)));
   keepPlaces(router);
   document.body.innerHTML = `<button>x</button><main id="${contentId}" tabindex="-1"></main>`;
@@ -41,14 +44,7 @@ it('a new page has focus at its content and says its title; the same page does n
 });
 
 it('focus stays with who began to type on the new page before it was there', async () => {
-  const page = { template: '<main />' };
-  const router = createRouter({
-    history: createMemoryHistory(),
-    routes: [
-      { path: '/', name: 'shelf', component: page },
-      { path: '/new', name: 'new', component: page },
-    ],
-  });
+  const router = between('new');
   keepPlaces(router);
   document.body.innerHTML = `<main id="${contentId}" tabindex="-1"><input /></main>`;
   await router.push('/');

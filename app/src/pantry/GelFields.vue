@@ -30,23 +30,18 @@ const spotLimits = {
 };
 /** Grams to the kilogram that are shown, from a pastel to as much as one takes. */
 const ladder = [0.5, 2, 5, 10, 25];
+const known = computed(() => {
+  const { gel } = food.value;
+  return gel && gelFrom(food.value.name, gel.onHex, gel.gPerKg, gel.hex);
+});
 const steps = computed(() => {
-  const { gel } = food.value;
-  if (!gel) return [];
-  const known = gelFrom('', gel.onHex, gel.gPerKg, gel.hex);
-  return ladder.map((gPerKg) => ({
-    gPerKg,
-    hex: mixedHex(gel.onHex, [{ gel: known, gPerKg }]),
-  }));
+  const [{ gel: spot }, gel] = [food.value, known.value];
+  return spot && gel
+    ? ladder.map((gPerKg) => ({ gPerKg, hex: mixedHex(spot.onHex, [{ gel, gPerKg }]) }))
+    : [];
 });
-/** It cannot lighten: what it is said to give back more of than its base is taken as none. */
-const isPaler = computed(() => {
-  const { gel } = food.value;
-  const channels = (hex: string): number[] => [1, 3, 5].map((i) => Number.parseInt(hex.slice(i, i + 2), 16)); // prettier-ignore
-  return (
-    gel !== null && channels(gel.hex).every((one, k) => one >= (channels(gel.onHex)[k] ?? 255))
-  );
-});
+/** It cannot lighten: one that is said to is taken as none. */
+const takesNothing = computed(() => known.value?.perG.every((taken) => taken === 0) ?? false);
 </script>
 
 <template>
@@ -89,7 +84,7 @@ const isPaler = computed(() => {
           {{ text(each.gPerKg, 'fineMass') }}
         </li>
       </ul>
-      <p v-if="isPaler" class="warn" role="status">
+      <p v-if="takesNothing" class="warn" role="status">
         ▲ A gel takes light away: one that lightens its frosting is taken as none.
       </p>
     </template>

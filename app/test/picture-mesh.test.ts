@@ -192,6 +192,7 @@ const carvedOf = (rows: number, columns: number, films: readonly Film[] = []): C
   at: { x: 0, y: 0, z: 0 },
   coatMm: 5,
   films,
+  reliefs: [],
   step: 0,
 });
 

@@ -8,6 +8,7 @@ import {
   dripPatterns,
   dripTools,
   limits,
+  motifs,
   modelledForms,
   newCut,
   nozzleForms,
@@ -23,6 +24,7 @@ import {
   type Drip,
   type Piped,
   type Pour,
+  type ReliefCut,
   type Standing,
   type Topping,
 } from '../src/index.ts';
@@ -30,10 +32,30 @@ import { between, idOf, orNull, pantry } from './arbitrary-base.ts';
 
 /* Anything that is carved, poured, dripped, put on and stood on. */
 
+const anyRelief = (cut: ReliefCut): fc.Arbitrary<Cut> =>
+  fc
+    .record({
+      motif: fc.constantFrom(...motifs),
+      words: fc.constantFrom('', 'M', 'fifty years of clear skies'),
+      wideMm: between(limits.motifMm),
+      highMm: between(limits.motifMm),
+      strokeMm: between(limits.strokeMm),
+      areaMm2: between(limits.reliefMm2),
+      where: fc.constantFrom('side' as const, 'top' as const),
+      bearingDeg: between(limits.bearingDeg),
+      outMm: between(limits.carvePlace),
+      upMm: between(limits.carveUp),
+      inlaySpreadId: orNull(idOf(pantry.spreads)),
+      inlayTint: fc.constantFrom('', 'blue', 'rust'),
+    })
+    .map((some) => ({ ...cut, ...some }));
 export const anyCut = (id: string): fc.Arbitrary<Cut> =>
   fc
     .constantFrom(...cutKinds.filter((kind) => kind !== 'set' && kind !== 'target'))
-    .map((kind) => newCut(kind, id, { radiusMm: 90, widthMm: 180, heightMm: 110 }));
+    .chain((kind) => {
+      const cut = newCut(kind, id, { radiusMm: 90, widthMm: 180, heightMm: 110 });
+      return cut.kind === 'relief' ? anyRelief(cut) : fc.constant(cut);
+    });
 export const anyCarving: fc.Arbitrary<Carving> = fc.record({
   cuts: fc
     .array(fc.nat(), { maxLength: 4 })

@@ -9,6 +9,7 @@ import {
   cuttings,
   diets,
   levellings,
+  gelsOf,
   limits,
   portions,
   gapOrders,
@@ -399,6 +400,13 @@ export const anyBuild: fc.Arbitrary<Build> = fc.record({
       name: fc.constantFrom('blue', 'gold', 'Deep red', 'navy', 'rust'),
       hex: fc.constantFrom('#4f7fb8', '#c9993a', '#6d1a2d', '#f6e6ea'),
       gPerKg: orNull(between(limits.gelGPerKg)),
+      doses: fc.array(
+        fc.record({
+          foodId: fc.constantFrom('gone', ...gelsOf(pantry.foods).map(({ id }) => id!)),
+          gPerKg: between(limits.doseGPerKg),
+        }),
+        { maxLength: limits.doses.max },
+      ),
     }),
     { maxLength: 4, selector: ({ name }) => name },
   ),

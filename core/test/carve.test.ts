@@ -150,16 +150,17 @@ describe('the plan of a carved tier', () => {
       tiltDeg: 0,
       glueMm: 3,
     };
-    const relief: Cut = {
+    const relief = {
+      ...newCut('relief', 'relief', { radiusMm: 90, widthMm: 180, heightMm: 100 }),
       ...base,
       id: 'relief',
       name: 'Letters',
       kind: 'relief',
+      motif: 'own',
       areaMm2: 2000,
       depthMm: 3,
       inlaySpreadId: 'ganache',
-      inlayTint: '',
-    };
+    } as Cut;
     const plan = await planCarved(carvedBuild([slope(), set, relief]), pantry);
     if (!plan.bowls.ok) throw new Error(plan.bowls.problem);
     const uses = plan.bowls.value.flatMap((bowl) => bowl.uses);

@@ -8,6 +8,7 @@ import {
   findRow,
   fromSpot,
   gelGPerKg,
+  gelsOf,
   isChocolate,
   limits,
   mixHex,
@@ -17,6 +18,7 @@ import {
   planBuild,
   renameColour,
   setColour,
+  rowsUsed,
   shadeOf,
   sideStripes,
   spotOf,
@@ -32,6 +34,7 @@ const colour = (name: string, hex: string, gPerKg: number | null = null): Colour
   name,
   hex,
   gPerKg,
+  doses: [],
 });
 const blue = colour('deep blue', '#1e2a52');
 const built = (change: (build: Build) => void): Build => {
@@ -59,10 +62,12 @@ describe('gel for a colour', () => {
   });
   it('is what a test spot asked, once there was one', () => {
     expect(gelGPerKg(colour('c', '#000000', 4))).toBe(4);
-    const note = tintNote(colour('c', '#000000', 4), 500, false);
-    expect(note.gelG).toBeCloseTo(2, 9);
+    const note = tintNote(colour('c', '#000000', 4), 500, false, pantry.foods);
+    expect(note.gels).toEqual([{ foodId: 'colour-gel', name: 'colour gel', g: 2 }]);
     expect(note.words.text).toContain('By your own test spot');
-    expect(tintNote(blue, 500, false).words.text).toMatch(/A test spot on 100 g first.*overnight/);
+    expect(tintNote(blue, 500, false, pantry.foods).words.text).toMatch(
+      /A test spot on 100 g first.*overnight/,
+    );
   });
   it('is oil-based for what is mostly chocolate, whatever that is called', () => {
     const recipe = (id: string) => findRow(pantry, 'recipes', id);
@@ -70,7 +75,7 @@ describe('gel for a colour', () => {
     expect(isChocolate(recipe('recipe-buttercream'), pantry.foods)).toBe(false);
     // a fifth of it is white chocolate, the rest sugar and water
     expect(isChocolate(recipe('recipe-mirror'), pantry.foods)).toBe(false);
-    expect(tintNote(blue, 500, true).foodId).toBe('colour-oil');
+    expect(tintNote(blue, 500, true, pantry.foods).gels[0]!.foodId).toBe('colour-oil');
   });
   it('is weighed at the bowl, kneaded into fondant, and on the shopping list', () => {
     const build = built((b) => {
@@ -82,7 +87,8 @@ describe('gel for a colour', () => {
     const bowl = plan.bowls.value.find(({ tint }) => tint === 'Deep blue')!;
     expect(bowl.tinted!.hex).toBe('#1e2a52');
     const fondant = plan.tiers[0]!.fondant!;
-    const wanted = bowl.tinted!.gelG + (fondant.rolledG * gelGPerKg(build.colours[1]!)) / 1000;
+    const wanted =
+      bowl.tinted!.gels[0]!.g + (fondant.rolledG * gelGPerKg(build.colours[1]!)) / 1000;
     const line = plan.ingredients.value.find(({ foodId }) => foodId === 'colour-gel')!;
     expect(line.massG).toBeCloseTo(wanted, 6);
     const taken = plan.steps.value
@@ -92,6 +98,60 @@ describe('gel for a colour', () => {
     expect(taken).toBeCloseTo(wanted, 6);
     const covered = plan.steps.value.find(({ key }) => key === 'tier-1/fondant')!;
     expect(covered.amounts.map(({ label }) => label)).toContain('colour gel, kneaded in first');
+  });
+  it('is of the gels that were taken for it, by name, in their shares of what a spot took', () => {
+    const [one, other] = gelsOf(pantry.foods);
+    const mixed: Colour = {
+      ...blue,
+      doses: [
+        { foodId: one!.id!, gPerKg: 3 },
+        { foodId: other!.id!, gPerKg: 1 },
+      ],
+    };
+    const gels = (of: Colour, isChocolate = false) =>
+      tintNote(of, 500, isChocolate, pantry.foods).gels;
+    expect(gels(mixed).map(({ g }) => g)).toEqual([1.5, 0.5]);
+    expect(gels(mixed)[0]).toMatchObject({ foodId: one!.id, name: one!.name.toLowerCase() });
+    const spotted = gels({ ...mixed, gPerKg: 8 }).map(({ g }) => g);
+    expect(spotted[0]).toBeCloseTo(3, 9);
+    expect(spotted[1]).toBeCloseTo(1, 9);
+    // chocolate takes no gel that holds water, and a gel that is gone is any gel
+    expect(gels(mixed, true).map(({ foodId }) => foodId)).toEqual(['colour-oil']);
+    expect(gels({ ...mixed, doses: [{ foodId: 'gone', gPerKg: 2 }] })).toEqual([
+      { foodId: 'colour-gel', name: 'colour gel', g: 1 },
+    ]);
+  });
+  it('of a mix stands at the bench, in the shopping and in the file, each gel by its name', () => {
+    const [one, other] = gelsOf(pantry.foods);
+    const build = built((b) => {
+      b.tiers[0]!.coat.tint = 'deep blue';
+      b.colours[0] = {
+        ...blue,
+        doses: [
+          { foodId: one!.id!, gPerKg: 3 },
+          { foodId: other!.id!, gPerKg: 1 },
+        ],
+      };
+    });
+    const plan = planBuild(build, pantry);
+    if (!plan.steps.ok || !plan.ingredients.ok || !plan.bowls.ok) throw new Error('no plan');
+    const makeG = plan.bowls.value.find(({ tint }) => tint === 'deep blue')!.makeG;
+    for (const [gel, perKg] of [
+      [one!, 3],
+      [other!, 1],
+    ] as const) {
+      // prettier-ignore
+      const g = (makeG * perKg) / 1000;
+      const bought = plan.ingredients.value.find(({ foodId }) => foodId === gel.id)!;
+      expect(bought.massG).toBeCloseTo(g, 6);
+      const line = plan.steps.value
+        .flatMap(({ list }) => list)
+        .find(({ label }) => label === `${gel.name.toLowerCase()}, deep blue`)!;
+      expect(line.value).toBeCloseTo(g, 6);
+    }
+    expect(plan.ingredients.value.some(({ foodId }) => foodId === 'colour-gel')).toBe(false);
+    const carried = rowsUsed(build, pantry).foods.map(({ id }) => id);
+    expect(carried).toEqual(expect.arrayContaining([one!.id, other!.id]));
   });
 });
 
@@ -201,7 +261,7 @@ describe('names of colours', () => {
     expect(build.colours.map(({ name }) => name)).toEqual(['deep blue', 'petal']);
     setColour(build, colour('Petal', '#ffd0d8', 2));
     expect(build.colours).toHaveLength(2);
-    expect(build.colours[1]).toEqual({ name: 'petal', hex: '#ffd0d8', gPerKg: 2 });
+    expect(build.colours[1]).toEqual(colour('petal', '#ffd0d8', 2));
   });
   it('that nothing has any more go, but those that a spot was tried for; never more than a cake may have', () => {
     const build = built((b) => (b.tiers[0]!.coat.tint = 'rose'));

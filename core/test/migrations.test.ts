@@ -17,6 +17,7 @@ import {
   buildFrom15,
   buildFrom16,
   buildFrom17,
+  buildFrom18,
   buildVersion,
   migrate,
   readBuildFile,
@@ -51,6 +52,7 @@ const steps: [number, (build: unknown) => Loose][] = [
   [16, buildFrom15],
   [17, buildFrom16],
   [18, buildFrom17],
+  [19, buildFrom18],
 ];
 const fixture = (version: number): { build: Loose; pantry: Loose; version: number } =>
   JSON.parse(

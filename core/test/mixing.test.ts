@@ -130,9 +130,9 @@ describe('gel for a wanted colour', () => {
 describe('bands of an ombre from two bowls', () => {
   it('are mixed of the palest and the deepest, each between by its share', () => {
     const colours = [
-      { name: 'deep', hex: '#335378', gPerKg: null },
-      { name: 'middle', hex: '#4f7fbb', gPerKg: null },
-      { name: 'pale', hex: '#b0c5df', gPerKg: null },
+      { name: 'deep', hex: '#335378', gPerKg: null, doses: [] },
+      { name: 'middle', hex: '#4f7fbb', gPerKg: null, doses: [] },
+      { name: 'pale', hex: '#b0c5df', gPerKg: null, doses: [] },
     ];
     const bowls = ombreBowls(colours.map(({ name }) => ({ tint: name })), colours)!; // prettier-ignore
     expect(bowls).toMatchObject({ pale: 'pale', deep: 'deep' });

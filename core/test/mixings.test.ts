@@ -117,8 +117,8 @@ describe('batter in colours', () => {
     tier!.slicesPerCake = 1;
     ['', 'rose', 'rose', 'deep blue'].forEach((tint, i) => (tier!.layers[i]!.tint = tint));
     build.colours = [
-      { name: 'rose', hex: '#f3c4cf', gPerKg: 1 },
-      { name: 'deep blue', hex: '#1e2a52', gPerKg: 8 },
+      { name: 'rose', hex: '#f3c4cf', gPerKg: 1, doses: [] },
+      { name: 'deep blue', hex: '#1e2a52', gPerKg: 8, doses: [] },
     ];
     change(build);
     return build;

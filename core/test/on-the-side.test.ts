@@ -194,7 +194,7 @@ describe('modelled pieces', () => {
       foodId: 'fondant',
       acrossMm: 18,
     });
-    build.colours = [{ name: 'deep blue', hex: '#1e2a52', gPerKg: 8 }];
+    build.colours = [{ name: 'deep blue', hex: '#1e2a52', gPerKg: 8, doses: [] }];
     const plan = planBuild(build, pantry);
     if (!plan.ingredients.ok) throw new Error(plan.ingredients.problem);
     const fondantG = plan.ingredients.value.find(({ foodId }) => foodId === 'fondant')!.massG;
@@ -203,7 +203,7 @@ describe('modelled pieces', () => {
     expect(step.list[0]!.value).toBeCloseTo((fondantG * 8) / 1000, 6);
   });
   it('that come in their colour take no gel, and slabs take theirs on their tray', () => {
-    const colours = [{ name: 'deep blue', hex: '#1e2a52', gPerKg: 8 }];
+    const colours = [{ name: 'deep blue', hex: '#1e2a52', gPerKg: 8, doses: [] }];
     const planOf = (more: Partial<Topping>) => {
       const build = sided({ tint: 'deep blue', foodId: 'white-chocolate', ...more });
       build.colours = colours;

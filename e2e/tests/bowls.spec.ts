@@ -284,6 +284,17 @@ test('a gel is tried on a spot in the pantry, and colours are mixed by what it g
   await expect(page.getByTestId('row-dialog')).toHaveCount(0);
   // twice as much of it made the same blue
   expect((await mixed()) / before).toBeCloseTo(2, 0);
+  // taken, it is weighed at the bench by its name
+  const taken = page.getByTestId('gel-taken');
+  await expect(taken).toContainText('left open');
+  await taken.getByRole('button', { name: 'Weigh this mix' }).click();
+  await expect(taken).toContainText(/g of blue gel.* to the kilogram/);
+  await expect(taken.getByRole('button', { name: 'Weigh this mix' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Done' }).click();
+  await turn(page, 'bowls');
+  await page.getByRole('button', { name: 'Meringue buttercream, blue', exact: true }).click();
+  await expect(page.getByTestId('shared-out')).toContainText('of gel (blue gel');
+  await saved(page);
 });
 
 test('a colour is picked, seen, named anew and weighed', async ({ page }) => {

@@ -75,6 +75,30 @@ test('cuts are switched off, put in order and taken out; the last good state sta
   await expect(page.locator('.cuts li')).toHaveCount(1);
 });
 
+test('a star is cut into the coat, seen in the picture and told at the bench', async ({ page }) => {
+  await openDemo(page, 'Jubilee', 'Carve');
+  await page
+    .getByTestId('cut-slit')
+    .getByRole('button', { name: /^8 Slit of the dome/ })
+    .click();
+  await choose(page.getByRole('combobox', { name: 'it shows' }), 'a star');
+  await type(page, 'wide', '50 mm');
+  await type(page, 'high', '50 mm');
+  // a star fills less than a third of its square
+  await expect(page.getByTestId('cut-slit')).toContainText(/8\scm² of the coat, 3\smm deep: 2\smL/);
+  await choose(page.getByRole('combobox', { name: 'it shows' }), 'letters');
+  await type(page, 'Letters of the relief', 'ORION');
+  await expect(page.getByTestId('cut-slit')).toContainText('“ORION” in letters 5.0 cm high');
+  await saved(page);
+  await page.getByRole('button', { name: /^Coat/ }).click();
+  await page.getByTestId('view-picture').click();
+  await expect(page.getByTestId('picture-canvas')).toBeVisible();
+  await page.goto('/build/jubilee/bench');
+  await page.getByTestId('all-steps').click();
+  await page.getByRole('dialog').getByText('Slit of the dome').click();
+  await expect(page.getByRole('main')).toContainText('“ORION” in letters');
+});
+
 test('from an outline in an SVG file to a printed template', async ({ page }) => {
   await openDemo(page, 'Meridian', 'Carve');
   await add(page, 'outline seen from one side');

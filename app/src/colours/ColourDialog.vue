@@ -34,6 +34,7 @@ const colour = computed<Colour>(
       name: props.name,
       hex: suggestHex(props.name),
       gPerKg: null,
+      doses: [],
     },
 );
 const set = (label: string, to: Partial<Colour>): void =>
@@ -88,7 +89,12 @@ const setSpot = (g: number | null): void =>
           @update:model-value="setSpot"
         />.
       </p>
-      <GelMix v-if="store.build" :build="store.build" :hex="colour.hex" />
+      <GelMix
+        v-if="store.build"
+        :build="store.build"
+        :colour="colour"
+        @take="(doses) => set('Gels of a colour', { doses })"
+      />
       <p class="lead">
         A screen shows no frosting as it is: the spot decides. It stands for an hour before it is
         judged, a strong one overnight.

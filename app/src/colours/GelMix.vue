@@ -5,7 +5,11 @@ import {
   gelsOf,
   mixFor,
   stoodHex,
+  mixedHex,
   type Build,
+  type Colour,
+  type Dose,
+  type GelDose,
   type Tone,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
@@ -15,7 +19,9 @@ import { hatches } from '../section/tones.ts';
 import { usePantry } from '../stores/pantry.ts';
 
 /** Which gels make a colour, in which frosting, and what comes of it: mixed by light, not by paint. */
-const props = defineProps<{ build: Build; hex: string }>();
+const props = defineProps<{ build: Build; colour: Colour }>();
+const emit = defineEmits<{ take: [doses: GelDose[]] }>();
+const hex = computed(() => props.colour.hex);
 const pantry = usePantry();
 const { text } = useUnits();
 
@@ -35,13 +41,38 @@ const ground = computed(() => {
   return hatches[tone].ground;
 });
 const gels = computed(() => gelsOf(pantry.pantry.foods));
-const mix = computed(() => mixFor(props.hex, ground.value, gels.value));
+const mix = computed(() => mixFor(hex.value, ground.value, gels.value));
+const proposed = computed((): GelDose[] =>
+  mix.value.doses.flatMap(({ gel, gPerKg }) =>
+    gel.id === null ? [] : [{ foodId: gel.id, gPerKg: Math.round(gPerKg * 100) / 100 }],
+  ),
+);
+/** The gels that were taken for this colour, and what they make in this frosting; one that is gone is left out. */
+const taken = computed((): Dose[] =>
+  props.colour.doses.flatMap(({ foodId, gPerKg }) => {
+    const gel = gels.value.find(({ id }) => id === foodId);
+    return gel ? [{ gel, gPerKg }] : [];
+  }),
+);
+/** As nearly as it is weighed. */
+const isTaken = computed(
+  () =>
+    proposed.value.length === props.colour.doses.length &&
+    proposed.value.every(({ foodId, gPerKg }) =>
+      props.colour.doses.some(
+        (dose) => dose.foodId === foodId && Math.abs(dose.gPerKg / gPerKg - 1) < 0.05,
+      ),
+    ),
+);
 const stood = computed(() => stoodHex(ground.value, mix.value.doses));
 const colours = computed(() => [
   { name: 'as it is', hex: ground.value },
-  { name: 'wanted', hex: props.hex },
+  { name: 'wanted', hex: hex.value },
   { name: 'mixed', hex: mix.value.hex },
   { name: 'next day', hex: stood.value },
+  ...(taken.value.length > 0 && !isTaken.value
+    ? [{ name: 'as it is weighed', hex: mixedHex(ground.value, taken.value) }]
+    : []),
 ]);
 </script>
 
@@ -72,6 +103,27 @@ const colours = computed(() => [
     <p v-if="!mix.reached" class="warn" data-test="not-reached">
       ▲ These gels do not reach it in this frosting: the nearest is shown. A paler frosting takes a
       clearer colour.
+    </p>
+    <p class="sentence" data-test="gel-taken">
+      <template v-if="colour.doses.length > 0"
+        >At the bench and in the shopping:
+        <template v-for="({ gel, gPerKg }, i) in taken" :key="gel.name"
+          >{{ i > 0 ? ', ' : '' }}{{ text(gPerKg, 'fineMass') }} of {{ gel.name }}</template
+        >
+        to the kilogram<template v-if="colour.gPerKg !== null"
+          >, as much of it all as the spot took</template
+        >.
+        <KeyButton variant="text" size="small" @click="emit('take', [])"
+          >Leave the gel open</KeyButton
+        ></template
+      ><template v-else>Which gels is left open: at the bench it says “colour gel”.</template>
+      <KeyButton
+        v-if="!isTaken && proposed.length > 0"
+        variant="text"
+        size="small"
+        @click="emit('take', proposed)"
+        >Weigh this mix</KeyButton
+      >
     </p>
     <p class="lead">
       An estimate, of the {{ gels.length }} gels in the pantry, with {{ dropsToG }} drops to the

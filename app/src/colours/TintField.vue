@@ -25,7 +25,7 @@ function take(): void {
   if (name === props.modelValue) return;
   if (name && !colourOf(colours.value, name))
     store.edit('A colour more', (draft) =>
-      setColour(draft, { name, hex: suggestHex(name), gPerKg: null }),
+      setColour(draft, { name, hex: suggestHex(name), gPerKg: null, doses: [] }),
     );
   emit('update:modelValue', colourOf(colours.value, name)?.name ?? name);
 }

@@ -140,9 +140,6 @@ const said = computed(() => {
     <p v-else-if="whole && whole.left > 0" class="note" role="status">
       {{ whole.left }} small pieces are not drawn one by one.
     </p>
-    <p v-else-if="whole && whole.placeless.length > 0" class="note" role="status">
-      Not drawn, since its place is the hand’s own: {{ whole.placeless.join(', ') }}.
-    </p>
     <div v-if="!noWebGl && whole" class="tools">
       <span role="group" aria-label="Look from" class="group">
         <KeyButton v-for="each in views" :key="each.id" size="small" @click="scene?.look(each.id)">

@@ -3,6 +3,7 @@ import type {
   PictureBody,
   PictureDrip,
   PictureGroup,
+  PictureRelief,
   PictureWords,
 } from '@pyrgotect/core';
 import {
@@ -31,6 +32,7 @@ import { Paints, type PictureColours } from './paints.ts';
 import { fileSolids } from './file-solids.ts';
 import { dripPlaces, piecePlaces } from './places.ts';
 import { dripEnd, dripShaft, pieceShape } from './piece-shapes.ts';
+import { reliefMesh } from './relief-mesh.ts';
 import { runMesh } from './run-mesh.ts';
 import { wordsMesh } from './words-mesh.ts';
 
@@ -138,7 +140,11 @@ export class CakeSolid {
       for (const one of own(picture.groups)) this.addPieces(group, one);
       for (const run of own(picture.runs)) this.addMesh(group, runMesh(run), run.look, run.part);
       for (const words of own(picture.words)) this.addWords(group, words);
-      for (const carved of own(shown.carved)) this.addCarved(group, carved);
+      for (const carved of own(shown.carved)) {
+        this.addCarved(group, carved);
+        for (const relief of carved.reliefs)
+          if (isThere(relief)) this.addRelief(group, carved, relief);
+      }
     });
     this.addShadow(picture);
     const { low, high } = picture.box;
@@ -269,6 +275,12 @@ export class CakeSolid {
       to.add(one);
     }
     this.parts.set(mesh, () => part);
+  }
+  private addRelief(to: Group, carved: CarvedMesh, relief: PictureRelief): void {
+    const mesh = reliefMesh(carved, relief, this.paints.colours);
+    mesh.position.set(carved.at.x, carved.at.y, carved.at.z);
+    this.parts.set(mesh, () => relief.part);
+    to.add(mesh);
   }
   /** Lets go of carved tiers that are not shown any more. */
   private forgetCarved(shown: readonly CarvedMesh[]): void {

@@ -1,4 +1,4 @@
-import type { Film, PictureBody } from '@pyrgotect/core';
+import type { Film, PictureBody, PictureRelief } from '@pyrgotect/core';
 import { Color, Vector3, type BufferGeometry } from 'three';
 import { Triangles } from './body-mesh.ts';
 import { film } from './film.ts';
@@ -16,6 +16,8 @@ export interface CarvedMesh {
   coatMm: number;
   /** On its coat; which way a face looks tells side from top. */
   films: readonly Film[];
+  /** Cut into its coat. */
+  reliefs: readonly PictureRelief[];
   step: number;
 }
 /** From here on a face looks up: the share of its normal. */
@@ -49,15 +51,21 @@ function grown(corners: Float32Array, normals: Float32Array, byMm: number): Floa
   }
   return moved;
 }
+const grownKnown = new WeakMap<CarvedMesh, Float32Array>();
+/** The faces of its coat: corners, and which way they look. */
+export function coatFaces(carved: CarvedMesh): Pick<CarvedMesh, 'corners' | 'normals'> {
+  const { corners, normals, coatMm } = carved;
+  const known = grownKnown.get(carved) ?? (coatMm > 0 ? grown(corners, normals, coatMm) : corners);
+  grownKnown.set(carved, known);
+  return { corners: known, normals };
+}
 /** Of more triangles than this none is so large that one would see it flat. */
 const flatFrom = 40_000;
 
 /** The triangles of a carved tier, its faces moved out by its coat. */
-export function carvedGeometry(
-  { corners, normals, coatMm, looks, films }: CarvedMesh,
-  colours: PictureColours,
-): BufferGeometry {
-  const moved = coatMm > 0 ? grown(corners, normals, coatMm) : corners;
+export function carvedGeometry(carved: CarvedMesh, colours: PictureColours): BufferGeometry {
+  const { looks, films } = carved;
+  const { corners: moved, normals } = coatFaces(carved);
   const filmed = (where: 'side' | 'top'): Map<PictureBody['look'], Color> =>
     new Map(
       [...new Set(looks)].map((look) => {

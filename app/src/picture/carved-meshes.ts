@@ -16,7 +16,17 @@ export async function carvedMeshes(
 ): Promise<{ meshes: CarvedMesh[]; missing: string[] }> {
   const meshes: CarvedMesh[] = [];
   const missing: string[] = [];
-  for (const { tierId, part, question, at, coatMm, look, films, step } of picture?.carved ?? [])
+  for (const {
+    tierId,
+    part,
+    question,
+    at,
+    coatMm,
+    look,
+    films,
+    reliefs,
+    step,
+  } of picture?.carved ?? [])
     try {
       const view = await askSolids((solids) => solids.view(question, 'rough', isOpen ? 0 : null));
       const tier = tierOf(build, tierId);
@@ -34,6 +44,7 @@ export async function carvedMeshes(
           at,
           coatMm: isCake ? 0 : coatMm,
           films: isCake ? [] : films,
+          reliefs: isCake ? [] : reliefs,
           step,
         });
     } catch {

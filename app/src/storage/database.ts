@@ -16,6 +16,7 @@ import {
   buildFrom15,
   buildFrom16,
   buildFrom17,
+  buildFrom18,
   rowFrom2,
   rowFrom3,
   rowFrom4,
@@ -189,6 +190,8 @@ export class Database extends Dexie {
     this.version(17).stores({ carried: 'item' });
     // and when gels were ingredients
     this.version(18).upgrade((work) => renewAll(work, buildFrom17, rowFrom17));
+    // and when a colour named its gels, and a relief had a place
+    this.version(19).upgrade((work) => renewAll(work, buildFrom18, (_table, row) => row as Renew));
   }
 }
 

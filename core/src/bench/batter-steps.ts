@@ -1,6 +1,6 @@
 import { isFoldedIn } from '../batter/pieces.ts';
 import { batterGels } from '../colour/batter-gels.ts';
-import { colourName } from '../colour/tint-note.ts';
+import { gelsIn } from './gel-lines.ts';
 import { handsOn, topScale } from '../labour/minutes.ts';
 import { widthMm } from '../outline/outline.ts';
 import type { BatterMixing } from '../oven/mixings.ts';
@@ -14,7 +14,7 @@ import { keyOf, type BakeContext } from './bake-context.ts';
 import { holdsCaution } from './holds-caution.ts';
 import { partSteps } from './part-steps.ts';
 import { linesOf, takenBy, takenOf } from './recipe-steps.ts';
-import { step, type Amount, type ListItem, type Step } from './steps.ts';
+import { step, type Amount, type Step } from './steps.ts';
 
 const sumOf = (cakes: readonly BakedCake[], of: (cake: BakedCake) => number): number =>
   cakes.reduce((total, cake) => total + of(cake), 0);
@@ -170,15 +170,7 @@ function colourSteps(context: BakeContext, mixing: BatterMixing): Step[] {
           kind: 'bowl',
           figure: null,
         })),
-        list: gels.map(({ tint, note }): ListItem => ({
-          label: `${colourName(note)}, ${tint}`,
-          value: note.gelG,
-          kind: 'fineMass',
-          note: null,
-        })),
-        takes: gels.flatMap(({ note }) =>
-          takenOf({ name: colourName(note), foodId: note.foodId }, note.gelG),
-        ),
+        ...gelsIn(gels),
         checks: ['Even, with no streak at the bottom of the bowl', 'Baked at once: crumb and crust brown, so the colour is judged inside'], // prettier-ignore
         cautions: [...new Set(gels.map(({ note }) => note.mind))].map((mind) => phrase(mind)),
       },

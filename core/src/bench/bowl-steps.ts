@@ -4,22 +4,14 @@ import { handsOn } from '../labour/minutes.ts';
 import type { Pantry, Recipe, Spread } from '../pantry/types.ts';
 import { scalingRules } from '../recipes/rules.ts';
 import { phrase } from '../units/phrase.ts';
-import { colourName } from '../colour/tint-note.ts';
-import {
-  dangerOf,
-  holdStep,
-  hotHazards,
-  linesOf,
-  makingKind,
-  takenBy,
-  takenOf,
-} from './recipe-steps.ts';
+import { gelsIn } from './gel-lines.ts';
+import { dangerOf, holdStep, hotHazards, linesOf, makingKind, takenBy } from './recipe-steps.ts';
 import { partSteps } from './part-steps.ts';
 import { isPerishable, perishable } from './perishable.ts';
 import { batchLine, onLine } from '../workflow/operation.ts';
 import { gelatineNote } from './gelatine-note.ts';
 import { stockBowlSteps } from './stock-steps.ts';
-import { step, type ListItem, type Step } from './steps.ts';
+import { step, type Step } from './steps.ts';
 
 /** What the bowls' steps are made from, beside the bowls. */
 export interface BowlContext {
@@ -139,15 +131,7 @@ function divideSteps(batch: Batch, bowls: readonly Bowl[]): Step[] {
           kind: 'bowl' as const,
           figure: `bowl/${bowl.id}/make`,
         })),
-        list: coloured.map(({ tint, tinted }): ListItem => ({
-          label: `${colourName(tinted!)}, ${tint}`,
-          value: tinted!.gelG,
-          kind: 'fineMass',
-          note: null,
-        })),
-        takes: coloured.flatMap(({ tinted }) =>
-          takenOf({ name: colourName(tinted!), foodId: tinted!.foodId }, tinted!.gelG),
-        ),
+        ...gelsIn(coloured.map(({ tint, tinted }) => ({ tint, note: tinted! }))),
         checks: ['Covered, so that no skin forms'],
         // what is the same for several of them is said once
         cautions: [...new Set(coloured.map(({ tinted }) => tinted!.mind))].map((mind) => {

@@ -2,6 +2,7 @@ import type { Tier } from '../document/types.ts';
 import type { TierCarve } from '../carve/apply.ts';
 import { firmMin } from '../carve/cold.ts';
 import { loosePieces } from '../carve/carve-cautions.ts';
+import { reliefMm2 } from '../carve/relief.ts';
 import { carveNeeds } from '../carve/needs.ts';
 import { cutWords } from '../carve/words.ts';
 import type { TierTimes } from '../times/tier-times.ts';
@@ -140,7 +141,7 @@ export function reliefSteps(
         inlay ? 'inlay' : 'cut relief',
         'Coat',
         cut.name,
-        reliefMin(cut.areaMm2),
+        reliefMin(reliefMm2(cut)),
         {
           part: `${tier.id}/cut/${cut.id}`,
           lead: cutWords(cut, 0, 0),

@@ -4,7 +4,6 @@ import type { StackContext } from './stack-context.ts';
 import { planLattice } from '../carve/lattice.ts';
 import { panelAllowanceMm } from '../carve/offcuts.ts';
 import type { CarveResult } from '../carve/result.ts';
-import { colourName } from '../colour/tint-note.ts';
 import { fondantTinted, type FondantPlan } from '../covers/fondant.ts';
 import { fondantId } from '../pantry/find.ts';
 import { holdsCaution } from './holds-caution.ts';
@@ -61,27 +60,24 @@ export function coverSteps(context: StackContext): Step[] {
 const fondantName = (tint: string): string => `rolled fondant${tint ? `, ${tint}` : ''}`;
 
 /** Fondant and what is kneaded into it, a day ahead where it is strong. */
-function kneaded({ fondant, colours }: StackContext): Pick<Step, 'amounts' | 'takes' | 'cautions'> {
-  const tinted = fondantTinted(fondant!, colours);
-  const colour = tinted && { name: colourName(tinted), foodId: tinted.foodId };
+function kneaded({
+  fondant,
+  colours,
+  foods,
+}: StackContext): Pick<Step, 'amounts' | 'takes' | 'cautions'> {
+  const tinted = fondantTinted(fondant!, colours, foods);
+  const gels = tinted?.gels ?? [];
   return {
     amounts: [
       { label: fondantName(fondant!.tint), value: fondant!.rolledG, kind: 'bowl', figure: null },
-      ...(tinted && colour
-        ? [
-            {
-              label: `${colour.name}, kneaded in first`,
-              value: tinted.gelG,
-              kind: 'fineMass' as const,
-              figure: null,
-            },
-          ]
-        : []),
+      ...gels.map(({ name, g }) => ({
+        label: `${name}, kneaded in first`,
+        value: g,
+        kind: 'fineMass' as const,
+        figure: null,
+      })),
     ],
-    takes: [
-      ...takenOf(fondantOf, fondant!.rolledG),
-      ...(tinted && colour ? takenOf(colour, tinted.gelG) : []),
-    ],
+    takes: [...takenOf(fondantOf, fondant!.rolledG), ...gels.flatMap((gel) => takenOf(gel, gel.g))],
     cautions: tinted ? [tinted.words] : [],
   };
 }

@@ -1,5 +1,5 @@
 import type { Topping } from '../document/finish-types.ts';
-import { colourName } from '../colour/tint-note.ts';
+import { gelsIn } from './gel-lines.ts';
 import type { Colour, Tier } from '../document/types.ts';
 import type { FinishPlan } from '../finish/finish-plan.ts';
 import { toppingTinted, type ToppingPlan } from '../finish/toppings.ts';
@@ -82,11 +82,8 @@ function coloured(
 ): Pick<Step, 'list' | 'takes'> {
   const tinted = toppingTinted(plan, colours, foods);
   if (!tinted) return { list: [], takes };
-  const label = colourName(tinted);
-  return {
-    list: [{ label, value: tinted.gelG, kind: 'fineMass', note: null }],
-    takes: [...takes, ...takenOf({ name: label, foodId: tinted.foodId }, tinted.gelG)],
-  };
+  const gels = gelsIn([{ tint: '', note: tinted }]);
+  return { list: gels.list, takes: [...takes, ...gels.takes] };
 }
 
 /** Tempered chocolate has set through on a cool bench after so long, min (trade custom). */

@@ -193,6 +193,7 @@ export function planBowls(
             colourOf(build.colours, drawn.tint),
             makeG,
             isChocolate(recipeOf(spread.recipeId), foods),
+            foods,
           )
         : null,
     };

@@ -3,6 +3,7 @@ import type { Spread } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
 import type { Caution, Severity } from '../working/cautions.ts';
 import type { TierCarve } from './apply.ts';
+import { motifMm } from './relief.ts';
 import type { CutKind } from './types.ts';
 import { sideName } from './sides.ts';
 
@@ -48,8 +49,23 @@ export function warnOfCarving(
   const cuts = carve.question.cuts;
   const nameOf = (id: string): string => cuts.find((cut) => cut.id === id)?.name ?? 'cut';
   const coatMm = carve.question.cover.sideMm + carve.question.cover.fondantMm;
-  for (const cut of cuts)
-    if (cut.kind === 'relief' && cut.depthMm > coatMm - leftUnderReliefMm)
+  for (const cut of cuts) {
+    if (cut.kind !== 'relief') continue;
+    const { highMm } = motifMm(cut);
+    if (
+      cut.where === 'side' &&
+      (cut.upMm - highMm / 2 < 0 || cut.upMm + highMm / 2 > (result?.topMm ?? Infinity) + coatMm)
+    )
+      push(
+        `relief place ${cut.id}`,
+        'mind',
+        `cut/${cut.id}`,
+        phrase(`“${cut.name}” reaches beyond the side: it is {high} high.`, {
+          high: [highMm, 'span'],
+        }),
+        phrase('Make it smaller, or move its middle.'),
+      );
+    if (cut.depthMm > coatMm - leftUnderReliefMm)
       push(
         `relief ${cut.id}`,
         'mind',
@@ -62,6 +78,7 @@ export function warnOfCarving(
           most: [Math.max(0, coatMm - leftUnderReliefMm), 'fine'],
         }),
       );
+  }
   if (!result) {
     push(
       'carving asked',

@@ -136,7 +136,11 @@ const solidsVersion = 3;
 
 /** Names a question by what is in it, so that its answer can be kept: 53 bits of a mixing hash. */
 export function carveKey(question: CarveQuestion): string {
-  const text = JSON.stringify({ ...question, tierId: '', solidsVersion });
+  // a relief is cut into the coat: where it is and what it shows is nothing to the solid
+  const cuts = question.cuts.map((cut) =>
+    cut.kind === 'relief' ? { kind: cut.kind, id: cut.id, on: cut.on } : cut,
+  );
+  const text = JSON.stringify({ ...question, cuts, tierId: '', solidsVersion });
   let a = 0xdeadbeef;
   let b = 0x41c6ce57;
   for (let i = 0; i < text.length; i++) {

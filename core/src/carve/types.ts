@@ -106,10 +106,29 @@ export interface GrooveCut extends Base {
   widthMm: number;
   depthMm: number;
 }
-/** Cut into the coat alone, `areaMm2` of it; filled again with another frosting where one is named. */
+/** What a relief shows; `own` is a drawing of the decorator's own, of which the area is known. */
+export const motifs = ['own', 'letters', 'oval', 'oblong', 'heart', 'star'] as const;
+export type Motif = (typeof motifs)[number];
+/**
+ * Cut into the coat alone; filled again with another frosting where one is named. On a side its middle is at
+ * `upMm` towards the bearing; on a top it is `outMm` from the axis, read from the front.
+ */
 export interface ReliefCut extends Base {
   kind: 'relief';
+  motif: Motif;
+  /** Of letters. */
+  words: string;
+  /** Of every motif but letters, which take the room that they need, and one's own. */
+  wideMm: number;
+  highMm: number;
+  /** How wide the strokes of letters are cut. */
+  strokeMm: number;
+  /** Of one's own drawing. */
   areaMm2: number;
+  where: 'side' | 'top';
+  bearingDeg: number;
+  outMm: number;
+  upMm: number;
   depthMm: number;
   inlaySpreadId: string | null;
   inlayTint: string;

@@ -1,6 +1,6 @@
 import { phrase, type Phrase } from '../units/phrase.ts';
 import { clockName, sideName } from './sides.ts';
-import type { Cut, CutKind } from './types.ts';
+import type { Cut, CutKind, ReliefCut } from './types.ts';
 
 export const cutTitles: Record<CutKind, string> = {
   plane: 'flat cut',
@@ -137,10 +137,7 @@ export function cutWords(cut: Cut, topMm: number, reachMm: number): Phrase {
         },
       );
     case 'relief':
-      return phrase(
-        `Cut into the coat alone, {deep} deep, while it is cold but still gives${cut.inlaySpreadId ? '; then fill it with the other colour and scrape level' : ''}.`,
-        { deep: [cut.depthMm, 'fine'] },
-      );
+      return reliefWords(cut);
     case 'halves':
       return phrase(
         'Part it level at {up} above the board, trim {trim} off both faces so that they lie flat, spread {glue} of frosting and set them together.',
@@ -162,4 +159,35 @@ export function cutWords(cut: Cut, topMm: number, reachMm: number): Phrase {
           : `Lay the whole cake over towards ${toward(cut.bearingDeg)} onto a board, cold and firm, with a hand under it all the way.`,
       );
   }
+}
+
+/** What is cut into a coat, where, and how. */
+function reliefWords(cut: ReliefCut): Phrase {
+  const what = {
+    own: 'Your own drawing of {area}',
+    letters: `“${cut.words.trim()}” in letters {high} high, strokes {stroke} wide`,
+    oval: 'An oval {wide} wide and {high} high',
+    oblong: 'An oblong {wide} wide and {high} high',
+    heart: 'A heart {wide} wide and {high} high',
+    star: 'A star {wide} wide and {high} high',
+  }[cut.motif];
+  const where =
+    cut.where === 'side'
+      ? `on ${toward(cut.bearingDeg)}, its middle {up} above the board`
+      : Math.abs(cut.outMm) < 0.5
+        ? 'in the middle of the top'
+        : `on the top, read from the front, its middle {out} from the axis towards ${toward(cut.bearingDeg)}`;
+  const then = cut.inlaySpreadId ? '; then fill it with the other colour and scrape level' : '';
+  return phrase(
+    `${what}, ${where}. Pricked through paper first, then cut into the coat alone, {deep} deep, while it is cold but still gives${then}.`,
+    {
+      area: [cut.areaMm2, 'area'],
+      wide: [cut.wideMm, 'span'],
+      high: [cut.highMm, 'span'],
+      stroke: [cut.strokeMm, 'fine'],
+      up: [cut.upMm, 'span'],
+      out: [cut.outMm, 'span'],
+      deep: [cut.depthMm, 'fine'],
+    },
+  );
 }

@@ -19,5 +19,6 @@ export const batterGels = (
         colourOf(colours, tint),
         massG,
         isChocolate(findRow(pantry, 'recipes', recipeId), pantry.foods),
+        pantry.foods,
       ),
     }));

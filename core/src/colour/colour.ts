@@ -36,12 +36,18 @@ export const shadeOf = (depth: number): Shade =>
 
 /** Gel of a pastel, g to the kilogram, and how fast it grows with depth (estimates, by trade custom: 1 to 12 g). */
 const gel = { atPale: 0.8, pale: 0.2, grows: 3.3 };
+/** Grams to the kilogram of all gels of a mix. */
+const dosedG = ({ doses }: Colour): number => doses.reduce((sum, { gPerKg }) => sum + gPerKg, 0);
+/** The gels of a colour's mix, each with its share of all the gel; a test spot asks for more or less of the same mix. */
+export const gelShares = (colour: Colour): { foodId: string; share: number }[] =>
+  colour.doses.map(({ foodId, gPerKg }) => ({ foodId, share: gPerKg / dosedG(colour) }));
 /** Where nobody has picked what a name looks like, as a colour of middling depth. */
 const unknownDepth = 0.6;
 
-/** Gel for a colour, g to the kilogram: by its own test spot, or by how deep it is. */
+/** Gel for a colour, g to the kilogram: by its own test spot, by the mix that was taken, or by how deep it is. */
 export const gelGPerKg = (colour: Colour | null): number =>
   colour?.gPerKg ??
+  (colour && colour.doses.length > 0 ? dosedG(colour) : null) ??
   gel.atPale * Math.exp(gel.grows * ((colour ? depthOf(colour.hex) : unknownDepth) - gel.pale));
 
 /** Between two colours, by a share of the way: as bands run into each other. */
@@ -80,6 +86,15 @@ export const tintsIn = (build: Build): string[] => [
   ...new Set([...tinted(build)].map(({ of, key }) => String(of[key]).trim()).filter(Boolean)),
 ];
 
+/** The gels of the mixes of those colours that a cake uses, each once. */
+export const gelIdsIn = (build: Build): string[] => [
+  ...new Set(
+    tintsIn(build).flatMap((name) =>
+      (colourOf(build.colours, name)?.doses ?? []).map(({ foodId }) => foodId),
+    ),
+  ),
+];
+
 /** Another name for a colour, wherever it stands. The draft is changed in place. */
 export function renameColour(build: Build, from: string, to: string): void {
   const was = from.trim().toLowerCase();
@@ -99,7 +114,8 @@ export function setColour(build: Build, colour: Colour): void {
   if (known) return void Object.assign(known, colour, { name: known.name });
   const used = new Set(tintsIn(build).map((name) => name.toLowerCase()));
   build.colours = build.colours.filter(
-    ({ name, gPerKg }) => gPerKg !== null || used.has(name.trim().toLowerCase()),
+    ({ name, gPerKg, doses }) =>
+      gPerKg !== null || doses.length > 0 || used.has(name.trim().toLowerCase()),
   );
   if (build.colours.length < limits.colours.max) build.colours.push(colour);
 }

@@ -2,22 +2,24 @@ import type { Colour } from '../document/types.ts';
 import { foodOf, gelId, oilColourId } from '../pantry/find.ts';
 import type { Food, Recipe } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
-import { depthOf, gelGPerKg, shadeOf, type Shade } from './colour.ts';
+import { depthOf, gelGPerKg, gelShares, shadeOf, type Shade } from './colour.ts';
 
-/** Colour for a bowl, a batter or a fondant: grams, which ingredient that is, and what to mind. */
-export interface TintNote {
-  gelG: number;
+/** So much of one gel, and which ingredient that is. */
+export interface TintGel {
   foodId: string;
+  name: string;
+  g: number;
+}
+/** Colour for a bowl, a batter or a fondant: grams of each gel, and what to mind. */
+export interface TintNote {
+  /** One at least. */
+  gels: TintGel[];
   shade: Shade;
   hex: string | null;
   words: Phrase;
   /** What is to mind of it, without its grams: the same for all of a shade. */
   mind: string;
 }
-
-/** What it is called at the bench. */
-export const colourName = ({ foodId }: Pick<TintNote, 'foodId'>): string =>
-  foodId === oilColourId ? 'oil-based colour' : 'colour gel';
 
 /** So much of a recipe and more is chocolate: colour that holds water makes it seize or split (trade custom). */
 const mostlyChocolate = 0.4;
@@ -45,18 +47,27 @@ const more: Record<Shade, string> = {
  * @param colour null where a name was given that nobody has picked a colour for
  * @param ofChocolate it is mostly chocolate, which seizes or splits with water
  */
-export function tintNote(colour: Colour | null, massG: number, ofChocolate: boolean): TintNote {
+export function tintNote(
+  colour: Colour | null,
+  massG: number,
+  ofChocolate: boolean,
+  foods: readonly Food[],
+): TintNote {
   const perKg = gelGPerKg(colour);
   const gelG = (massG * perKg) / 1000;
   const shade = colour ? shadeOf(depthOf(colour.hex)) : 'medium';
-  const kind = ofChocolate ? 'oil-based colour, never water' : 'gel, not liquid colour';
+  const gels = gelsFor(colour, gelG, ofChocolate, foods);
+  const kind = ofChocolate
+    ? 'oil-based colour, never water'
+    : gels.some(({ foodId }) => foodId !== gelId)
+      ? `gel (${gels.map(({ name }) => name).join(', ')}), not liquid colour`
+      : 'gel, not liquid colour';
   const tried =
     colour?.gPerKg === null || !colour ? ' A test spot on 100 g first.' : ' By your own test spot.';
   const mind = `${tried} ${more[shade]}`.trim();
   return {
-    gelG,
+    gels,
     mind,
-    foodId: ofChocolate ? oilColourId : gelId,
     shade,
     hex: colour?.hex ?? null,
     words: phrase(`About {gel} of ${kind}, {per} to the kilogram. ${mind}`, {
@@ -64,4 +75,21 @@ export function tintNote(colour: Colour | null, massG: number, ofChocolate: bool
       per: [perKg, 'fineMass'],
     }),
   };
+}
+
+/** Which gels, and how much of each. Gels of a mix hold water: chocolate takes oil-based colour all the same. */
+function gelsFor(
+  colour: Colour | null,
+  gelG: number,
+  ofChocolate: boolean,
+  foods: readonly Food[],
+): TintGel[] {
+  if (ofChocolate) return [{ foodId: oilColourId, name: 'oil-based colour', g: gelG }];
+  const unnamed = { foodId: gelId, name: 'colour gel', g: gelG };
+  const mix = colour ? gelShares(colour) : [];
+  if (mix.length === 0) return [unnamed];
+  return mix.map(({ foodId, share }) => {
+    const name = foodOf(foods, foodId)?.name.toLowerCase();
+    return name === undefined ? { ...unnamed, g: gelG * share } : { foodId, name, g: gelG * share };
+  });
 }

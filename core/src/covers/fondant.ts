@@ -1,5 +1,6 @@
 import { colourOf } from '../colour/colour.ts';
 import { tintNote, type TintNote } from '../colour/tint-note.ts';
+import type { Food } from '../pantry/types.ts';
 import type { Colour, Tier } from '../document/types.ts';
 import { coated, shellMl } from '../coat/shell.ts';
 import {
@@ -158,4 +159,6 @@ export function paperStrips(cake: Outline, board: Outline | null): PaperStrips {
 export const fondantTinted = (
   { tint, rolledG }: Pick<FondantPlan, 'tint' | 'rolledG'>,
   colours: readonly Colour[],
-): TintNote | null => (tint.trim() ? tintNote(colourOf(colours, tint), rolledG, false) : null);
+  foods: readonly Food[],
+): TintNote | null =>
+  tint.trim() ? tintNote(colourOf(colours, tint), rolledG, false, foods) : null;

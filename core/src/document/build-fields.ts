@@ -29,6 +29,7 @@ import {
   type Brief,
   type Build,
   type Colour,
+  type GelDose,
   type Order,
   type Finished,
   type Planned,
@@ -131,6 +132,10 @@ export const colour = record<Colour>({
   name: name().called('name of the colour'),
   hex: hex(),
   gPerKg: orNull(figure(limits.gelGPerKg)).called('colour to the kilogram'),
+  doses: list(
+    record<GelDose>({ foodId: id().called('gel'), gPerKg: figure(limits.doseGPerKg) }),
+    limits.doses.max,
+  ).since(19),
 });
 
 /** A whole build. */

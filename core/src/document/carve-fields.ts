@@ -1,4 +1,11 @@
-import { drawnAs, type Carving, type Cut, type CutKind, type Lattice } from '../carve/types.ts';
+import {
+  drawnAs,
+  motifs,
+  type Carving,
+  type Cut,
+  type CutKind,
+  type Lattice,
+} from '../carve/types.ts';
 import { limits } from './limits.ts';
 import { name, tint } from './common-fields.ts';
 import {
@@ -96,7 +103,16 @@ const cut = byKind<Cut>({
   }),
   relief: record<CutOf<'relief'>>({
     ...base('relief'),
+    motif: oneOf(motifs).since(19),
+    words: words(limits.nameLength.max).since(19),
+    wideMm: figure(limits.motifMm).since(19),
+    highMm: figure(limits.motifMm).since(19),
+    strokeMm: figure(limits.strokeMm).since(19),
     areaMm2: figure(limits.reliefMm2),
+    where: oneOf(['side', 'top']).since(19),
+    bearingDeg: figure(limits.bearingDeg).since(19),
+    outMm: figure(limits.carvePlace).since(19),
+    upMm: figure(limits.carveUp).since(19),
     depthMm: figure(limits.reliefMm),
     inlaySpreadId: orNull(id()),
     inlayTint: tint(),

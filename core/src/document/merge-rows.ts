@@ -162,6 +162,10 @@ export function mergeRows(build: Build, rows: CarriedRows, pantry: Pantry): Merg
         })),
       })),
       piping: build.piping.map((job) => ({ ...job, spreadId: toOrNull('spreads', job.spreadId) })),
+      colours: build.colours.map((colour) => ({
+        ...colour,
+        doses: colour.doses.map((dose) => ({ ...dose, foodId: to('foods', dose.foodId) })),
+      })),
       mixedApart: build.mixedApart.map((id) => to('spreads', id)),
       fromStock: build.fromStock
         .filter(({ stockId }) => hasStock(stockId))

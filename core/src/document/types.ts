@@ -13,7 +13,7 @@ export * from './order-types.ts';
 export * from './tier-types.ts';
 
 /** The version of the document that this program writes. */
-export const buildVersion = 18;
+export const buildVersion = 19;
 
 export const portions = ['dessert', 'small'] as const;
 export type Portion = (typeof portions)[number];
@@ -67,6 +67,13 @@ export interface Colour {
   name: string;
   hex: string;
   gPerKg: number | null;
+  /** The gels that make it, each with its grams to the kilogram; none where it is left to the bench. */
+  doses: GelDose[];
+}
+/** So much of one gel of the pantry. */
+export interface GelDose {
+  foodId: string;
+  gPerKg: number;
 }
 
 /** What the user decided, and nothing that can be computed from it. */

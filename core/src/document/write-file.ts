@@ -44,6 +44,7 @@ export function rowsUsed(build: Build, pantry: Pantry): CarriedRows {
   const foods = pick(pantry.foods, [
     ...lines,
     ...(tintsIn(build).length > 0 ? [gelId, oilColourId] : []),
+    ...build.colours.flatMap(({ doses }) => doses.map(({ foodId }) => foodId)),
     ...tiers.flatMap((tier) => [
       ...[
         ...piecesOf(tier),

@@ -206,6 +206,7 @@ export const toppingTinted = (
         colourOf(colours, topping.tint),
         tray?.massG ?? massG,
         chocolateOf(foodOf(foods, topping.foodId)) !== null,
+        foods,
       )
     : null;
 

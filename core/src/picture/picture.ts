@@ -11,6 +11,7 @@ import { dripsOf, pipedOf } from './piped.ts';
 import { pressedOn, toppingsOf } from './put-on.ts';
 import { slicesBetween } from './slices.ts';
 import { raised, tierRings } from './tier-rings.ts';
+import { reliefsOf } from './reliefs.ts';
 import type { PictureBody, CakePicture, PictureGroup, PictureTier, Place } from './types.ts';
 
 /** More pieces than this are not drawn one by one. */
@@ -36,7 +37,6 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
     steps: ['the bare board'],
     box: { low: { x: 0, y: 0, z: 0 }, high: { x: 0, y: 0, z: 0 } },
     left: 0,
-    placeless: placelessIn(build),
   };
   const { steps } = picture;
   const next = (label: string): number => steps.push(label) - 1;
@@ -57,6 +57,7 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
     const carving = plan.carve;
     if (!carving?.result) picture.bodies.push(...inside.bodies);
     const coat = next(named(tier.fondant ? 'coat and cover' : 'coat'));
+    const reliefs = reliefsOf(scene, (what) => next(named(what)));
     const films = filmsOf(tier, build.colours, pantry.foods, (what) => next(named(what)));
     if (carving?.result)
       picture.carved.push({
@@ -67,6 +68,7 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
         coatMm: insetOf(carving.question.cover),
         look: topSeen(tier, plan, build.colours, pantry),
         films,
+        reliefs,
         step: first,
       });
     else {
@@ -105,12 +107,6 @@ export function drawPicture(build: Build, cake: CakePlan, pantry: Pantry): CakeP
   const shown = fewEnough(picture.groups);
   return { ...picture, ...shown, box: boxOf({ ...picture, groups: shown.groups }) };
 }
-
-/** A relief has an area and a depth, and no place yet. */
-const placelessIn = ({ tiers }: Build): string[] =>
-  tiers.flatMap(({ carving }) =>
-    (carving?.cuts ?? []).flatMap(({ kind, name }) => (kind === 'relief' ? [name] : [])),
-  );
 
 /** The stack of a tier under its coat: no tool has been over it. */
 function tierOf(scene: TierScene): PictureTier {

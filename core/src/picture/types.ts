@@ -145,6 +145,24 @@ export interface PictureCarved {
   coatMm: number;
   look: Look | null;
   films: readonly Film[];
+  reliefs: readonly PictureRelief[];
+  step: number;
+}
+
+/** What is cut into a coat: its line round its middle, laid on whatever of the side or top it meets. */
+export interface PictureRelief {
+  part: string;
+  /** mm, x to the right and y up as one looks at it. */
+  line: Point[];
+  /** Letters within that room; null where the line itself is cut. */
+  text: string | null;
+  letterMm: number;
+  /** The middle: from the axis, and above the foot; on a side it goes in from outside, against `out`. */
+  at: Place;
+  /** The way it faces. */
+  out: Place;
+  /** The frosting laid in; null for an open one, in which the coat is in its own shade. */
+  look: Look | null;
   step: number;
 }
 
@@ -173,6 +191,4 @@ export interface CakePicture {
   box: { low: Place; high: Place };
   /** Pieces that are left out of the picture because there are too many of them. */
   left: number;
-  /** Names of what has no place in the plan, and so none in the picture. */
-  placeless: string[];
 }

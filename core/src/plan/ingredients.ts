@@ -1,4 +1,4 @@
-import { colourName, type TintNote } from '../colour/tint-note.ts';
+import type { TintNote } from '../colour/tint-note.ts';
 import { fondantTinted } from '../covers/fondant.ts';
 import { toppingTinted } from '../finish/toppings.ts';
 import { batterGels } from '../colour/batter-gels.ts';
@@ -110,7 +110,7 @@ export function planIngredients(
   ): ScaledIngredient[] =>
     massG > 0 ? bought([looseIngredient(name, massG, allergens, rowOf(foodId))], false, foods) : [];
   const gel = (tinted: TintNote | null): ScaledIngredient[] =>
-    tinted ? loose(colourName(tinted), tinted.gelG, [], tinted.foodId) : [];
+    (tinted?.gels ?? []).flatMap(({ name, g, foodId }) => loose(name, g, [], foodId));
   return attempt('coat', null, cautions, () =>
     mergeIngredients([
       ...bowls.value.flatMap(({ tinted }) => gel(tinted)),
@@ -157,7 +157,7 @@ export function planIngredients(
               )
             : []),
           ...loose('rolled fondant', plan.fondant?.rolledG ?? 0, [], fondantId),
-          ...gel(plan.fondant && fondantTinted(plan.fondant, build.colours)),
+          ...gel(plan.fondant && fondantTinted(plan.fondant, build.colours, foods)),
           ...(tier.pressed && plan.pressed
             ? loose(
                 tier.pressed.name,

@@ -1,4 +1,4 @@
-import { tintsIn } from '../colour/colour.ts';
+import { gelIdsIn, tintsIn } from '../colour/colour.ts';
 import { insetsIn, otherIdsOf, piecesOf, pipingSpreadId, spreadIdsOf } from '../document/edit.ts';
 import type { Build, Tier } from '../document/types.ts';
 import { pouredSpreadsOf, withGanaches } from '../finish/ganache-recipe.ts';
@@ -120,6 +120,10 @@ function holdingsBeside(build: Build, pantry: Pantry): Holding[] {
     ...(tintsIn(build).length > 0
       ? [piecesHolding({ name: 'colour gel', foodId: gelId, allergens: [] }, pantry)]
       : []),
+    ...gelIdsIn(build).flatMap((id) => {
+      const name = foodOf(pantry.foods, id)?.name;
+      return name === undefined ? [] : [piecesHolding({ name, foodId: id, allergens: [] }, pantry)];
+    }),
   ];
 }
 

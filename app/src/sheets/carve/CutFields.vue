@@ -3,12 +3,12 @@ import type { Cut } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import QuantityField from '../../figures/QuantityField.vue';
-import { choiceOf, chosenValue, cutFields, type CutField } from './cut-fields.ts';
+import { choiceOf, chosenValue, fieldsOf, type CutField } from './cut-fields.ts';
 
 /** The figures of one cut, each with its label. */
 const props = defineProps<{ cut: Cut }>();
 const emit = defineEmits<{ change: [key: string, value: string | number | boolean | null] }>();
-const fields = computed(() => cutFields[props.cut.kind]);
+const fields = computed(() => fieldsOf(props.cut));
 const numberOf = (key: string): number | null =>
   (props.cut as unknown as Record<string, number | null>)[key] ?? null;
 const kindOf = (field: CutField) =>

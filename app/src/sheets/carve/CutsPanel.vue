@@ -27,7 +27,7 @@ import { stlBytes } from '../../parts/stl-file.ts';
 import { useSheet } from '../useSheet.ts';
 import CutFields from './CutFields.vue';
 import LineEditor from './LineEditor.vue';
-import TintField from '../../colours/TintField.vue';
+import ReliefFields from './ReliefFields.vue';
 import WordField from '../../figures/WordField.vue';
 import StlKey from '../../parts/StlKey.vue';
 
@@ -266,20 +266,12 @@ const firm = computed(() => {
             @change="(points) => setPoints(cut.id, points)"
           />
           <CutFields :cut="cut" @change="(key, value) => setKey(cut.id, key, value)" />
-          <p v-if="cut.kind === 'relief'" class="sentence">
-            Filled with
-            <ChoiceField
-              :model-value="cut.inlaySpreadId ?? ''"
-              label="Frosting of the inlay"
-              :options="spreads"
-              @update:model-value="(id) => setKey(cut.id, 'inlaySpreadId', id || null)"
-            />,
-            <TintField
-              label="Colour of the inlay"
-              :model-value="cut.inlayTint"
-              @update:model-value="setKey(cut.id, 'inlayTint', $event)"
-            />.
-          </p>
+          <ReliefFields
+            v-if="cut.kind === 'relief'"
+            :cut="cut"
+            :spreads="spreads"
+            @change="(key, value) => setKey(cut.id, key, value)"
+          />
           <p class="words">{{ wordsOf(cut) }}</p>
           <p v-if="byPart(cut.id)" class="soft small-words">Comes away: {{ byPart(cut.id) }}.</p>
           <p v-if="stepOf(cut.id)?.problem" class="problem" role="alert">

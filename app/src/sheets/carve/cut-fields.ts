@@ -1,4 +1,4 @@
-import { limits, type Cut, type CutKind, type Kind, type Range } from '@pyrgotect/core';
+import { limits, type Cut, type CutKind, type Kind, type Motif, type Range } from '@pyrgotect/core';
 
 /** A figure of a cut, or a choice, as a field shows it. */
 export type CutField =
@@ -143,9 +143,28 @@ export const cutFields: Record<CutKind, CutField[]> = {
     { key: 'widthMm', label: 'wide', kind: 'thickness', range: limits.grooveMm },
     { key: 'depthMm', label: 'deep', kind: 'thickness', range: limits.fluteDepthMm },
   ],
+  // what else is asked goes by its motif and its place
   relief: [
-    { key: 'areaMm2', label: 'area', kind: 'area', range: limits.reliefMm2 },
-    { key: 'depthMm', label: 'deep', kind: 'fine', range: limits.reliefMm },
+    {
+      key: 'motif',
+      label: 'it shows',
+      options: [
+        { value: 'letters', text: 'letters' },
+        { value: 'oval', text: 'a round or an oval' },
+        { value: 'oblong', text: 'an oblong or a slit' },
+        { value: 'heart', text: 'a heart' },
+        { value: 'star', text: 'a star' },
+        { value: 'own', text: 'your own drawing' },
+      ],
+    },
+    {
+      key: 'where',
+      label: 'cut into',
+      options: [
+        { value: 'side', text: 'the side' },
+        { value: 'top', text: 'the top' },
+      ],
+    },
   ],
   halves: [
     up('parted at, above the foot'),
@@ -170,6 +189,33 @@ export const cutFields: Record<CutKind, CutField[]> = {
     { key: 'overDeg', label: 'by', kind: 'degrees', range: limits.overDeg },
   ],
 };
+
+const wide: CutField = { key: 'wideMm', label: 'wide', kind: 'span', range: limits.motifMm };
+const high: CutField = { key: 'highMm', label: 'high', kind: 'span', range: limits.motifMm };
+const sizes: Record<Motif, CutField[]> = {
+  own: [{ key: 'areaMm2', label: 'area', kind: 'area', range: limits.reliefMm2 }],
+  letters: [
+    { ...high, label: 'height of the letters' },
+    { key: 'strokeMm', label: 'width of the strokes', kind: 'fine', range: limits.strokeMm },
+  ],
+  oval: [wide, high],
+  oblong: [wide, high],
+  heart: [wide, high],
+  star: [wide, high],
+};
+/** What can be set of a cut: of a relief by what it shows and where it is. */
+export const fieldsOf = (cut: Cut): CutField[] =>
+  cut.kind !== 'relief'
+    ? cutFields[cut.kind]
+    : [
+        ...cutFields.relief,
+        ...sizes[cut.motif],
+        { key: 'depthMm', label: 'deep', kind: 'fine', range: limits.reliefMm },
+        bearing(),
+        cut.where === 'side'
+          ? up('its middle above the foot')
+          : out('its middle, out from the axis'),
+      ];
 
 /** A field's value as a choice names it. */
 export const choiceOf = (cut: Cut, key: string): string =>

@@ -17,6 +17,7 @@ import { buildFrom14, rowFrom14 } from './to-15.ts';
 import { buildFrom15, rowFrom15 } from './to-16.ts';
 import { buildFrom16 } from './to-17.ts';
 import { buildFrom17, rowFrom17 } from './to-18.ts';
+import { buildFrom18 } from './to-19.ts';
 
 /*
  * Each file here says what one version added, in figures of its own: what a new cake has today may change,
@@ -73,6 +74,7 @@ const steps: Record<number, (file: Loose) => Loose> = {
   15: to(16, buildFrom15, rowFrom15, () => ({ file: { carvings: [] } })),
   16: to(17, buildFrom16),
   17: to(18, buildFrom17, rowFrom17),
+  18: to(19, buildFrom18),
 };
 
 /** Brings the contents of a build file up to the version this program writes, step by step. */

@@ -23,15 +23,15 @@ const keyOf = (table: PantryTable, id: string): string => `${table}/${id}`;
 
 /** The built-in rows with the user's own changes on top. */
 export const usePantry = defineStore('pantry', () => {
-  const pantry = shallowRef<Pantry>(startingPantry());
+  const start = startingPantry();
+  const pantry = shallowRef<Pantry>(start);
   const loaded = shallowRef(false);
   const builtIn = new Set<string>();
-  const start = startingPantry();
   for (const table of pantryTables)
     for (const row of start[table]) builtIn.add(keyOf(table, row.id));
 
   async function load(): Promise<void> {
-    const next = startingPantry();
+    const next = { ...start };
     const own = await database.pantry.toArray();
     const kitchen = (await database.settings.get('kitchen'))?.value;
     const schemas = own.length > 0 || kitchen ? await checks() : null;

@@ -22,15 +22,16 @@ const known = new WeakMap<Field<unknown>, AnySchema>();
  * thing changed, one thing is checked.
  */
 export function checksOf<T>(field: Field<T>): Checks<T> {
-  const schema = schemaOf(field);
+  // made when the first value comes: a shelf that only reads needs none
+  const schema = (): AnySchema => schemaOf(field);
   return {
     isValidSync(value, options): value is T {
-      const isRight = schema.isValidSync(value, options);
+      const isRight = schema().isValidSync(value, options);
       if (isRight) remember(field, value);
       return isRight;
     },
     validateSync(value, options) {
-      const checked = schema.validateSync(value, options) as T;
+      const checked = schema().validateSync(value, options) as T;
       remember(field, checked);
       return checked;
     },

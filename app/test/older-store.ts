@@ -23,7 +23,7 @@ interface OlderFile {
 }
 
 /** Versions of the build's file of which one was kept. */
-export const olderVersions = [2, 3, 4, 5, 6, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18] as const;
+export const olderVersions = [2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18] as const;
 export type OlderVersion = (typeof olderVersions)[number];
 /** The store was one version behind the file until devices were paired. */
 const storeOf = (version: OlderVersion): number => (version < 17 ? version - 1 : version);

@@ -58,7 +58,7 @@ const fixture = (version: number): { build: Loose; pantry: Loose; version: numbe
   JSON.parse(
     readFileSync(new URL(`fixtures/version-${version}.json`, import.meta.url), 'utf8'),
   ) as never;
-const kept = [1, 2, 3, 4, 5, 6, 9, 10, 11];
+const kept = Array.from({ length: buildVersion - 1 }, (_, i) => i + 1);
 
 /** Everything of the first that the second has otherwise, as paths. */
 function lost(before: unknown, after: unknown, path = ''): string[] {
@@ -239,7 +239,11 @@ describe('a whole file of an older version', () => {
     const old = fixture(version);
     const { tiers } = migrate(old).build as { tiers: unknown };
     // a hidden centre of 3 and pieces of 7 only gain what they lacked
-    expect(lost(withLists(old.build).tiers, tiers)).toEqual([]);
+    const away = lost(withLists(old.build).tiers, tiers);
+    // the colour of what is modelled became that of every topping
+    const isMoved = (path: string): boolean => path.endsWith('.modelled.tint');
+    expect(away.filter((path) => !isMoved(path))).toEqual([]);
+    expect(version === 15 || away.length === 0).toBe(true);
   });
   it.each(kept)('of %i is of today when it has been read, and reads the same again', (version) => {
     const once = migrate(fixture(version));

@@ -285,6 +285,7 @@ h1 {
   list-style: none;
   margin: 18px 0 0;
   padding: 0;
+  max-width: 1180px;
 }
 .list.long {
   columns: 2;

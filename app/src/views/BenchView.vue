@@ -165,6 +165,7 @@ const ahead = computed(() => steps.value.slice(bench.index.value + 1, bench.inde
   <div
     v-if="store.build && store.plan"
     class="bench"
+    data-read="far"
     data-test="bench"
     :data-state="store.saveState === 'saved' && counting ? 'saving' : store.saveState"
   >
@@ -344,6 +345,14 @@ h1 {
 }
 h1 {
   font-size: var(--size-big);
+}
+@media (min-width: 1600px) and (min-height: 850px) {
+  .bench {
+    grid-template: minmax(0, 1fr) 128px / 400px minmax(0, 1fr);
+  }
+  .ahead {
+    padding-top: 72px;
+  }
 }
 @media (max-width: 860px) {
   .bench {

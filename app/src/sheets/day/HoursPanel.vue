@@ -166,8 +166,8 @@ async function saveTable(): Promise<void> {
     </p>
     <template v-if="day.plan && day.plan.placed.length > 0">
       <p class="sentence" data-test="result">
-        {{ day.tasks.length }} tasks, <b>{{ text(ownMin, 'minutes') }}</b>
-        <TermWord id="hands-on">of hands</TermWord>, from
+        {{ day.tasks.length }} tasks, <b>{{ text(ownMin, 'minutes') }}</b>{{ ' '
+        }}<TermWord id="hands-on">of hands</TermWord>, from
         <b>{{ at(day.plan.placed[0]!.startMin) }}</b> to {{ at(0)
         }}<template v-if="day.isShared"
           >; all cakes together begin {{ at(-day.plan.spanMin) }}</template

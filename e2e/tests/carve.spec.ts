@@ -25,7 +25,12 @@ test('a slope is cut: weight, coat, words and bench follow, and one key takes it
   await openDemo(page, 'Meridian', 'Carve');
   await expect(title(page)).toHaveText('Jubilee cake is left as it is stacked');
   const before = grams(await tally(page, 'mass').innerText());
-  await add(page, 'flat cut');
+  // each kind says what it is good for, while nothing is cut
+  await page
+    .getByTestId('cut-uses')
+    .getByRole('button', { name: /flat cut.*a roof/ })
+    .click();
+  await expect(page.getByTestId('cut-uses')).toHaveCount(0);
   await expect(title(page)).toContainText('1 cut takes', slow);
   await worked(page);
   const row = page.getByTestId('cut-plane-1');

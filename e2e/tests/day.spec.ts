@@ -76,6 +76,8 @@ test('what was weighed at the bench stands in the log beside what was planned', 
   await openDemo(page, 'Fig and walnut', 'Day');
   await page.getByTestId('tab-log').click();
   await expect(page.getByTestId('log')).toContainText('Nothing has been noted yet');
+  // what can be is listed, with what is planned
+  await expect(page.getByTestId('can-be-noted')).toContainText(/Fill layer 1 and set layer 2 on it.*\d+\sg/); // prettier-ignore
   await page.getByRole('button', { name: 'To the bench' }).click();
   await page.getByTestId('all-steps').click();
   await page.getByRole('dialog').getByText('Fill layer 1 and set layer 2 on it').click();
@@ -109,6 +111,27 @@ test('the days say how near they are to the best, and what becomes of everything
   await expect(becomes.getByRole('row', { name: /^Blackcurrant compote/ })).toContainText(
     'on layer 3',
   );
+});
+
+test('a day without an hour of serving asks for it on the spot, and is planned from it', async ({
+  page,
+}) => {
+  await openDemo(page, 'Fig and walnut', 'Brief');
+  const served = page.getByRole('textbox', { name: 'Date and time of serving' });
+  await served.fill('');
+  await served.press('Enter');
+  await page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('button', { name: /^Day/ })
+    .click();
+  const title = page.getByTestId('sheet-title');
+  await expect(title).toHaveText('When is it served?');
+  await expect(page.getByTestId('day-chart')).toContainText('backward from the hour of serving');
+  await served.fill('2027-06-26T16:00');
+  await served.press('Enter');
+  await expect(title).toContainText(/^Begin .* June/);
+  await expect(served).toHaveCount(0);
+  await expect(page.getByTestId('day-chart')).toContainText('Saturday 26 June');
 });
 
 test('how warm the cake is at every step, and what a thermometer changes', async ({ page }) => {

@@ -118,7 +118,11 @@ const isPinned = (id: string): boolean =>
     <svg v-if="width > 0" :width="width" :height="allHigh" role="group" aria-label="The days">
       <text x="20" y="34" font-size="16.5">The days</text>
       <text v-if="bands.length === 0" x="20" y="70" font-size="15" class="soft">
-        No plan of the days yet.
+        {{
+          day.deadline
+            ? 'No plan of the days yet.'
+            : 'The days are planned backward from the hour of serving.'
+        }}
       </text>
       <g
         v-for="{ band, top, waitsY, ribbonsY, bottom } in placed"
@@ -195,7 +199,11 @@ const isPinned = (id: string): boolean =>
         :width="ghost.wide"
         :height="ghost.high"
       />
-      <g class="legend when-tall" :transform="`translate(20 ${allHigh - 36})`">
+      <g
+        v-if="bands.length > 0"
+        class="legend when-tall"
+        :transform="`translate(20 ${allHigh - 36})`"
+      >
         <g
           v-for="(kind, i) in ['hands', 'oven', 'fridge', 'wait'] as const"
           :key="kind"

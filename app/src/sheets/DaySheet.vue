@@ -5,7 +5,9 @@ import { computed, watch } from 'vue';
 import ReadyLine from '../day/ReadyLine.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
 import { useQueryChoice } from '../parts/useQueryChoice.ts';
+import { useBuild } from '../stores/build.ts';
 import { useDay } from '../stores/day.ts';
+import WhenField from '../figures/WhenField.vue';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { useUnits } from '../figures/units.ts';
 import HoursPanel from './day/HoursPanel.vue';
@@ -16,7 +18,7 @@ import NowPanel from './day/NowPanel.vue';
 import TasksPanel from './day/TasksPanel.vue';
 import WarmthPanel from './day/WarmthPanel.vue';
 
-defineProps<{ build: Build; plan: CakePlan }>();
+const props = defineProps<{ build: Build; plan: CakePlan }>();
 defineEmits<{ goTo: [caution: Caution] }>();
 const day = useDay();
 const units = useUnits();
@@ -50,8 +52,12 @@ watch(
     if (id) tab.value = 'tasks';
   },
 );
+const store = useBuild();
+const setServed = (at: string): void =>
+  store.edit('Serving time', (draft) => void (draft.brief.serveAt = at || null));
 const title = computed(() => {
-  if (!day.deadline) return 'When is it served? Brief says it';
+  if (!day.deadline)
+    return props.build.isPattern ? 'A pattern has no day of its own' : 'When is it served?';
   if (day.trouble) return 'There is no plan of the days';
   if (!day.answer) return 'Planning the days…';
   if (!day.answer.ok) return 'There is no plan of the days';
@@ -79,6 +85,15 @@ const problem = computed(() => {
 <template>
   <div>
     <h1 data-test="sheet-title">{{ title }}</h1>
+    <p v-if="!day.deadline && !build.isPattern" class="sentence">
+      Served
+      <WhenField
+        nullable
+        label="Date and time of serving"
+        :model-value="build.brief.serveAt?.slice(0, 16) ?? ''"
+        @update:model-value="setServed"
+      />: each task then lies as late as hands, oven, fridge and your hours let it.
+    </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <TroubleLine :trouble="day.trouble" what="The plan of the days" @again="day.again" />
     <ReadyLine />

@@ -3,6 +3,7 @@ import { furthestOff, handKinds, handRows, type HandKind } from '@pyrgotect/core
 import { computed, onMounted, ref } from 'vue';
 import KindRecords from '../hand/KindRecords.vue';
 import KindsChart from '../hand/KindsChart.vue';
+import UsualKinds from '../hand/UsualKinds.vue';
 import PracticePanel from '../hand/PracticePanel.vue';
 import { biasWords } from '../hand/bias-words.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
@@ -70,6 +71,13 @@ const builds = computed(() => new Set(hand.records.map(({ buildId }) => buildId)
           </div>
           <KindRecords v-if="chosen" :key="chosen" :kind="chosen" />
         </div>
+        <template v-else-if="hand.loaded">
+          <UsualKinds />
+          <p class="lead">
+            Two times in three, as is usual (estimates). Three records weigh more than what is
+            assumed; an older one counts for less.
+          </p>
+        </template>
       </SheetTabs>
     </main>
   </div>

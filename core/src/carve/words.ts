@@ -19,6 +19,24 @@ export const cutTitles: Record<CutKind, string> = {
   lay: 'laid over',
 };
 
+/** What a cut is good for. */
+export const cutUses: Record<CutKind, string> = {
+  plane: 'a roof, a wedge, a slope: one stroke of the long knife',
+  step: 'a seat, a stair, a ledge for a smaller tier',
+  edge: 'a rim rounded or bevelled, at the top or the foot',
+  silhouette: 'a house, a boat, a number: drawn, or from an SVG file',
+  profile: 'a dome, a bell, a vase: the same all round',
+  flutes: 'a pumpkin, a shell, a fluted column',
+  scoop: 'a crater, a bowl, an eye',
+  core: 'a well to be filled, a way for a post',
+  groove: 'a waist, a ring, a bed for a rope',
+  relief: 'letters, a heart, a star, filled with another colour',
+  halves: 'a ball or an egg of two halves',
+  target: 'a shape that was modelled on a screen',
+  set: 'what was cut off, glued on where cake is wanted',
+  lay: 'a boat, a bottle, a log: stacked, then laid down',
+};
+
 const tan = (deg: number): number => Math.tan((deg * Math.PI) / 180);
 const toward = (deg: number): string => `${sideName(deg)} (${clockName(deg)})`;
 

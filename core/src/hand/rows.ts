@@ -4,6 +4,8 @@ export interface HandRow {
   title: string;
   /** Coefficient of variation before anything is known (docs/model.md#chance; losses and waits are estimates). */
   cv: number;
+  /** What is noted of it at the bench. */
+  noted: string;
   /** What the plan does with it. */
   moves: string;
   /** What it means when more comes out than was planned. */
@@ -14,6 +16,7 @@ export interface HandRow {
 const coat = (title: string): HandRow => ({
   title,
   cv: 0.18,
+  noted: 'the bowl before and after the coat',
   moves: 'the frosting made for such coats',
   over: 'you spread thicker than planned',
   under: 'you spread thinner than planned',
@@ -24,6 +27,7 @@ export const handRows: Record<HandKind, HandRow> = {
   fill: {
     title: 'Fillings',
     cv: 0.04,
+    noted: 'what went into a filling, on the scale',
     moves: 'the filling made',
     over: 'you fill more than planned',
     under: 'you fill less than planned',
@@ -31,6 +35,7 @@ export const handRows: Record<HandKind, HandRow> = {
   crumb: {
     title: 'Crumb coats and thin coats',
     cv: 0.18,
+    noted: 'the bowl before and after the crumb coat',
     moves: 'the frosting made for crumb coats',
     over: 'you spread thicker than planned',
     under: 'you scrape thinner than planned',
@@ -44,6 +49,7 @@ export const handRows: Record<HandKind, HandRow> = {
   piping: {
     title: 'Piping',
     cv: 0.2,
+    noted: 'the bag before and after',
     moves: 'the frosting made for piping',
     over: 'you press harder than planned',
     under: 'you press more lightly than planned',
@@ -51,6 +57,7 @@ export const handRows: Record<HandKind, HandRow> = {
   drip: {
     title: 'Length of drips',
     cv: 0.25,
+    noted: 'how far the drips ran',
     moves: 'the ganache made for drips',
     over: 'your drips run further than planned',
     under: 'your drips stop sooner than planned',
@@ -58,6 +65,7 @@ export const handRows: Record<HandKind, HandRow> = {
   loss: {
     title: 'What stays in bowls',
     cv: 0.3,
+    noted: 'what stayed behind in a bowl',
     moves: 'what is reckoned as lost',
     over: 'more stays behind than planned',
     under: 'less stays behind than planned',
@@ -65,6 +73,7 @@ export const handRows: Record<HandKind, HandRow> = {
   batter: {
     title: 'Batter made',
     cv: 0.04,
+    noted: 'what the batter weighed',
     moves: 'the ingredients weighed for batter',
     over: 'your batters come out larger',
     under: 'your batters come out smaller',
@@ -72,6 +81,7 @@ export const handRows: Record<HandKind, HandRow> = {
   rise: {
     title: 'Baked height',
     cv: 0.08,
+    noted: 'how high a cake came out of the oven',
     moves: 'the batter in each tin',
     over: 'your cakes rise higher',
     under: 'your cakes rise less',
@@ -79,6 +89,7 @@ export const handRows: Record<HandKind, HandRow> = {
   bake: {
     title: 'Minutes in the oven',
     cv: 0.3,
+    noted: 'the minutes until it was done',
     moves: 'when a cake is likely done',
     over: 'your oven takes longer',
     under: 'your oven is quicker',
@@ -86,6 +97,7 @@ export const handRows: Record<HandKind, HandRow> = {
   chill: {
     title: 'Chilling and setting',
     cv: 0.3,
+    noted: 'the minutes until it was firm',
     moves: 'the waits in the fridge',
     over: 'your fridge takes longer',
     under: 'your fridge is quicker',
@@ -93,6 +105,7 @@ export const handRows: Record<HandKind, HandRow> = {
   time: {
     title: 'Minutes of work',
     cv: 0.3,
+    noted: 'the minutes that a step took',
     moves: 'the hours of work and the plan of the days',
     over: 'you take longer than the usual times',
     under: 'you are quicker than the usual times',

@@ -26,6 +26,7 @@ import type { StlUnit } from '@pyrgotect/core/solids';
 import { stlBytes } from '../../parts/stl-file.ts';
 import { useSheet } from '../useSheet.ts';
 import CutFields from './CutFields.vue';
+import CutUses from './CutUses.vue';
 import LineEditor from './LineEditor.vue';
 import ReliefFields from './ReliefFields.vue';
 import WordField from '../../figures/WordField.vue';
@@ -65,11 +66,10 @@ const editCut = (id: string, label: string, recipe: (cut: Cut) => void, merge?: 
     merge,
   );
 
+const addable = cutKinds.filter((kind) => kind !== 'set' && kind !== 'target');
 const kinds = [
   { value: '', text: 'choose a cut …' },
-  ...cutKinds
-    .filter((kind) => kind !== 'set' && kind !== 'target')
-    .map((kind) => ({ value: kind, text: cutTitles[kind] })),
+  ...addable.map((kind) => ({ value: kind, text: cutTitles[kind] })),
 ];
 const room = computed(() => ({
   radiusMm: equivalentRadiusMm(tier.value.outline),
@@ -280,6 +280,7 @@ const firm = computed(() => {
         </div>
       </li>
     </ol>
+    <CutUses v-if="cuts.length === 0" :kinds="addable" @choose="add" />
     <p v-if="cuts.length < limits.cuts.max" class="sentence">
       Add
       <ChoiceField model-value="" label="Add a cut" :options="kinds" @update:model-value="add" />

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { handRows, logOf, type Build, type LogLine, type CakePlan } from '@pyrgotect/core';
+import {
+  handRows,
+  logOf,
+  recordablesOf,
+  type Build,
+  type LogLine,
+  type CakePlan,
+} from '@pyrgotect/core';
 import { parseISO } from 'date-fns';
 import { dayAndHour } from '../../locale/when.ts';
 import { computed } from 'vue';
@@ -14,6 +21,12 @@ const units = useUnits();
 const store = useBuild();
 const steps = computed(() => (store.plan?.steps.ok ? store.plan.steps.value : []));
 const lines = computed(() => logOf(props.build, steps.value));
+/** What has a planned figure, in the order of the work. */
+const open = computed(() =>
+  steps.value.flatMap((step) =>
+    recordablesOf(step).map((one, i) => ({ ...one, key: `${step.key} ${i}`, title: step.title })),
+  ),
+);
 const text = (value: number, line: LogLine): string => units.text(value, line.show);
 /** Half of the bar is a third more or less. */
 const widthOf = ({ ratio }: LogLine): number =>
@@ -48,9 +61,27 @@ const moves = computed(() => props.build.bench.finished?.moves ?? []);
     </p>
     <p v-if="lines.length === 0" class="lead">
       Nothing has been noted yet that was planned as a figure. At the bench, “Note what happened”
-      takes what you weighed, measured or timed.
+      takes what you weighed, measured or timed<template v-if="open.length > 0"
+        >; of this cake that can be:</template
+      ><template v-else>.</template>
     </p>
-    <template v-else>
+    <table v-if="lines.length === 0 && open.length > 0" class="ledger" data-test="can-be-noted">
+      <thead>
+        <tr>
+          <th>Step</th>
+          <th>What</th>
+          <th class="end">Planned</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in open" :key="one.key">
+          <td>{{ one.title }}</td>
+          <td>{{ one.label }}</td>
+          <td class="end">{{ one.planned > 0 ? units.text(one.planned, one.show) : '' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <template v-if="lines.length > 0">
       <table class="ledger">
         <thead>
           <tr>

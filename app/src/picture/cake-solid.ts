@@ -32,7 +32,7 @@ import { Paints, type PictureColours } from './paints.ts';
 import { fileSolids } from './file-solids.ts';
 import { dripPlaces, piecePlaces } from './places.ts';
 import { dripEnd, dripShaft, pieceShape } from './piece-shapes.ts';
-import { reliefMesh } from './relief-mesh.ts';
+import { reliefGeometry, reliefPaint } from './relief-mesh.ts';
 import { runMesh } from './run-mesh.ts';
 import { wordsMesh } from './words-mesh.ts';
 
@@ -63,7 +63,7 @@ export class CakeSolid {
   private hulls: Mesh[] = [];
   private readonly paints: Paints;
   /** Carved tiers as they were drawn last: an edit elsewhere leaves them. */
-  private carvedKnown = new Map<CarvedMesh, BufferGeometry>();
+  private carvedKnown = new Map<CarvedMesh, { coat: BufferGeometry; reliefs: BufferGeometry[] }>();
   private readonly parts = new Map<Object3D, (triangle: number, instance: number) => string>();
 
   constructor(colours: PictureColours) {
@@ -141,9 +141,11 @@ export class CakeSolid {
       for (const run of own(picture.runs)) this.addMesh(group, runMesh(run), run.look, run.part);
       for (const words of own(picture.words)) this.addWords(group, words);
       for (const carved of own(shown.carved)) {
-        this.addCarved(group, carved);
-        for (const relief of carved.reliefs)
-          if (isThere(relief)) this.addRelief(group, carved, relief);
+        const { coat, reliefs } = this.carvedOf(carved);
+        this.addCarved(group, carved, coat);
+        carved.reliefs.forEach((relief, i) => {
+          if (isThere(relief)) this.addRelief(group, carved, relief, reliefs[i]!);
+        });
       }
     });
     this.addShadow(picture);
@@ -264,10 +266,16 @@ export class CakeSolid {
     to.add(mesh);
   }
 
+  private carvedOf(carved: CarvedMesh): { coat: BufferGeometry; reliefs: BufferGeometry[] } {
+    const known = this.carvedKnown.get(carved) ?? {
+      coat: carvedGeometry(carved, this.paints.colours),
+      reliefs: carved.reliefs.map((relief) => reliefGeometry(carved, relief)),
+    };
+    this.carvedKnown.set(carved, known);
+    return known;
+  }
   /** A carved tier, its faces moved out by its coat. */
-  private addCarved(to: Group, carved: CarvedMesh): void {
-    const geometry = this.carvedKnown.get(carved) ?? carvedGeometry(carved, this.paints.colours);
-    this.carvedKnown.set(carved, geometry);
+  private addCarved(to: Group, carved: CarvedMesh, geometry: BufferGeometry): void {
     const mesh = new Mesh(geometry, this.paints.body(false));
     const { at, part } = carved;
     for (const one of [mesh, this.inked(geometry)]) {
@@ -276,17 +284,24 @@ export class CakeSolid {
     }
     this.parts.set(mesh, () => part);
   }
-  private addRelief(to: Group, carved: CarvedMesh, relief: PictureRelief): void {
-    const mesh = reliefMesh(carved, relief, this.paints.colours);
+  private addRelief(
+    to: Group,
+    carved: CarvedMesh,
+    relief: PictureRelief,
+    geometry: BufferGeometry,
+  ): void {
+    const mesh = new Mesh(geometry, reliefPaint(carved, relief, this.paints));
+    // painted on, not a body of its own
+    mesh.userData.isSheet = true;
     mesh.position.set(carved.at.x, carved.at.y, carved.at.z);
     this.parts.set(mesh, () => relief.part);
     to.add(mesh);
   }
   /** Lets go of carved tiers that are not shown any more. */
   private forgetCarved(shown: readonly CarvedMesh[]): void {
-    for (const [mesh, geometry] of this.carvedKnown)
+    for (const [mesh, { coat, reliefs }] of this.carvedKnown)
       if (!shown.includes(mesh)) {
-        geometry.dispose();
+        for (const geometry of [coat, ...reliefs]) geometry.dispose();
         this.carvedKnown.delete(mesh);
       }
   }
@@ -303,7 +318,9 @@ export class CakeSolid {
   private empty(): void {
     this.hulls = [];
     this.parts.clear();
-    const carved = new Set(this.carvedKnown.values());
+    const carved = new Set(
+      [...this.carvedKnown.values()].flatMap(({ coat, reliefs }) => [coat, ...reliefs]),
+    );
     this.cake.traverse((one) => {
       const { geometry, material } = one as Mesh<
         BufferGeometry,

@@ -7,9 +7,10 @@ import {
   MeshLambertMaterial,
   MeshPhongMaterial,
   type Material,
+  type Texture,
 } from 'three';
 import { light } from '../styles/palette.ts';
-import { sheetOf } from './sheet.ts';
+import { lettersOn, sheetOf } from './sheet.ts';
 
 export interface PictureColours {
   ink: string;
@@ -35,7 +36,10 @@ export class Paints {
     return [...this.made.values()].includes(paint);
   }
   dispose(): void {
-    for (const paint of this.made.values()) paint.dispose();
+    for (const paint of this.made.values()) {
+      (paint as { map?: Texture | null }).map?.dispose();
+      paint.dispose();
+    }
   }
 
   /** Of bodies, each corner in its own colour. */
@@ -50,6 +54,10 @@ export class Paints {
     return this.kept(`${color}${isWet ? ' wet' : ''}`, () =>
       isWet ? new MeshPhongMaterial({ color, ...gloss }) : new MeshLambertMaterial({ color }),
     );
+  }
+  /** Letters in one colour, on a sheet of nothing. */
+  letters(text: string, color: string): Material {
+    return this.kept(`letters ${color} ${text}`, () => new MeshLambertMaterial({ color, map: lettersOn(text), transparent: true, depthWrite: false })); // prettier-ignore
   }
   line(): Material {
     const color = this.colours.ink;

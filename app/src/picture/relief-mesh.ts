@@ -1,19 +1,15 @@
 import type { PictureRelief } from '@pyrgotect/core';
 import {
   BufferGeometry,
-  CanvasTexture,
   Color,
   Float32BufferAttribute,
-  Mesh,
-  MeshLambertMaterial,
   ShapeUtils,
   Vector2,
   Vector3,
-  type Texture,
+  type Material,
 } from 'three';
 import { coatFaces, type CarvedMesh } from './carved-mesh.ts';
-import type { PictureColours } from './paints.ts';
-import { letters, sheetOf } from './sheet.ts';
+import type { Paints } from './paints.ts';
 
 /** It lies so far over the coat that the coat does not shine through, mm. */
 const overMm = 0.35;
@@ -119,37 +115,15 @@ export function reliefGeometry(carved: CarvedMesh, relief: PictureRelief): Buffe
   return geometry;
 }
 
-/** Letters on a sheet that is as wide as they take, in white. */
-function lettersOn(text: string): Texture {
-  const { sheet, pen } = sheetOf(1, 1);
-  const font = `600 180px ${letters}`;
-  pen.font = font;
-  sheet.width = Math.max(1, Math.ceil(pen.measureText(text).width));
-  sheet.height = 150;
-  pen.font = font;
-  pen.fillStyle = 'white';
-  pen.textBaseline = 'alphabetic';
-  pen.fillText(text, 0, 138);
-  return new CanvasTexture(sheet);
-}
-
-/** What is cut into a coat, as it is seen: filled with its frosting, or open and in the shade of its coat. */
-export function reliefMesh(
-  carved: CarvedMesh,
-  relief: PictureRelief,
-  colours: PictureColours,
-): Mesh {
-  const coat = carved.looks[0] ?? 'ivory';
-  const color = new Color(colours.of(relief.look ?? coat));
-  if (relief.look === null) color.lerp(new Color(colours.ink), shade);
-  const mesh = new Mesh(
-    reliefGeometry(carved, relief),
-    new MeshLambertMaterial(
-      relief.text === null
-        ? { color }
-        : { color, map: lettersOn(relief.text), transparent: true, depthWrite: false },
-    ),
-  );
-  mesh.userData.isSheet = true;
-  return mesh;
+/** What a relief is painted with: its own frosting, or, left open, the shade of its coat. */
+export function reliefPaint(
+  { looks }: CarvedMesh,
+  { look, text }: PictureRelief,
+  paints: Paints,
+): Material {
+  const { colours } = paints;
+  const color = new Color(colours.of(look ?? looks[0] ?? 'ivory'));
+  if (look === null) color.lerp(new Color(colours.ink), shade);
+  const hex = `#${color.getHexString()}` as const;
+  return text === null ? paints.plain(hex) : paints.letters(text, hex);
 }

@@ -96,6 +96,13 @@ test('the calendar says what is due and how full the days are, by month and by w
   await expect(page.getByTestId('over')).toContainText('Jubilee', { timeout: 30_000 });
   await expect(page.getByTestId('over')).toContainText('Begin one of them a day earlier');
   await expectReadable(page, 'calendar by month');
+  // a full day is told without its colour; on paper stands the month, and nothing that is pressed
+  await expect(page.locator('.load', { hasText: '▲' }).first()).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('link', { name: /Jubilee/ })).toBeVisible();
+  await expect(page.getByTestId('feed')).toBeHidden();
+  await expect(page.getByRole('banner')).toBeHidden();
+  await page.emulateMedia({ media: 'screen' });
   await page.getByRole('button', { name: 'Week', exact: true }).click();
   const served = page.getByRole('link', { name: 'Jubilee is served' });
   await turnTo(page, 'The week before', served);

@@ -30,7 +30,7 @@ const shelf = useShelf();
         height="5"
         aria-hidden="true"
       />
-      {{ units.text(day.workMin, 'minutes') }}
+      <template v-if="day.isOver">▲ </template>{{ units.text(day.workMin, 'minutes') }}
       <small>of {{ units.text(day.roomMin, 'minutes') }}</small>
     </div>
   </div>
@@ -59,6 +59,18 @@ const shelf = useShelf();
 .due.finished {
   color: var(--soft);
   background: var(--oat);
+}
+/* paper gets no grounds, and may be printed in black alone */
+@media print {
+  .due,
+  .due.finished {
+    color: var(--ink);
+    background: none;
+    border: 1px solid var(--ink);
+  }
+  .due.finished {
+    border-style: dashed;
+  }
 }
 .load {
   color: var(--ink);

@@ -125,7 +125,7 @@ const open = (id: string): void => void router.push(`/build/${id}/day`);
 </script>
 
 <template>
-  <div class="calendar">
+  <div class="calendar prints">
     <TopBar here="calendar">
       <KeyButton variant="flat" to="/new">New cake</KeyButton>
     </TopBar>
@@ -150,7 +150,7 @@ const open = (id: string): void => void router.push(`/build/${id}/day`);
           <KeyButton value="week">Week</KeyButton>
         </v-btn-toggle>
       </div>
-      <p class="lead">
+      <p class="lead no-print">
         Hours of work by the plan of each cake’s own days, beside the hours that you gave it. What
         is ticked off at the bench is not counted any more.
       </p>
@@ -224,7 +224,7 @@ const open = (id: string): void => void router.push(`/build/${id}/day`);
           >
         </template>
       </v-calendar>
-      <FeedPanel />
+      <FeedPanel class="no-print" />
     </main>
   </div>
 </template>

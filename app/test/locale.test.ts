@@ -1,3 +1,4 @@
+import { dayNumber, phrase } from '@pyrgotect/core';
 import { parseISO } from 'date-fns';
 import { createPinia, setActivePinia } from 'pinia';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
@@ -111,6 +112,15 @@ describe('tenths', () => {
     expect(settings.system.decimal).toBe(',');
     await settings.switchUnits();
     expect(settings.system.decimal).toBe(',');
+  });
+  it('and a date in a sentence of the plan has the region’s order, in either units', async () => {
+    const settings = useSettings();
+    const { say } = useUnits();
+    const made = phrase('Sponge, made {made}.', { made: [dayNumber('2027-05-03'), 'day'] });
+    expect(say(made)).toBe('Sponge, made 3 May 2027.');
+    await settings.setHabits({ dates: 'mdy' });
+    await settings.switchUnits();
+    expect(say(made)).toBe('Sponge, made May 3, 2027.');
   });
   it('go back to the region’s when that is asked for', async () => {
     const settings = useSettings();

@@ -3,7 +3,7 @@ import {
   addDays,
   addUp,
   asFraction,
-  dayText,
+  dayNumber,
   inchesAndOunces,
   inOwnUnits,
   kinds,
@@ -102,7 +102,9 @@ describe('a figure at the edge of how it is shown', () => {
     expect(showText(value, kind, imperial)).toBe(inches);
   });
   it('has no sign when it is rounded to nothing', () => {
-    for (const kind of kinds.filter((one) => one !== 'money' && one !== 'temperature'))
+    for (const kind of kinds.filter(
+      (one) => one !== 'money' && one !== 'temperature' && one !== 'day',
+    ))
       for (const system of [metric, imperial])
         expect(show(-1e-7, kind, system).number, kind).toMatch(/^0(\.0)?$/);
   });
@@ -272,9 +274,12 @@ describe('days', () => {
     expect(addDays('2027-10-30', 7)).toBe('2027-11-06');
   });
   it('are written as people write them', () => {
-    expect(dayText('2027-05-03')).toBe('3 May 2027');
-    expect(dayText('2027-12-31')).toBe('31 Dec 2027');
-    expect(dayText('2028-01-10')).toBe('10 Jan 2028');
+    const text = (day: string, dates: UnitSystem['dates']): string =>
+      showText(dayNumber(day), 'day', { ...metric, dates });
+    expect(text('2027-05-03', 'dmy')).toBe('3 May 2027');
+    expect(text('2027-12-31', 'mdy')).toBe('Dec 31, 2027');
+    expect(text('2028-01-10', 'ymd')).toBe('2028 Jan 10');
+    expect(text('1969-12-31', 'dmy')).toBe('31 Dec 1969');
   });
 });
 

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import {
-  dayText,
   goodUntil,
   pantryLimits,
   stockPlaces,
@@ -9,12 +8,14 @@ import {
   type Stock,
   type StockPlace,
 } from '@pyrgotect/core';
+import { parseISO } from 'date-fns';
 import { computed } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import QuantityField from '../figures/QuantityField.vue';
 import WhenField from '../figures/WhenField.vue';
 import { useUnits } from '../figures/units.ts';
 import OutlineFields from '../sheets/OutlineFields.vue';
+import { dayText } from '../locale/when.ts';
 import { usePantry } from '../stores/pantry.ts';
 import { leftText } from './stock-words.ts';
 
@@ -112,7 +113,7 @@ const takenText = computed(() => leftText(props.row, takenOf(props.row), units.t
       {{
         until === null
           ? 'Nobody says how long it keeps there.'
-          : `Usually good until ${dayText(until)}; your local food code decides.`
+          : `Usually good until ${dayText(parseISO(until), 'dated')}; your local food code decides.`
       }}
       {{ row.taken.length > 0 ? `Taken so far: ${takenText}.` : '' }}
     </p>

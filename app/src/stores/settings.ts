@@ -17,7 +17,7 @@ export type Scheme = 'paper' | 'night' | 'auto';
 /** What is written as the browser's region does, or as it was set by hand. */
 export type OwnHabits = { [K in keyof Habits]: Habits[K] | 'auto' };
 interface Saved {
-  system: Omit<UnitSystem, 'decimal'>;
+  system: Omit<UnitSystem, 'decimal' | 'dates'>;
   scheme: Scheme;
   /** Scale and thermometer at the bench are listened to. */
   devices: boolean;
@@ -77,7 +77,7 @@ export const useSettings = defineStore('settings', () => {
     const stored = (await database.settings.get('settings'))?.value;
     if (!schema.isValidSync(stored)) return;
     const saved = schema.cast(stored);
-    system.value = { ...saved.system, decimal: habits.decimal };
+    system.value = { ...saved.system, decimal: habits.decimal, dates: habits.dates };
     scheme.value = saved.scheme;
     devices.value = saved.devices;
     hintsSeen.value = saved.hintsSeen;
@@ -90,7 +90,7 @@ export const useSettings = defineStore('settings', () => {
     const region = habitsOf(language);
     const own = Object.entries(ownHabits.value).filter(([, value]) => value !== 'auto');
     Object.assign(habits, region, Object.fromEntries(own));
-    system.value = { ...system.value, decimal: habits.decimal };
+    system.value = { ...system.value, decimal: habits.decimal, dates: habits.dates };
   }
   async function save(change: Partial<Saved> = {}): Promise<void> {
     const value: Saved = {
@@ -108,8 +108,8 @@ export const useSettings = defineStore('settings', () => {
     tell({ kind: 'settings' });
   }
   async function switchUnits(): Promise<void> {
-    const { currency, decimal } = system.value;
-    system.value = { ...(isMetric.value ? inchesAndOunces : metric), currency, decimal };
+    const { currency, decimal, dates } = system.value;
+    system.value = { ...(isMetric.value ? inchesAndOunces : metric), currency, decimal, dates };
     await save();
   }
   async function setUnits(change: Partial<UnitSystem>): Promise<void> {

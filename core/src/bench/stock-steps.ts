@@ -3,7 +3,7 @@ import type { Tier } from '../document/types.ts';
 import type { Spread, StockPlace } from '../pantry/types.ts';
 import type { TakenLayers } from '../stock/layers.ts';
 import { spongeKeepsMin } from '../day/keeping.ts';
-import { dayText } from '../units/days.ts';
+import { dayNumber } from '../units/days.ts';
 import { phrase } from '../units/phrase.ts';
 import { onLine, otherLine } from '../workflow/operation.ts';
 import { perishable, isPerishable } from './perishable.ts';
@@ -35,9 +35,9 @@ export function stockLayerSteps(
         part: `${tier.id}/cake`,
         lead: phrase(
           isFrozen
-            ? `${row.name}, made ${dayText(row.madeOn)}. Overnight in the fridge, {time}, in the wrap: what condenses stays outside it.`
-            : `${row.name}, made ${dayText(row.madeOn)}. In the wrap until they are stacked.`,
-          { time: [thawMin, 'minutes'] },
+            ? `${row.name}, made {made}. Overnight in the fridge, {time}, in the wrap: what condenses stays outside it.`
+            : `${row.name}, made {made}. In the wrap until they are stacked.`,
+          { time: [thawMin, 'minutes'], made: [dayNumber(row.madeOn), 'day'] },
         ),
         amounts: [{ label: 'layers', value: count, kind: 'count', figure: null }],
         checks: [

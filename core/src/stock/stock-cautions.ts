@@ -1,7 +1,7 @@
 import type { Build, Tier } from '../document/types.ts';
 import type { Pantry, Stock } from '../pantry/types.ts';
 import { spongeLayers } from '../tins/sponge-layers.ts';
-import { dayText } from '../units/days.ts';
+import { dayNumber } from '../units/days.ts';
 import { phrase } from '../units/phrase.ts';
 import type { Caution } from '../working/cautions.ts';
 import { misfitOf } from './layers.ts';
@@ -102,9 +102,10 @@ function warnOfAge(build: Build, row: Stock, pantry: Pantry, warn: (words: Words
   if (!on || until === null || on <= until) return;
   warn({
     severity: 'mind',
-    title: phrase(
-      `${row.name}, made ${dayText(row.madeOn)}, is past what it usually keeps (${dayText(until)}).`,
-    ),
+    title: phrase(`${row.name}, made {made}, is past what it usually keeps ({until}).`, {
+      made: [dayNumber(row.madeOn), 'day'],
+      until: [dayNumber(until), 'day'],
+    }),
     todo: phrase('Make it anew; what still may be used, your local food code decides.'),
   });
 }

@@ -1,3 +1,4 @@
+import { dayNumberText } from './days.ts';
 import { G_PER_OZ, MM_PER_IN, OZ_PER_LB, spoonMl, type Kind, type UnitSystem } from './kinds.ts';
 
 /** A figure as shown: its number and its unit apart, so that a screen can set them apart. */
@@ -176,6 +177,8 @@ function byPoint(value: number, kind: Kind, system: UnitSystem): Shown {
       return { number: trim(value, 0), unit: '' };
     case 'money':
       return { number: `${system.currency}${value.toFixed(2)}`, unit: '' };
+    case 'day':
+      return { number: dayNumberText(value, system.dates), unit: '' };
     case 'factor':
       return { number: trim(value, 3), unit: '' };
   }

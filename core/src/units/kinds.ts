@@ -35,7 +35,8 @@ export type Kind =
   | 'pressure'
   | 'bearing' // what rests on a square of cake: grams to the square centimetre
   | 'factor'
-  | 'money';
+  | 'money'
+  | 'day'; // a date, by its days since 1970
 
 export const dimensionOf: Record<Kind, Dimension> = {
   size: 'length',
@@ -57,6 +58,7 @@ export const dimensionOf: Record<Kind, Dimension> = {
   bearing: 'pressure',
   factor: 'count',
   money: 'money',
+  day: 'count',
 };
 
 export const kinds = Object.keys(dimensionOf) as Kind[];
@@ -74,7 +76,10 @@ export interface UnitSystem {
   currency: string;
   /** What stands before tenths, in what is shown and in what is typed. */
   decimal: '.' | ',';
+  /** What of a date stands first. */
+  dates: DateOrder;
 }
+export type DateOrder = 'dmy' | 'mdy' | 'ymd';
 
 export const spoonSchools = ['metric', 'us', 'au'] as const;
 export type SpoonSchool = (typeof spoonSchools)[number];
@@ -95,6 +100,7 @@ export const metric: UnitSystem = {
   spoons: 'metric',
   currency: '€',
   decimal: '.',
+  dates: 'dmy',
 };
 export const inchesAndOunces: UnitSystem = {
   length: 'in',
@@ -105,6 +111,7 @@ export const inchesAndOunces: UnitSystem = {
   spoons: 'us',
   currency: '€',
   decimal: '.',
+  dates: 'dmy',
 };
 
 export const MM_PER_IN = 25.4;

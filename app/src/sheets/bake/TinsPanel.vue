@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import {
   freshId,
-  dayText,
   isNearTin,
   limits,
   nearestOwned,
@@ -13,6 +12,7 @@ import {
   type Stock,
   type Tin,
 } from '@pyrgotect/core';
+import { parseISO } from 'date-fns';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import FigureValue from '../../figures/FigureValue.vue';
@@ -24,6 +24,7 @@ import StockChoice from './StockChoice.vue';
 import IngredientList from '../IngredientList.vue';
 import TinDrawing from '../TinDrawing.vue';
 import { useBakeSheet } from './useBakeSheet.ts';
+import { dayText } from '../../locale/when.ts';
 import { fixed } from '../../locale/number.ts';
 
 /** Grams of batter to each tin, drawn in it, and what the batter is made of. */
@@ -202,7 +203,7 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
       Nothing of this tier is mixed or baked: its layers come
       {{
         bake?.stock
-          ? `out of the ${bake.stock.row.keptIn}, made ${dayText(bake.stock.row.madeOn)}`
+          ? `out of the ${bake.stock.row.keptIn}, made ${dayText(parseISO(bake.stock.row.madeOn), 'dated')}`
           : 'from what was put away'
       }}.
     </p>

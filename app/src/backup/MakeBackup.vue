@@ -4,6 +4,7 @@ import ToggleRow from '../parts/ToggleRow.vue';
 import { downloadBytes } from '../parts/download.ts';
 import { report } from '../stores/faults.ts';
 import { useBackups } from '../stores/backups.ts';
+import { fixed } from '../locale/number.ts';
 import { canKeepFolder, chooseFolder, forgetFolder } from './folder.ts';
 import { everyChoices } from './due.ts';
 
@@ -31,7 +32,7 @@ const save = (): Promise<void> =>
     const { name, blob } = await backups.make(withVersions.value);
     downloadBytes(name, blob, 'application/zip');
     await backups.made();
-    return `${name}, ${(blob.size / 1e6).toFixed(1)} MB: keep it somewhere else than on this machine.`;
+    return `${name}, ${fixed(blob.size / 1e6, 1)} MB: keep it somewhere else than on this machine.`;
   });
 const pick = (): Promise<void> =>
   doing(async () => {

@@ -1,3 +1,4 @@
+import { grouped } from '../units/format.ts';
 import type { Food, Measuring } from '../pantry/types.ts';
 import type { UnitSystem } from '../units/kinds.ts';
 import { plainSigns, readAmount, readTrailing, type Measured, type ReadAmount } from './amounts.ts';
@@ -247,10 +248,10 @@ const mostLetters = 40_000;
 /** Why a text is too much for one recipe, in words; null where it is not. */
 export function tooMuchPasted(text: string): string | null {
   if (text.length > mostLetters)
-    return `These are ${text.length.toLocaleString('en')} letters. A recipe has at most ${mostLetters.toLocaleString('en')}: paste one at a time.`;
+    return `These are ${grouped(text.length)} letters. A recipe has at most ${grouped(mostLetters)}: paste one at a time.`;
   const lines = text.split('\n').length;
   return lines > mostLines
-    ? `These are ${lines.toLocaleString('en')} lines. A recipe has at most ${mostLines}: paste one at a time.`
+    ? `These are ${grouped(lines)} lines. A recipe has at most ${mostLines}: paste one at a time.`
     : null;
 }
 

@@ -1,3 +1,4 @@
+import { grouped } from '../units/format.ts';
 import Papa from 'papaparse';
 
 /* Tables as text: rows and columns, whatever parts them. */
@@ -70,7 +71,7 @@ export function readTable(text: string): CsvResult<never> | { ok: true; table: T
     const letters = Math.max(...long.cells.map((cell) => cell.length));
     return fail(
       long.line,
-      `Line ${long.line}: a cell of ${letters.toLocaleString('en')} letters. A cell has at most ${longestCell.toLocaleString('en')}; nothing was read.`,
+      `Line ${long.line}: a cell of ${grouped(letters)} letters. A cell has at most ${grouped(longestCell)}; nothing was read.`,
     );
   }
   const [head, ...rows] = all;
@@ -78,7 +79,7 @@ export function readTable(text: string): CsvResult<never> | { ok: true; table: T
   if (rows.length > mostRows)
     return fail(
       mostRows + 1,
-      `The table has more than ${mostRows.toLocaleString('en')} rows. Nothing was read; split it.`,
+      `The table has more than ${grouped(mostRows)} rows. Nothing was read; split it.`,
     );
   return {
     ok: true,

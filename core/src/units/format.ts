@@ -121,6 +121,10 @@ export const inDegrees = (c: number, { temperature }: UnitSystem): number =>
 export const withDecimal = (number: string, { decimal }: UnitSystem): string =>
   decimal === '.' ? number : number.replace(/(\d)\.(?=\d)/g, `$1${decimal}`);
 
+/** A large count whose thousands stand apart, by no region’s sign: “10 000”. */
+export const grouped = (count: number): string =>
+  String(count).replace(/\B(?=(\d{3})+$)/g, '\u00a0');
+
 /**
  * A value (mm, g, mL, C, min, or a plain number) as a person reads it: in their units, rounded as
  * its kind says, with their sign before tenths.

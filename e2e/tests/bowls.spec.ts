@@ -307,6 +307,9 @@ test('a colour is picked, seen, named anew and weighed', async ({ page }) => {
   await page.getByLabel('How teal looks').click();
   const dialog = page.getByTestId('colour');
   await expect(dialog).toContainText('of gel to the kilogram');
+  // nothing of the picker is squeezed away by what stands under it
+  await expect(dialog.locator('.v-color-picker-preview')).toBeInViewport({ ratio: 1 });
+  await expect(dialog.locator('.v-color-picker-edit input')).toBeInViewport({ ratio: 1 });
   await expect(dialog.getByTestId('gel-mix')).toContainText(/blue.*drops/);
   const spot = dialog.getByLabel('Gel for a test spot');
   await spot.fill('0.4 g');

@@ -107,5 +107,10 @@ const setSpot = (g: number | null): void =>
 <style scoped>
 .colour {
   padding: 20px 24px;
+  overflow: hidden auto;
+}
+/* a low window scrolls it, and squeezes nothing */
+.colour > * {
+  flex: none;
 }
 </style>

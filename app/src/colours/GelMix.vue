@@ -116,12 +116,9 @@ const colours = computed(() => [
         <KeyButton variant="text" size="small" @click="emit('take', [])"
           >Leave the gel open</KeyButton
         ></template
-      ><template v-else>Which gels is left open: at the bench it says “colour gel”.</template>
-      <KeyButton
-        v-if="!isTaken && proposed.length > 0"
-        variant="text"
-        size="small"
-        @click="emit('take', proposed)"
+      ><template v-else>Which gels is left open: at the bench it says “colour gel”.</template
+      >{{ ' ' }}
+      <KeyButton v-if="!isTaken && proposed.length > 0" size="small" @click="emit('take', proposed)"
         >Weigh this mix</KeyButton
       >
     </p>

@@ -154,7 +154,10 @@ test('what both changed alike is said, and the other is kept; a device is called
   const name = other.getByLabel('Name of this device');
   await name.fill('Bench');
   await name.press('Enter');
-  await expect(desk.getByTestId('device').filter({ hasText: 'Bench' })).toHaveCount(1);
+  // after everything that the new device is still being given
+  await expect(desk.getByTestId('device').filter({ hasText: 'Bench' })).toHaveCount(1, {
+    timeout: 40_000,
+  });
   await desk.goto(addressOf('Meridian', 'brief'));
   await other.goto(addressOf('Meridian', 'brief'));
   for (const page of [desk, other]) await expect(nameField(page)).toHaveValue('Meridian');

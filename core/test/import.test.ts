@@ -5,7 +5,6 @@ import {
   findFood,
   inchesAndOunces,
   metric,
-  mostRows,
   readFoods,
   readLine,
   readPasted,
@@ -158,7 +157,7 @@ describe('a table of ingredients', () => {
   });
   it('of more rows than anyone has is not read', () => {
     const many = `name\n${Array.from({ length: 20_000 }, (_, i) => `thing ${i}`).join('\n')}`;
-    expect(problemsOf(many)[0]!.message).toContain(`more than ${mostRows.toLocaleString('en')}`);
+    expect(problemsOf(many)[0]!.message).toMatch(/more than 10\s000 rows/);
   });
   it('writes no cell that a spreadsheet would run', () => {
     for (const cell of ['=1+1', '+cmd', '-2', '@sum', '\tx'])

@@ -39,7 +39,6 @@ const onFront = (line: Point[], z: number): PictureRelief => ({
   part: 't/cut/r',
   line,
   text: null,
-  letterMm: 20,
   at: { x: 0, y: 0, z },
   out: { x: 0, y: -1, z: 0 },
   look: null,

@@ -4,7 +4,7 @@ import type { Spread } from '../pantry/types.ts';
 import { ifThere } from '../working/staged.ts';
 import type { TierCarve } from './apply.ts';
 import { loosePieces } from './carve-cautions.ts';
-import { reliefMm2 } from './relief.ts';
+import { reliefMl } from './relief.ts';
 
 /** What a bowl gives to a carved tier, mL. */
 export interface CarveNeed {
@@ -44,13 +44,13 @@ export function carveNeeds(tier: Tier, carve: TierCarve | null): CarveNeed[] {
       step: glueStep(tier, carve),
     });
   for (const cut of carve.question.cuts)
-    if (cut.kind === 'relief' && cut.inlaySpreadId !== null && reliefMm2(cut) > 0)
+    if (cut.kind === 'relief' && cut.inlaySpreadId !== null && reliefMl(cut) > 0)
       needs.push({
         kind: 'inlay',
         label: `inlaid in ${cut.name}`,
         spreadId: cut.inlaySpreadId,
         tint: cut.inlayTint,
-        ml: (reliefMm2(cut) * cut.depthMm) / 1000,
+        ml: reliefMl(cut),
         part: `cut/${cut.id}`,
         step: `${tier.id}/relief/${cut.id}`,
       });

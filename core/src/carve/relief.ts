@@ -72,6 +72,9 @@ export function motifLine(cut: ReliefCut): Point[] {
   return line.map(({ x, y }) => ({ x: x * wideMm, y: y * highMm }));
 }
 
+/** What fills a relief again, mL. */
+export const reliefMl = (cut: ReliefCut): number => (reliefMm2(cut) * cut.depthMm) / 1000;
+
 /** What a relief takes of the coat's surface, mm2, laid flat: letters by the length of their strokes. */
 export function reliefMm2(cut: ReliefCut): number {
   if (cut.motif === 'own') return cut.areaMm2;

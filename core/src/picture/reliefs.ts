@@ -20,7 +20,6 @@ export function reliefsOf(
         part: `${tier.id}/cut/${cut.id}`,
         line: motifLine(cut),
         text: cut.motif === 'letters' ? cut.words.trim() : null,
-        letterMm: cut.highMm,
         at: isOnSide
           ? { x: 0, y: 0, z: cut.upMm }
           : { x: out.x * cut.outMm, y: out.y * cut.outMm, z: 0 },

@@ -156,7 +156,6 @@ export interface PictureRelief {
   line: Point[];
   /** Letters within that room; null where the line itself is cut. */
   text: string | null;
-  letterMm: number;
   /** The middle: from the axis, and above the foot; on a side it goes in from outside, against `out`. */
   at: Place;
   /** The way it faces. */

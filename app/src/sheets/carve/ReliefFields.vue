@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { limits, reliefMm2, type ReliefCut } from '@pyrgotect/core';
+import { limits, reliefMl, reliefMm2, type ReliefCut } from '@pyrgotect/core';
 import ChoiceField from '../../figures/ChoiceField.vue';
 import { useUnits } from '../../figures/units.ts';
 import WordField from '../../figures/WordField.vue';
@@ -25,7 +25,7 @@ const { text } = useUnits();
   </p>
   <p class="sentence">
     {{ text(reliefMm2(cut), 'area') }} of the coat, {{ text(cut.depthMm, 'fine') }} deep:
-    {{ text((reliefMm2(cut) * cut.depthMm) / 1000, 'volume') }}. Filled with
+    {{ text(reliefMl(cut), 'volume') }}. Filled with
     <ChoiceField
       :model-value="cut.inlaySpreadId ?? ''"
       label="Frosting of the inlay"

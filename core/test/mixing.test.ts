@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  isSameMix,
   absorptionOf,
   gelFrom,
   mixedHex,
@@ -156,5 +157,15 @@ describe('bands of an ombre from two bowls', () => {
       ) as [number, number, number],
     );
     expect(shareBetween(pale, deep, third)).toBeCloseTo(0.3, 1);
+  });
+});
+
+describe('a mix that is taken', () => {
+  it('is the same as long as nobody could weigh the difference', () => {
+    const one = [{ foodId: 'gel-blue', gPerKg: 4 }];
+    expect(isSameMix(one, [{ foodId: 'gel-blue', gPerKg: 4.1 }])).toBe(true);
+    expect(isSameMix(one, [{ foodId: 'gel-blue', gPerKg: 4.3 }])).toBe(false);
+    expect(isSameMix(one, [{ foodId: 'gel-red', gPerKg: 4 }])).toBe(false);
+    expect(isSameMix(one, [])).toBe(false);
   });
 });

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import {
+  dosesOf,
   dropsOf,
   dropsToG,
   gelsOf,
+  isSameMix,
   mixFor,
   stoodHex,
   mixedHex,
@@ -42,11 +44,7 @@ const ground = computed(() => {
 });
 const gels = computed(() => gelsOf(pantry.pantry.foods));
 const mix = computed(() => mixFor(hex.value, ground.value, gels.value));
-const proposed = computed((): GelDose[] =>
-  mix.value.doses.flatMap(({ gel, gPerKg }) =>
-    gel.id === null ? [] : [{ foodId: gel.id, gPerKg: Math.round(gPerKg * 100) / 100 }],
-  ),
-);
+const proposed = computed(() => dosesOf(mix.value));
 /** The gels that were taken for this colour, and what they make in this frosting; one that is gone is left out. */
 const taken = computed((): Dose[] =>
   props.colour.doses.flatMap(({ foodId, gPerKg }) => {
@@ -54,16 +52,7 @@ const taken = computed((): Dose[] =>
     return gel ? [{ gel, gPerKg }] : [];
   }),
 );
-/** As nearly as it is weighed. */
-const isTaken = computed(
-  () =>
-    proposed.value.length === props.colour.doses.length &&
-    proposed.value.every(({ foodId, gPerKg }) =>
-      props.colour.doses.some(
-        (dose) => dose.foodId === foodId && Math.abs(dose.gPerKg / gPerKg - 1) < 0.05,
-      ),
-    ),
-);
+const isTaken = computed(() => isSameMix(proposed.value, props.colour.doses));
 const stood = computed(() => stoodHex(ground.value, mix.value.doses));
 const colours = computed(() => [
   { name: 'as it is', hex: ground.value },

@@ -1,4 +1,4 @@
-import type { Band, Colour } from '../document/types.ts';
+import type { Band, Colour, GelDose } from '../document/types.ts';
 import { usualOf } from '../fields/usual.ts';
 import { gelSpot } from '../pantry/food-fields.ts';
 import type { Food, GelSpot } from '../pantry/types.ts';
@@ -143,6 +143,20 @@ export function mixFor(wantedHex: string, baseHex: string, gels: readonly Gel[])
   const { mix } = all.reduce((a, b) => (cost(b.mix) < cost(a.mix) ? b : a));
   return { ...mix, doses: [...mix.doses].sort((a, b) => b.gPerKg - a.gPerKg) };
 }
+
+/** A mix as a colour keeps it, to the hundredth of a gram; gels that are only tried are none of the pantry. */
+export const dosesOf = ({ doses }: Pick<GelMix, 'doses'>): GelDose[] =>
+  doses.flatMap(({ gel, gPerKg }) =>
+    gel.id === null ? [] : [{ foodId: gel.id, gPerKg: Math.round(gPerKg * 100) / 100 }],
+  );
+
+/** Two mixes are one within this share of each gel: nobody weighs finer. */
+const sameWithin = 0.05;
+export const isSameMix = (a: readonly GelDose[], b: readonly GelDose[]): boolean =>
+  a.length === b.length &&
+  a.every(({ foodId, gPerKg }) =>
+    b.some((one) => one.foodId === foodId && Math.abs(one.gPerKg / gPerKg - 1) < sameWithin),
+  );
 
 /** Drops of gel from a bottle that weigh a gram (estimate). */
 export const dropsToG = 20;

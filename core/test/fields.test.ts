@@ -13,7 +13,7 @@ import { build as buildField } from '../src/document/build-fields.ts';
 import { rowFields } from '../src/pantry/fields.ts';
 import { fieldProblem, fieldWords } from '../src/document/field-words.ts';
 import { contents } from '../src/document/schema.ts';
-import { checksOf } from '../src/fields/checks.ts';
+import { checksOf, schemaOf as yupOf } from '../src/fields/checks.ts';
 import { describedFigure, partOf } from '../src/fields/described.ts';
 import {
   byKind,
@@ -32,6 +32,7 @@ import {
   words,
   type Field,
 } from '../src/fields/field.ts';
+import { fits } from '../src/fields/fits.ts';
 import { jsonOf, type JsonSchema } from '../src/fields/json-schema.ts';
 import { usualOf } from '../src/fields/usual.ts';
 import { anyBuild } from './arbitrary.ts';
@@ -254,6 +255,43 @@ function edited(
   return { ...of, [key]: edited(of[key], way, put) };
 }
 
+describe('plain comparisons and Yup', () => {
+  const even = figure({ min: -5, max: 5 }).rule('even', 'is odd', (n) => n % 2 === 0);
+  const each: Record<string, Field<unknown>> = {
+    figure: figure({ min: -5, max: 5 }),
+    whole: wholeFigure({ min: 0, max: 3 }),
+    even,
+    words: words(3),
+    'words that are there': words(3, 1),
+    id: id(),
+    time: isoTime(),
+    flag: flag(),
+    choice: oneOf(['a', 'b']),
+    'may miss': words(3).orMissing(),
+    'or null': orNull(flag()),
+    list: list(orNull(flag()), 2, 1),
+    place: figures<[number, number]>({ min: 0, max: 1 }, 2),
+    'by name': byName(flag(), 'is no list of flags'),
+    'by any name': byName(null, 'is no list'),
+    record: record<{ a: number; b?: string }>({ a: even, b: words(2).orMissing() }),
+    swift: swift(words(3), 'is not quick', (value) => Array.isArray(value)),
+    cut,
+  };
+  const some = fc.oneof(
+    fc.anything(),
+    fc.constantFrom<unknown>(...[null, undefined, Number.NaN, Infinity, 0, 1, 2, 2.5, -5, 6, '', 'a', 'abcd', 'a\u0007', 'two words', '2027-06-12T16:00', '2027-06-12T16:00Z', '2027-19-12T16:00Z', true, [], [null], [true, false], [0, 1], [0, 2], [undefined], {}, { a: 2 }, { a: 1 }, { a: 2, b: null }, { a: 2, b: 'abc' }, { x: true }, { x: 1 }, { kind: 'plane' }, { kind: 'plane', upMm: 3 }, { kind: 'scoop', upMm: 3 }, { kind: 'toString' }, new Date(0)]), // prettier-ignore
+  );
+  it.each(Object.entries(each))('take and refuse the same: %s', (_, field) => {
+    fc.assert(
+      fc.property(some, (value) => {
+        const isRight = yupOf(field).isValidSync(structuredClone(value), { strict: true });
+        expect(fits(field, value)).toBe(isRight);
+      }),
+      { numRuns: 300, seed: 35 },
+    );
+  });
+});
+
 describe('the description of a build', () => {
   const schema = schemaOf(buildField);
   it('takes every build that can be, by its checks and by its schema', () => {
@@ -295,6 +333,7 @@ describe('the description of a build', () => {
         const other = edited(build, way, to === 'same' ? structuredClone(there) : to);
         const isRight = buildSchema.isValidSync(structuredClone(other), { strict: true });
         expect(buildSchema.isValidSync(other, { strict: true })).toBe(isRight);
+        expect(yupOf(buildField).isValidSync(structuredClone(other), { strict: true })).toBe(isRight); // prettier-ignore
         said[isRight ? 'yes' : 'no'] += 1;
       }),
       { numRuns: 150, seed: 33 },

@@ -5,13 +5,32 @@ import fc from 'fast-check';
 type Json = unknown;
 const odd: readonly Json[] = [null, true, 0, -1, -0.5, 1e308, -1e308, 2 ** 53, '', 'x', '__proto__', '../../x', '<svg onload=1>', 'ﷺ'.repeat(50), [], {}, [null], [[]], { id: 1 }, [1, 'a', {}]]; // prettier-ignore
 
-/** Paths to everything inside a value. */
-function* pathsIn(value: Json, path: (string | number)[] = []): Generator<(string | number)[]> {
-  if (typeof value !== 'object' || value === null) return;
-  for (const key of Object.keys(value)) {
-    const here = [...path, Array.isArray(value) ? Number(key) : key];
-    yield here;
-    yield* pathsIn((value as Record<string, Json>)[key], here);
+/** How many things are inside a value. */
+function partsOf(value: Json): number {
+  if (typeof value !== 'object' || value === null) return 0;
+  let parts = 0;
+  for (const inner of Object.values(value)) parts += 1 + partsOf(inner);
+  return parts;
+}
+
+/** The path to the n-th thing inside a value, from 0, as they stand written. */
+function pathTo(root: Json, n: number): (string | number)[] {
+  const path: (string | number)[] = [];
+  let [at, left] = [root, n];
+  for (;;) {
+    const inside = Object.entries(at as Record<string, Json>);
+    for (const [key, inner] of inside) {
+      const parts = 1 + partsOf(inner);
+      if (left >= parts) {
+        left -= parts;
+        continue;
+      }
+      path.push(Array.isArray(at) ? Number(key) : key);
+      if (left === 0) return path;
+      left -= 1;
+      at = inner;
+      break;
+    }
   }
 }
 
@@ -61,8 +80,8 @@ export const mutated = (texts: readonly string[]): fc.Arbitrary<string> => {
     .map(([text, steps]) => {
       const root = JSON.parse(text) as Json;
       for (const [at, how, pick] of steps) {
-        const paths = [...pathsIn(root)];
-        if (paths.length > 0) changed(root, paths[at % paths.length]!, how, pick);
+        const parts = partsOf(root);
+        if (parts > 0) changed(root, pathTo(root, at % parts), how, pick);
         // once: many of many would be more than any file
         if (how === 'many') break;
       }

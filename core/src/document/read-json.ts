@@ -1,4 +1,4 @@
-import { findNodeAtLocation, parseTree, type ParseError } from 'jsonc-parser';
+import { findNodeAtLocation, parseTree, type Node, type ParseError } from 'jsonc-parser';
 import { ValidationError } from 'yup';
 import type { Field } from '../fields/field.ts';
 import { hasOver, tooMany } from '../fields/too-many.ts';
@@ -37,16 +37,22 @@ export const toPath = (text: string): Path =>
     m[1] !== undefined ? Number(m[1]) : m[2]!,
   );
 
-/** Line of a field, or of the nearest field around it that the file has. */
-export function lineOf(text: string, path: Path): number | null {
-  const tree = parseTree(text);
-  if (!tree) return null;
-  for (let length = path.length; length >= 0; length--) {
-    const node = findNodeAtLocation(tree, path.slice(0, length));
-    if (node) return lineAt(text, node.offset);
-  }
-  return null;
+/** Tells the line of a field, or of the nearest field around it that the file has. */
+function linesOf(text: string): (path: Path) => number | null {
+  let tree: Node | null | undefined;
+  return (path) => {
+    tree ??= parseTree(text) ?? null;
+    if (!tree) return null;
+    for (let length = path.length; length >= 0; length--) {
+      const node = findNodeAtLocation(tree, path.slice(0, length));
+      if (node) return lineAt(text, node.offset);
+    }
+    return null;
+  };
 }
+
+/** Line of a field, or of the nearest field around it that the file has. */
+export const lineOf = (text: string, path: Path): number | null => linesOf(text)(path);
 
 export const shorten = (value: unknown): string => {
   const text = JSON.stringify(value) ?? 'nothing';
@@ -166,10 +172,11 @@ export function problemsOf(
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
     const all = error.inner.length > 0 ? error.inner : [error];
+    const lineIn = linesOf(text);
     return all.slice(0, 10).map((problem) => {
       const inside = problem.path ?? '';
       const path = `${root}${root && inside && !inside.startsWith('[') ? '.' : ''}${inside}`;
-      const line = lineOf(text, toPath(path));
+      const line = lineIn(toPath(path));
       const found: unknown = (problem.params as { value?: unknown } | undefined)?.value;
       return {
         line,

@@ -1,5 +1,6 @@
 import { array, boolean, lazy, mixed, number, object, string, type AnySchema } from 'yup';
 import { oneOf, record, type Field, type Rule, type Shape } from './field.ts';
+import { control, fits, isKnownRight, isObject, timePattern } from './fits.ts';
 
 /* Messages begin after the field's name, which the reader puts before them. */
 
@@ -10,56 +11,22 @@ export interface Checks<T> {
   validateSync(value: unknown, options?: { strict?: boolean; abortEarly?: boolean }): T;
 }
 
-// line breaks and tabs are fine in notes
-const control = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\u202a-\u202e\u2066-\u2069]/; // eslint-disable-line no-control-regex
-export const timePattern = /^\d{4}-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)?$/;
-
 const known = new WeakMap<Field<unknown>, AnySchema>();
 
 /**
- * The checks of a field, strict about what it knows and silent about what it does not know. Records that were found
- * right are remembered by their identity, as documents are never changed in place: of a document of which one
- * thing changed, one thing is checked.
+ * The checks of a field. Whether a value is right is told by plain comparisons, and Yup finds the words for what is
+ * wrong: both read the same description, and a test holds them to the same answers.
  */
 export function checksOf<T>(field: Field<T>): Checks<T> {
-  // made when the first value comes: a shelf that only reads needs none
-  const schema = (): AnySchema => schemaOf(field);
   return {
-    isValidSync(value, options): value is T {
-      const isRight = schema().isValidSync(value, options);
-      if (isRight) remember(field, value);
-      return isRight;
-    },
-    validateSync(value, options) {
-      const checked = schema().validateSync(value, options) as T;
-      remember(field, checked);
-      return checked;
-    },
+    isValidSync: (value): value is T => fits(field, value),
+    validateSync: (value, options) =>
+      fits(field, value) ? (value as T) : (schemaOf(field).validateSync(value, options) as T),
   };
 }
 
-const right = new WeakMap<Field<unknown>, WeakSet<object>>();
-/** Remembers the records of a value that is right. */
-function remember(field: Field<unknown>, value: unknown): void {
-  if (typeof value !== 'object' || value === null) return;
-  const { shape } = field;
-  if (shape.kind === 'null or') remember(shape.of, value);
-  else if (shape.kind === 'by kind') {
-    const { kind } = value as { kind?: unknown };
-    if (typeof kind === 'string' && Object.hasOwn(shape.of, kind)) remember(shape.of[kind]!, value);
-  } else if (shape.kind === 'list') {
-    for (const one of value as unknown[]) remember(shape.of, one);
-  } else if (shape.kind === 'record') {
-    let known = right.get(field);
-    if (!known) right.set(field, (known = new WeakSet()));
-    if (known.has(value)) return;
-    known.add(value);
-    for (const [key, of] of Object.entries(shape.fields))
-      remember(of, (value as Record<string, unknown>)[key]);
-  }
-}
-
-function schemaOf(field: Field<unknown>): AnySchema {
+/** What Yup checks a field with, made when the first value comes that is wrong. */
+export function schemaOf(field: Field<unknown>): AnySchema {
   let schema = known.get(field);
   if (!schema) {
     schema = made(field);
@@ -82,9 +49,7 @@ function made(field: Field<unknown>): AnySchema {
   const schema = mayMiss ? (bare.notRequired() as AnySchema) : bare;
   const whole = rules.reduce(withRule, schema);
   if (shape.kind !== 'record') return whole;
-  return lazy((value: unknown) =>
-    typeof value === 'object' && value !== null && right.get(field)?.has(value) ? mixed() : whole,
-  ) as never;
+  return lazy((value: unknown) => (isKnownRight(field, value) ? mixed() : whole)) as never;
 }
 
 /** A rule is tried on what is there and of the right kind: that it is not is said besides. */
@@ -178,6 +143,3 @@ function plain(shape: Exclude<Shape, { kind: 'null or' | 'by kind' }>): AnySchem
         .test('swift', shape.message, (value) => shape.isSo(value));
   }
 }
-
-const isObject = (value: unknown): value is object =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);

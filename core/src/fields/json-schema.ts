@@ -1,4 +1,4 @@
-import { timePattern } from './checks.ts';
+import { timePattern } from './fits.ts';
 import type { Field, Shape } from './field.ts';
 
 export type JsonSchema = Record<string, unknown>;

@@ -12,7 +12,7 @@ const demo = readdirSync(folder).map((name) => readFileSync(new URL(name, folder
 const starting = startingPantry();
 /** Short files, of which one fault is a larger part: a tier of each of many builds, and a row of each table. */
 const short = fc.sample(anyBuild, { numRuns: 60, seed: Number(seed) }).map((build) => {
-  const rows = Object.entries(rowsUsed(build, starting)).map(([table, all]) => [table, all.slice(0, 1)]); // prettier-ignore
+  const rows = Object.entries(rowsUsed(build, starting)).map(([table, all]): [string, unknown] => [table, all.slice(0, 1)]); // prettier-ignore
   const one = { ...build, tiers: build.tiers.slice(0, 1) };
   return JSON.stringify({ format: fileFormat, version: buildVersion, build: one, pantry: Object.fromEntries(rows), carvings: [] }); // prettier-ignore
 });

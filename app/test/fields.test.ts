@@ -1,9 +1,11 @@
 import { limits } from '@pyrgotect/core';
-import { mount } from '@vue/test-utils';
+import { mount, type VueWrapper } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { nextTick } from 'vue';
 import QuantityField from '../src/figures/QuantityField.vue';
+import WhenField from '../src/figures/WhenField.vue';
+import WordField from '../src/figures/WordField.vue';
 import { clock, servedText, timeLeft } from '../src/locale/when.ts';
 import { fitSection, scaleText, spread } from '../src/section/scale.ts';
 import { useSettings } from '../src/stores/settings.ts';
@@ -52,6 +54,71 @@ describe('a quantity field', () => {
     const wrapper = field(22);
     await wrapper.find('input').trigger('keydown', { key: 'ArrowUp' });
     expect(wrapper.emitted('update:modelValue')).toEqual([[23]]);
+  });
+});
+
+describe('what is being typed', () => {
+  it.each([
+    ['a figure', () => field(22), 30, '25', '30 mm', 25],
+    [
+      'words',
+      () => mount(WordField, { props: { modelValue: 'Ann' } }),
+      'Ben',
+      'Cleo',
+      'Ben',
+      'Cleo',
+    ],
+    [
+      'a day',
+      () =>
+        mount(WhenField, { props: { modelValue: '2027-06-12', of: 'day' as const, label: 'Day' } }),
+      '2027-06-13',
+      '14 June 2027',
+      'Sun 13 June 2027',
+      '2027-06-14',
+    ],
+  ])(
+    'stays while %s changes elsewhere, and is taken as the later word',
+    async (_, make, elsewhere, typed, there, taken) => {
+      const wrapper = make() as VueWrapper<{ modelValue: unknown }>;
+      const input = wrapper.find('input');
+      input.element.value = typed;
+      await input.trigger('input');
+      await wrapper.setProps({ modelValue: elsewhere });
+      expect(input.element.value).toBe(typed);
+      await input.trigger('blur');
+      expect(wrapper.emitted('update:modelValue')).toEqual([[taken]]);
+      // not taken over by who is asked: what stands is shown again
+      await nextTick();
+      expect(input.element.value).toBe(there);
+    },
+  );
+  it('is given up with Esc for what stands by then', async () => {
+    const wrapper = field(22);
+    const input = wrapper.find('input');
+    await input.setValue('25');
+    await wrapper.setProps({ modelValue: 30 });
+    await input.trigger('keydown', { key: 'Escape' });
+    expect(input.element.value).toBe('30 mm');
+    await input.trigger('blur');
+    expect(wrapper.emitted('update:modelValue')).toBeUndefined();
+  });
+  it('is what a step goes on from', async () => {
+    const wrapper = field(22);
+    const input = wrapper.find('input');
+    await input.setValue('25');
+    await input.trigger('keydown', { key: 'ArrowUp' });
+    await input.trigger('blur');
+    expect(wrapper.emitted('update:modelValue')).toEqual([[26]]);
+  });
+  it('does not hold a field in which nobody types', async () => {
+    const wrapper = field(22);
+    const input = wrapper.find('input');
+    await input.trigger('focus');
+    await wrapper.setProps({ modelValue: 30 });
+    expect(input.element.value).toBe('30 mm');
+    await input.trigger('blur');
+    expect(wrapper.emitted('update:modelValue')).toBeUndefined();
   });
 });
 

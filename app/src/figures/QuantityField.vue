@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="N extends number | null">
 import { readField, showText, stepOf, type Quantity } from '@pyrgotect/core';
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed } from 'vue';
+import { useDraft } from './draft.ts';
 import TypedField from './TypedField.vue';
 import { useSettings } from '../stores/settings.ts';
 
@@ -34,58 +35,47 @@ const shown = computed(() =>
     ? props.auto
     : showText(props.modelValue, props.of.kind, settings.system),
 );
-const text = ref(shown.value);
-const problem = ref('');
-watch(shown, (now) => {
-  text.value = now;
-  problem.value = '';
-});
+const { text, problem, isTyped, type, show, given } = useDraft(() => shown.value);
 
+const read = (): ReturnType<typeof readField> =>
+  readField(text.value, props.modelValue, props.of.kind, settings.system, props.of, props.density);
 function take(): void {
+  if (!isTyped()) return;
   if (text.value.trim() === '' && props.nullable) {
-    problem.value = '';
     give(null);
+    return given();
+  }
+  if (props.modelValue === null && text.value === props.auto) return show();
+  const typed = read();
+  if (!typed.ok) {
+    problem.value = typed.problem;
     return;
   }
-  if (props.modelValue === null && text.value === props.auto) return;
-  const read = readField(
-    text.value,
-    props.modelValue,
-    props.of.kind,
-    settings.system,
-    props.of,
-    props.density,
-  );
-  if (!read.ok) {
-    problem.value = read.problem;
-    return;
-  }
-  problem.value = '';
-  if (read.value !== props.modelValue) give(read.value);
-  void nextTick(() => (text.value = shown.value));
+  if (typed.value !== props.modelValue) give(typed.value);
+  given();
 }
+/** A step from what is typed, where that is a figure, or from what stands. */
 function step(by: number): void {
-  const from = props.modelValue ?? 0;
+  const typed = isTyped() ? read() : null;
+  const from = (typed?.ok ? typed.value : props.modelValue) ?? 0;
   const { min, max, kind } = props.of;
   const next = Math.min(max, Math.max(min, from + by * stepOf(kind, settings.system)));
   if (next !== props.modelValue) give(next);
-}
-function giveUp(): void {
-  text.value = shown.value;
-  problem.value = '';
+  given();
 }
 const size = computed(() => Math.max(3, Math.min(16, text.value.length + 1)));
 </script>
 
 <template>
   <TypedField
-    v-model="text"
+    :model-value="text"
     :class="{ wide }"
     :size="size"
     :label="label"
     :problem="problem"
+    @update:model-value="type"
     @take="take"
-    @give-up="giveUp"
+    @give-up="show"
     @keydown.up.prevent="step(1)"
     @keydown.down.prevent="step(-1)"
   />

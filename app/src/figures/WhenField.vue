@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { mdiCalendarBlankOutline, mdiClockOutline } from '@mdi/js';
 import { parseISO } from 'date-fns';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref } from 'vue';
 import { habits } from '../locale/habits.ts';
 import { readWhen } from '../locale/read-when.ts';
+import { useDraft } from './draft.ts';
 import TypedField from './TypedField.vue';
 import { dayAndHour, dayText, hourText } from '../locale/when.ts';
 
@@ -35,12 +36,7 @@ const shown = computed(() => {
   const at = parseISO(props.modelValue);
   return props.of === 'day' ? dayText(at, 'whole') : dayAndHour(at, 'whole');
 });
-const text = ref(shown.value);
-const problem = ref('');
-watch(shown, (now) => {
-  text.value = now;
-  problem.value = '';
-});
+const { text, problem, isTyped, type, show, given } = useDraft(() => shown.value);
 
 const usual = '12:00';
 function put(to: { day: string | null; hour: string | null }): boolean {
@@ -49,8 +45,8 @@ function put(to: { day: string | null; hour: string | null }): boolean {
   if (props.of !== 'hour' && newDay === '') return false;
   const value =
     props.of === 'hour' ? newHour : props.of === 'day' ? newDay : `${newDay}T${newHour}`;
-  problem.value = '';
   if (value !== props.modelValue) emit('update:modelValue', value);
+  given();
   return true;
 }
 const example: Record<typeof props.of, string> = {
@@ -59,36 +55,30 @@ const example: Record<typeof props.of, string> = {
   hour: 'Write an hour, as 16:00 or 4 pm.',
 };
 function take(): void {
-  if (text.value === shown.value) {
-    problem.value = '';
-    return;
-  }
+  if (!isTyped()) return;
+  if (text.value === shown.value) return show();
   if (text.value.trim() === '' && props.nullable) {
-    problem.value = '';
-    return emit('update:modelValue', '');
+    emit('update:modelValue', '');
+    return given();
   }
   const read = readWhen(text.value, habits.dates, new Date());
   const misses =
     read === null || (props.of === 'hour' && (read.hour === null || read.day !== null));
   if (misses || !put(read)) problem.value = example[props.of];
-  else text.value = shown.value;
-}
-function giveUp(): void {
-  text.value = shown.value;
-  problem.value = '';
 }
 const isOpen = ref(false);
 </script>
 
 <template>
   <TypedField
-    v-model="text"
+    :model-value="text"
     class="worded when"
     :placeholder="nullable ? 'no date' : undefined"
     :label="label"
     :problem="problem"
+    @update:model-value="type"
     @take="take"
-    @give-up="giveUp"
+    @give-up="show"
   >
     <template #append>
       <v-menu v-model="isOpen" :close-on-content-click="false" location="bottom">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed } from 'vue';
+import { useDraft } from './draft.ts';
 
 /**
  * Words the user decides, taken when the field is left or Enter is pressed. What is being typed
@@ -16,16 +17,14 @@ const props = defineProps<{
   needed?: boolean;
 }>();
 const emit = defineEmits<{ 'update:modelValue': [words: string] }>();
-const words = ref(props.modelValue);
-watch(
-  () => props.modelValue,
-  (now) => (words.value = now),
-);
+const { text, isTyped, type, show, given } = useDraft(() => props.modelValue);
 
 function take(): void {
-  const now = words.value.trim().slice(0, props.most);
-  if (now !== props.modelValue && (now || !props.needed)) emit('update:modelValue', now);
-  void nextTick(() => (words.value = props.modelValue));
+  if (!isTyped()) return;
+  const now = text.value.trim().slice(0, props.most);
+  if (now === props.modelValue || (!now && props.needed)) return show();
+  emit('update:modelValue', now);
+  given();
 }
 const stands = computed(() =>
   props.name === undefined
@@ -36,12 +35,14 @@ const stands = computed(() =>
 
 <template>
   <v-text-field
-    v-model="words"
+    :model-value="text"
     v-bind="stands"
     density="compact"
     hide-details
     persistent-placeholder
     :maxlength="most"
+    @update:model-value="type"
     @change="take"
+    @blur="take"
   />
 </template>

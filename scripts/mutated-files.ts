@@ -23,13 +23,23 @@ for (const text of short) {
 /** A file that holds the page for longer than this hangs it, ms. */
 const mostMs = 1000;
 
+/** How long the machine takes to read a file when it does nothing else: the quickest of some times, ms. */
+function readMs(text: string): number {
+  const times = [1, 2, 3].map(() => {
+    const began = performance.now();
+    readBuildFile(text);
+    return performance.now() - began;
+  });
+  return Math.min(...times);
+}
+
 function fault(text: string): string | null {
   const began = performance.now();
   try {
     const read = readBuildFile(text);
     const ms = performance.now() - began;
     if (Object.keys(Object.prototype).length > 0) return 'reached the prototype of all objects';
-    if (ms > mostMs) return `was read for ${ms.toFixed(0)} ms`;
+    if (ms > mostMs && readMs(text) > mostMs) return `was read for ${ms.toFixed(0)} ms`;
     if (!read.ok) {
       const wrong = read.problems.find(({ message }) => !/^[A-Z“].*\.$/s.test(message));
       return wrong ? `was refused with “${wrong.message.slice(0, 120)}”` : null;

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { chooseAt, chosen, demoCount, expect as soon, saved, tally, test } from './support.ts';
+import { chooseAt, chosen, demoCount, expect as soon, openDemo, saved, tally, test } from './support.ts';
 
 /** Weighing some dozens of whole cakes takes a second, and more while other tests run beside. */
 const expect = soon.configure({ timeout: 45_000 });
@@ -47,6 +47,20 @@ test('from an empty shelf to a printed sheet in twelve actions at most', async (
   await expect(page.getByRole('heading', { name: 'Saturday at four' })).toBeVisible();
   await expect(shown(page, /strawberry filling/i)).toBeVisible();
   expect(hand.actions()).toBeLessThanOrEqual(12);
+});
+
+test('what a card says of the work is what the cake says once it is taken', async ({ page }) => {
+  // the demo’s records say how quick these hands are, and nothing but this page was opened
+  await openDemo(page, 'Meridian', 'stack');
+  await page.goto('/new');
+  const first = page.getByTestId('take-design-0');
+  await expect(first).toBeEnabled();
+  const plain = (text: string): string => text.replace(/\s+/g, ' ');
+  const words = plain(await first.innerText());
+  await first.click();
+  await expect(page).toHaveURL(/\/stack$/);
+  await expect(tally(page, 'hands')).toHaveText(/min$|h$/);
+  expect(words).toContain(`${plain(await tally(page, 'hands').innerText())} of work`);
 });
 
 test('three tiers with dowels and drips to the printed sheet in sixty actions at most', async ({

@@ -56,7 +56,7 @@ const size = (mm: number): string => units.text(mm, 'size');
           {{ units.text(design.weights.massG, 'weight') }}
         </span>
         <span class="soft">
-          about {{ units.text(design.weights.cost, 'money') }},
+          about {{ units.text(design.weights.cost, 'outlay') }},
           {{ units.text(design.weights.handsOnMin, 'minutes') }} of work<template
             v-if="design.weights.lastDayMin !== null"
             >, {{ units.text(design.weights.lastDayMin, 'minutes') }} of it on the day</template

@@ -33,6 +33,7 @@ const lostWords: Record<Lost, string> = {
 const build = shallowRef<Build | null>(null);
 const servings = ref(40);
 onMounted(async () => {
+  await hand.ready();
   build.value = (await database.builds.get(props.buildId))?.build ?? null;
   if (build.value) servings.value = Math.min(limits.servings.max, build.value.brief.servings * 2);
 });

@@ -15,10 +15,14 @@ interface Question {
 export function useDesigns(asked: () => { base: Build; wish: Wish } | null): Answer<DesignAnswer> {
   const pantry = usePantry();
   const hand = useHand();
+  // what is weighed without the records would be another cake once it is taken
+  void hand.ready();
   return useAnswer<Question, DesignAnswer>(
     () => {
       const of = asked();
-      return of && { ...of, pantry: pantry.pantry, corrections: hand.corrections };
+      return of && hand.loaded
+        ? { ...of, pantry: pantry.pantry, corrections: hand.corrections }
+        : null;
     },
     (solver, { base, pantry: rows, wish, corrections }, progress) =>
       solver.designs(base, rows, wish, corrections, proxy(progress)),

@@ -64,7 +64,7 @@ const title = computed(() => {
   if (!props.build.journey.byRoad) return `${stood}; it stays where it is made`;
   const least = Math.min(...support.tiers.map((one) => one.margin));
   const held = support.rod ? 'a rod holds it on the road' : null;
-  return `${stood}; ${held ?? `holds ${units.text(least, 'factor')} times a hard braking${least < wantedMargin ? `, ${units.text(wantedMargin, 'factor')} wanted` : ''}`}`;
+  return `${stood}; ${held ?? `holds ${units.text(least, 'margin')} times a hard braking${least < wantedMargin ? `, ${units.text(wantedMargin, 'margin')} wanted` : ''}`}`;
 });
 const isOfTier = computed(() => ['stand', 'dowels'].includes(tab.value));
 const open = computed(() => openCounts(props.plan.nonFood).length);

@@ -131,7 +131,7 @@ const what = computed(() => {
       <circle class="edge" :cx="X(picture.edge.x)" :cy="Y(picture.edge.y)" r="5" />
       <text x="20" :y="height - 62" font-size="15" font-weight="600">
         Tips at {{ Math.round(stand.tipping.tiltDeg) }}°, and at
-        {{ units.text(stand.tipping.margin, 'factor') }} times a hard braking.
+        {{ units.text(stand.tipping.margin, 'margin') }} times a hard braking.
       </text>
       <text x="20" :y="height - 42" font-size="13.5" class="soft-text">
         ● centre of mass, {{ units.text(stand.tipping.upMm, 'span') }} above the edge and

@@ -166,7 +166,7 @@ const title = computed(() => {
   if (trouble.value) return 'Shopping';
   if (!answer.value) return 'Working it out …';
   const cakes = `${answer.value.builds.length} ${answer.value.builds.length === 1 ? 'cake' : 'cakes'}`;
-  return `${toBuy.value} things to buy for ${cakes}, about ${money(answer.value.cost)}`;
+  return `${toBuy.value} things to buy for ${cakes}, about ${units.text(answer.value.cost, 'outlay')}`;
 });
 /** The list as a message: a line for each thing that is bought. */
 const listText = (): string =>

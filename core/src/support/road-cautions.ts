@@ -21,7 +21,7 @@ export function warnOfRod(build: Build, plan: SupportPlan, pantry: Pantry, say: 
       'rod',
       phrase(
         `${build.tiers[worst]!.name} ${tips ? 'tips' : 'slides'} at {share} times a hard braking; {wanted} times is wanted on the road.`,
-        { share: [margin, 'factor'], wanted: [wantedMargin, 'factor'] },
+        { share: [margin, 'margin'], wanted: [wantedMargin, 'margin'] },
       ),
       phrase('A rod through all tiers, held in the board; or stack it there.'),
     );
@@ -89,7 +89,7 @@ export function warnOfRoad(build: Build, { arrival, whole }: SupportPlan, say: S
       'mind',
       null,
       phrase('Its board slides at {share} times a hard braking.', {
-        share: [whole.sliding.margin, 'factor'],
+        share: [whole.sliding.margin, 'margin'],
       }),
       phrase(
         journey.mat

@@ -202,7 +202,7 @@ function warnOfShear(
     `${tier.id}/gap/${shear.gap}`,
     phrase(
       `When braked hard the filling on layer ${shear.gap + 1} of ${tier.name} lets go: it stands {share} times a hard braking.`,
-      { share: [shear.margin, 'factor'] },
+      { share: [shear.margin, 'margin'] },
     ),
     phrase('Chill it through, carry it flat and low, a thinner or stiffer filling, or a rod.'),
   );

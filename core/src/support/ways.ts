@@ -54,7 +54,7 @@ export function stackingAdvice(build: Build, plan: SupportPlan): Phrase | null {
   return apart!.margin > asIs!.margin
     ? phrase(
         'Stack it there: apart, the tiers stand {apart} times a hard braking, stacked only {stacked} times. Or take a rod.',
-        { apart: [apart!.margin, 'factor'], stacked: [asIs!.margin, 'factor'] },
+        { apart: [apart!.margin, 'margin'], stacked: [asIs!.margin, 'margin'] },
       )
     : phrase('Take a rod: apart, the tiers stand no more than stacked.');
 }

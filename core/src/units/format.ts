@@ -181,8 +181,20 @@ function byPoint(value: number, kind: Kind, system: UnitSystem): Shown {
       return { number: trim(value, 0), unit: '' };
     case 'money':
       return { number: `${system.currency}${value.toFixed(2)}`, unit: '' };
+    case 'outlay':
+      return {
+        number: `${system.currency}${value < 10 ? value.toFixed(2) : trim(value, 0)}`,
+        unit: '',
+      };
     case 'day':
       return { number: dayNumberText(value, system.dates), unit: '' };
+    case 'margin': {
+      const digits = value >= 10 ? 0 : 1;
+      return {
+        number: trim(Math.trunc(value * 10 ** digits + 1e-9) / 10 ** digits, digits),
+        unit: '',
+      };
+    }
     case 'factor':
       return { number: trim(value, 3), unit: '' };
   }

@@ -35,7 +35,9 @@ export type Kind =
   | 'pressure'
   | 'bearing' // what rests on a square of cake: grams to the square centimetre
   | 'factor'
+  | 'margin' // how many times as much it bears: two digits, never rounded up
   | 'money'
+  | 'outlay' // about what something costs: without pence
   | 'day'; // a date, by its days since 1970
 
 export const dimensionOf: Record<Kind, Dimension> = {
@@ -57,7 +59,9 @@ export const dimensionOf: Record<Kind, Dimension> = {
   pressure: 'pressure',
   bearing: 'pressure',
   factor: 'count',
+  margin: 'count',
   money: 'money',
+  outlay: 'money',
   day: 'count',
 };
 

@@ -187,7 +187,7 @@ const advice = computed(() => {
       </table>
       <p class="soft">
         A hard braking pushes with half of what the cake weighs. To hold
-        {{ text(wantedMargin, 'factor') }} of them is wanted; a rod is left out of these figures. At
+        {{ text(wantedMargin, 'margin') }} of them is wanted; a rod is left out of these figures. At
         {{ text(support.warmestC, 'temperature') }}.
       </p>
 

@@ -76,6 +76,24 @@ describe('the run sheet', () => {
     }
   });
 
+  it.each([
+    ['buttercream', true],
+    ['meringue', true],
+    ['fudge', false],
+  ])('asks for soft butter before it is beaten, not before it is melted: %s', (spreadId, asked) => {
+    const steps = stepsOf((build) => {
+      const tier = build.tiers[0]!;
+      build.tiers[0] = {
+        ...tier,
+        coat: { ...tier.coat, spreadId },
+        gaps: tier.gaps.map((gap) => ({ ...gap, spreadId })),
+      };
+    });
+    const { list, checks } = find(steps, `bowl/${spreadId}/make`);
+    expect(list.some(({ label }) => /butter/.test(label))).toBe(true);
+    expect(checks.some((check) => /before it is beaten: butter/.test(check))).toBe(asked);
+  });
+
   it('sets a bake timer from the estimate, with the first look before it', () => {
     const step = find(stepsOf(), 'tier-1/bake');
     expect(step.timer!.lookMin).toBeLessThan(step.timer!.minutes);

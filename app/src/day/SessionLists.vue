@@ -47,7 +47,7 @@ const listText = useListText();
       Out of the fridge by {{ hour(session.outMin) }}:
       <b>{{
         session.warm.map(({ name, massG }) => `${name} ${text(massG, 'bowl')}`).join(', ')
-      }}</b>. Too cold they make a batter grainy.
+      }}</b>. Beaten too cold they make a batter or a cream grainy.
     </p>
     <p v-if="session.ready.length > 0">
       There from before: {{ session.ready.map((title) => settings.words(title)).join('; ') }}.

@@ -5,8 +5,7 @@ import { handsOn, topScale } from '../labour/minutes.ts';
 import { widthMm } from '../outline/outline.ts';
 import type { BatterMixing } from '../oven/mixings.ts';
 import type { BakedCake } from '../tins/bake.ts';
-import { isBeatenWarm } from '../pantry/beaten-warm.ts';
-import { foodOf } from '../pantry/find.ts';
+import { beatenWarm } from '../pantry/beaten-warm.ts';
 import { scalingRules } from '../recipes/rules.ts';
 import { scaledParts, scaleRecipe } from '../recipes/scale.ts';
 import { phrase } from '../units/phrase.ts';
@@ -44,12 +43,7 @@ export function mixingSteps(
   );
   const whole = sharedBy.length === 0 && mixed.length === bake.cakes.length;
   const each = mixes === 1 && whole ? scaled : scaleRecipe(recipe, makesG / mixes);
-  const warm = isMachined
-    ? each.ingredients.flatMap(({ name, foodId }) => {
-        const food = foodOf(foods, foodId);
-        return food && isBeatenWarm(food) ? [name] : [];
-      })
-    : [];
+  const warm = isMachined ? beatenWarm(each.ingredients, foods) : [];
   const own = batterOf(mixed);
   const grown = Math.sqrt(topScale(tier.outline) * parts[0]!.share * (own > 0 ? batterG / own : 1));
   const weighed = [

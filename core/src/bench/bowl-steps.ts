@@ -2,6 +2,7 @@ import type { Batch } from '../bowls/batches.ts';
 import type { Bowl } from '../bowls/bowls.ts';
 import { handsOn } from '../labour/minutes.ts';
 import type { Pantry, Recipe, Spread } from '../pantry/types.ts';
+import { beatenSoft } from '../pantry/beaten-warm.ts';
 import { scalingRules } from '../recipes/rules.ts';
 import { phrase } from '../units/phrase.ts';
 import { gelsIn } from './gel-lines.ts';
@@ -19,6 +20,9 @@ export interface BowlContext {
   recipeOf: (id: string) => Recipe;
   pantry: Pantry;
 }
+
+/** From here on butter is melted, C. */
+const meltedFromC = 35;
 
 /** The steps of each recipe: its parts, making it, what it waits for, dividing and colouring, setting aside. */
 export const bowlSteps = (
@@ -54,6 +58,12 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
     steps.length === 0 ? minutes : (minutes * (to - from)) / steps.length;
   const first = holds[0]?.after ?? steps.length;
   const isWhole = first >= steps.length;
+  // what waits because it is hot has its butter melted in it
+  const isHot = holds.some(({ fromC }) => fromC !== null && fromC >= meltedFromC);
+  const soft =
+    recipe.hazards.includes('running machine') && !isHot
+      ? beatenSoft(batch.recipe.ingredients, context.pantry.foods)
+      : [];
   const sheet: Step[] = [
     step(
       `bowl/${batch.id}/make`,
@@ -67,10 +77,14 @@ function makeSteps(batch: Batch, own: readonly Bowl[], context: BowlContext): St
         }),
         list: linesOf(batch.recipe, batch.mixes),
         takes: takenBy(batch.recipe, batch.mixes),
-        checks:
-          isWhole && holds.length === 0
+        checks: [
+          ...(soft.length > 0
+            ? [`Soft enough to leave a dent, not melting, before it is beaten: ${soft.join(', ')}`]
+            : []),
+          ...(isWhole && holds.length === 0
             ? ['Smooth, and soft enough to spread without pulling crumbs']
-            : [],
+            : []),
+        ],
         cautions: [
           ...(batch.recipe.caution ? [phrase(batch.recipe.caution)] : []),
           ...gelatineNote(batch.recipe, batch.mixes, context.pantry.foods),

@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+  isSame,
   mergeRows,
   readBuildFile,
   startingPantry,
@@ -79,6 +80,18 @@ describe('a file of very many things', () => {
 
 /** Files that the solids made long are left to the script: each of them takes a second. */
 const mostLetters = 200_000;
+
+describe('a file with an odd figure', () => {
+  // by mutation: files that JSON writes otherwise than they were read
+  it('of minus nothing holds nothing, and is the same when it is written again', () => {
+    const text = meridian.replace(/"pinned":\s*\[\]/, '"pinned": [{ "taskId": "box", "startMin": -0 }]'); // prettier-ignore
+    const read = readBuildFile(text);
+    if (!read.ok) throw new Error(read.problems[0]!.message);
+    expect(read.build.day.pinned).toHaveLength(1);
+    const again = readBuildFile(writeBuildFile(read.build, startingPantry()));
+    expect(again.ok && isSame(again.build, read.build)).toBe(true);
+  });
+});
 
 describe('a file with faults', () => {
   const texts = readdirSync(new URL('../../demo', import.meta.url))

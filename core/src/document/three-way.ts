@@ -14,7 +14,8 @@ export interface ThreeWay<T> {
 
 /** True for the same content; the same object is the same at once, as documents are never changed in place. */
 export function isSame(a: unknown, b: unknown): boolean {
-  if (Object.is(a, b)) return true;
+  // nothing is nothing, with a minus before it too: JSON writes none
+  if (a === b || Object.is(a, b)) return true;
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
   if (Array.isArray(a) !== Array.isArray(b)) return false;
   const [one, other] = [a as Fields, b as Fields];

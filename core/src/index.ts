@@ -320,6 +320,7 @@ export { feetOf, type Foot } from './stack/feet.ts';
 export { clockOf } from './bench/support-steps.ts';
 export * from './day/types.ts';
 export * from './day/hours.ts';
+export * from './day/at-one-go.ts';
 export * from './day/plan-days.ts';
 export * from './day/order.ts';
 export { handsOf, lengthOf } from './day/usage.ts';

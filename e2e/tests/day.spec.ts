@@ -126,7 +126,10 @@ test('a day without an hour of serving asks for it on the spot, and is planned f
     .click();
   const title = page.getByTestId('sheet-title');
   await expect(title).toHaveText('When is it served?');
-  await expect(page.getByTestId('day-chart')).toContainText('backward from the hour of serving');
+  // until then the work is laid out at one go
+  const atOneGo = page.getByTestId('at-one-go');
+  await expect(atOneGo).toContainText(/At one go it takes \d+\sh.*with one pair of hands/);
+  await expect(atOneGo).toContainText('Mix and bake');
   await served.fill('2027-06-26T16:00');
   await served.press('Enter');
   await expect(title).toContainText(/^Begin .* June/);

@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { useDay } from '../stores/day.ts';
-import { bandsOf, minutesOf, type Band, type Bar } from './bands.ts';
+import { bandsOf, barWords, minutesOf, type Band, type Bar } from './bands.ts';
 import { ribbonsOf } from './ribbons.ts';
 import { useDrag } from './useDrag.ts';
 
@@ -97,7 +97,6 @@ const ghosts = computed(() => {
     },
   ];
 });
-const words = { hands: 'hands', oven: 'oven', fridge: 'cold', wait: 'standing' } as const;
 const isPinned = (id: string): boolean =>
   day.tasks.some((task) => task.id === id && task.pinMin !== undefined);
 </script>
@@ -118,11 +117,7 @@ const isPinned = (id: string): boolean =>
     <svg v-if="width > 0" :width="width" :height="allHigh" role="group" aria-label="The days">
       <text x="20" y="34" font-size="16.5">The days</text>
       <text v-if="bands.length === 0" x="20" y="70" font-size="15" class="soft">
-        {{
-          day.deadline
-            ? 'No plan of the days yet.'
-            : 'The days are planned backward from the hour of serving.'
-        }}
+        No plan of the days yet.
       </text>
       <g
         v-for="{ band, top, waitsY, ribbonsY, bottom } in placed"
@@ -175,7 +170,7 @@ const isPinned = (id: string): boolean =>
             r="3"
           />
           <title>
-            {{ bar.cake ? `${bar.cake}: ` : '' }}{{ bar.title }} ({{ words[bar.kind] }})
+            {{ bar.cake ? `${bar.cake}: ` : '' }}{{ bar.title }} ({{ barWords[bar.kind] }})
           </title>
         </g>
         <g v-for="ribbon in ribbons.filter((one) => one.day === band.key)" :key="ribbon.key">
@@ -210,7 +205,7 @@ const isPinned = (id: string): boolean =>
           :class="kind"
         >
           <rect :x="i * 92" y="-11" width="18" height="12" />
-          <text :x="i * 92 + 24" y="0" font-size="13.5">{{ words[kind] }}</text>
+          <text :x="i * 92 + 24" y="0" font-size="13.5">{{ barWords[kind] }}</text>
         </g>
         <g class="hands critical">
           <rect x="368" y="-11" width="18" height="12" />
@@ -232,17 +227,10 @@ const isPinned = (id: string): boolean =>
   </div>
 </template>
 
+<style scoped src="./bars.css" />
 <style scoped>
-.pane {
-  position: absolute;
-  inset: 0;
-  overflow: auto;
-}
 .pane.paper {
   position: static;
-}
-text {
-  fill: var(--ink);
 }
 .said {
   position: absolute;
@@ -257,34 +245,12 @@ text {
 .said.against {
   color: var(--stop);
 }
-.soft,
-.hour text {
-  fill: var(--soft);
-}
-.hour line {
-  stroke: var(--line);
-}
 .bar {
   cursor: grab;
   touch-action: none;
 }
-.hands rect {
-  fill: var(--accent);
-}
 .hands.critical rect {
   fill: var(--ink);
-}
-.oven rect {
-  fill: var(--warn-mark);
-}
-.fridge rect {
-  fill: var(--raised);
-  stroke: var(--accent);
-}
-.wait rect {
-  fill: none;
-  stroke: var(--soft);
-  stroke-dasharray: 3 2;
 }
 .other {
   cursor: default;

@@ -1,3 +1,4 @@
+import type { DayTask, Placed } from '@pyrgotect/core';
 import { format, startOfDay } from 'date-fns';
 import { dayText } from '../locale/when.ts';
 import type { DayRow } from '../stores/day.ts';
@@ -26,13 +27,16 @@ export interface Band {
   waits: number;
 }
 
-type Piece = Omit<Bar, 'from' | 'to' | 'lane'> & { from: Date; to: Date };
+/** What the kinds of bars are called. */
+export const barWords: Record<BarKind, string> = {
+  hands: 'hands',
+  oven: 'oven',
+  fridge: 'cold',
+  wait: 'standing',
+};
 
-/** Every stretch of hands and of waiting of one task, cut at midnight. */
-function piecesOf(
-  { at, task, isCritical, cake }: DayRow,
-  dateOf: (minutes: number) => Date,
-): Piece[] {
+/** Hands and waits of a placed task, minutes before the deadline. */
+export function spansOf(at: Placed, task: DayTask): { from: number; to: number; kind: BarKind }[] {
   const uses = (resource: string): boolean => task.uses.some((use) => use.resource === resource);
   const waits: BarKind = uses('oven')
     ? 'oven'
@@ -49,29 +53,37 @@ function piecesOf(
       { from: at.againMin, to: at.againMin + again.handsMin, kind: 'hands' },
       { from: at.againMin + again.handsMin, to: at.endMin, kind: 'wait' },
     );
-  return spans
-    .filter((span) => span.to > span.from)
-    .flatMap((span, k) => {
-      const cut: Piece[] = [];
-      let from = dateOf(span.from);
-      const end = dateOf(span.to);
-      for (let n = 0; n < 20 && from < end; n++) {
-        const midnight = new Date(from.getFullYear(), from.getMonth(), from.getDate() + 1);
-        const to = end < midnight ? end : midnight;
-        cut.push({
-          key: `${at.id}/${k}/${n}`,
-          id: at.id,
-          title: task.title,
-          kind: span.kind,
-          isCritical,
-          cake,
-          from,
-          to,
-        });
-        from = to;
-      }
-      return cut;
-    });
+  return spans.filter((span) => span.to > span.from);
+}
+
+type Piece = Omit<Bar, 'from' | 'to' | 'lane'> & { from: Date; to: Date };
+
+/** Every stretch of hands and of waiting of one task, cut at midnight. */
+function piecesOf(
+  { at, task, isCritical, cake }: DayRow,
+  dateOf: (minutes: number) => Date,
+): Piece[] {
+  return spansOf(at, task).flatMap((span, k) => {
+    const cut: Piece[] = [];
+    let from = dateOf(span.from);
+    const end = dateOf(span.to);
+    for (let n = 0; n < 20 && from < end; n++) {
+      const midnight = new Date(from.getFullYear(), from.getMonth(), from.getDate() + 1);
+      const to = end < midnight ? end : midnight;
+      cut.push({
+        key: `${at.id}/${k}/${n}`,
+        id: at.id,
+        title: task.title,
+        kind: span.kind,
+        isCritical,
+        cake,
+        from,
+        to,
+      });
+      from = to;
+    }
+    return cut;
+  });
 }
 
 /** Bars in as few lines as they fit without lying on each other. */

@@ -7,6 +7,7 @@ import SheetTabs from '../parts/SheetTabs.vue';
 import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import { useBuild } from '../stores/build.ts';
 import { useDay } from '../stores/day.ts';
+import { noPlanWords } from '../day/no-plan.ts';
 import WhenField from '../figures/WhenField.vue';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { useUnits } from '../figures/units.ts';
@@ -66,20 +67,13 @@ const title = computed(() => {
   if (!first) return 'Nothing to do';
   return `Begin ${dayAndHour(day.dateOf(first.startMin), 'long')}`;
 });
-const problem = computed(() => {
-  const { answer } = day;
-  if (!answer || answer.ok) return null;
-  switch (answer.why) {
-    case 'loop':
-      return `These wait for each other in a loop: ${answer.ids.map((id) => day.taskOf(id)?.title ?? id).join(', ')}. Take one of the waits out under Tasks.`;
-    case 'no hours':
-      return 'No hours of work before it is served: give some below.';
-    case 'too little time':
-      return `“${day.taskOf(answer.id)?.title ?? answer.id}” finds no place: ${units.text(answer.neededMin, 'minutes')} of hands in all, within two weeks. Longer hours, another pair of hands, or a simpler cake.`;
-    case 'no room':
-      return `“${day.taskOf(answer.id)?.title ?? answer.id}” has no room in the ${answer.resource}.`;
-  }
-});
+const problem = computed(() =>
+  noPlanWords(
+    day.answer,
+    (id) => day.taskOf(id)?.title ?? id,
+    (min) => units.text(min, 'minutes'),
+  ),
+);
 </script>
 
 <template>

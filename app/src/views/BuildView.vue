@@ -42,6 +42,7 @@ const StillDrawing = defineAsyncComponent(() => import('../section/StillDrawing.
 const CarveSheet = defineAsyncComponent(() => import('../sheets/CarveSheet.vue'));
 const SupportSheet = defineAsyncComponent(() => import('../sheets/SupportSheet.vue'));
 const DaySheet = defineAsyncComponent(() => import('../sheets/DaySheet.vue'));
+const AtOneGo = defineAsyncComponent(() => import('../day/AtOneGo.vue'));
 const DayChart = defineAsyncComponent(() => import('../day/DayChart.vue'));
 const SupportPlan = defineAsyncComponent(() => import('../support/SupportPlan.vue'));
 const TippingDrawing = defineAsyncComponent(() => import('../support/TippingDrawing.vue'));
@@ -192,6 +193,7 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
           :plan="store.cake"
           @select="select"
         />
+        <AtOneGo v-else-if="stage === 'day' && !store.build.brief.serveAt" />
         <DayChart v-else-if="stage === 'day'" />
         <SupportPlan
           v-else-if="view === 'above'"
@@ -259,7 +261,10 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
       </div>
       <StageRail data-walk="stages" :stage="stage" @go="go" @bench="toBench" />
       <section class="sheet" data-walk="sheet" data-scrolls :aria-label="`${stage} sheet`">
-        <HintOnce v-if="isHint(stage)" :id="stage" />
+        <HintOnce
+          v-if="isHint(stage) && (stage !== 'day' || store.build.brief.serveAt)"
+          :id="stage"
+        />
         <component
           :is="sheets[stage]"
           :key="stage"

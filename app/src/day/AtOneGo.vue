@@ -2,6 +2,7 @@
 import { atOneGo, type DayAnswer, type DayQuestion } from '@pyrgotect/core';
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
+import TroubleLine from '../figures/TroubleLine.vue';
 import { useUnits } from '../figures/units.ts';
 import { useBuild } from '../stores/build.ts';
 import { useDay } from '../stores/day.ts';
@@ -17,7 +18,7 @@ const settings = useSettings();
 const units = useUnits();
 const pane = useTemplateRef<HTMLElement>('pane');
 const { width, height } = useElementSize(pane);
-const { answer } = useAnswer<DayQuestion, DayAnswer>(
+const { answer, trouble, again } = useAnswer<DayQuestion, DayAnswer>(
   () => (store.build && day.tasks.length > 0 ? atOneGo(day.tasks, store.build.day) : null),
   (solver, question) => solver.day(question),
 );
@@ -93,11 +94,12 @@ const said = computed(() => [
     data-test="at-one-go"
   >
     <v-progress-linear
-      v-if="!answer"
+      v-if="!answer && !trouble && day.tasks.length > 0"
       indeterminate
       color="primary"
       aria-label="The work is laid out"
     />
+    <TroubleLine :trouble="trouble" what="The work at one go" @again="again" />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <svg
       v-if="width > 0 && plan"
@@ -130,7 +132,8 @@ const said = computed(() => [
           :text-anchor="row.anchor"
           font-size="12.5"
         >
-          {{ row.title }}<title>{{ row.whole }}</title>
+          {{ row.title }}
+          <title>{{ row.whole }}</title>
         </text>
       </g>
       <g class="legend" :transform="`translate(20 ${allHigh - 16})`">

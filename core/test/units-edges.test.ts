@@ -102,11 +102,17 @@ describe('a figure at the edge of how it is shown', () => {
     expect(showText(value, kind, imperial)).toBe(inches);
   });
   it('has no sign when it is rounded to nothing', () => {
-    for (const kind of kinds.filter(
-      (one) => one !== 'money' && one !== 'temperature' && one !== 'day',
-    ))
+    for (const kind of kinds.filter((one) => !['money', 'temperature', 'day'].includes(one)))
       for (const system of [metric, imperial])
-        expect(show(-1e-7, kind, system).number, kind).toMatch(/^0(\.0)?$/);
+        expect(show(-1e-7, kind, system).number.replace(system.currency, ''), kind).toMatch(
+          /^0(\.0)?$/,
+        );
+  });
+  it('of what something bears is never more than it is, and two digits at most', () => {
+    expect(show(1.96, 'margin', metric).number).toBe('1.9');
+    expect(show(2, 'margin', metric).number).toBe('2');
+    expect(show(12.97, 'margin', metric).number).toBe('12');
+    expect(show(140.91, 'outlay', { ...metric, currency: '£' }).number).toBe('£141');
   });
   it('is a fraction in its lowest terms, of either sign', () => {
     expect(asFraction(5.75, 4)).toBe('5 3/4');

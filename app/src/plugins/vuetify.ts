@@ -33,6 +33,8 @@ export const vuetify = createVuetify({
     VCheckbox: { density: 'compact', hideDetails: true, color: 'primary' },
     VSlider: { density: 'compact', hideDetails: true, color: 'primary' },
     VDialog: { scrollable: true },
+    // stands for what is told beside it: a heading or a bar says that it is being worked out
+    VSkeletonLoader: { boilerplate: true, color: 'transparent' },
     VExpansionPanels: { elevation: 0 },
     VExpansionPanel: { elevation: 0 },
   },

@@ -88,6 +88,9 @@ async function empty(): Promise<void> {
         aria-label="Weighing cakes"
       />
       <TroubleLine :trouble="trouble" what="The cakes" @again="again" />
+      <div v-if="!answer && !trouble && !isPast" class="waiting" aria-hidden="true">
+        <v-skeleton-loader v-for="n in 5" :key="n" type="image, heading, text@3" />
+      </div>
       <p v-if="answer && !answer.ok && !isPast" class="lead" role="alert">{{ answer.problem }}</p>
       <template v-if="answer?.ok && !isPast">
         <p class="lead">
@@ -111,6 +114,12 @@ main {
   max-width: 1240px;
   margin: 0 auto;
   padding: 16px 24px 40px;
+}
+.waiting {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  gap: 14px;
+  margin-top: 14px;
 }
 .warn {
   color: var(--warn);

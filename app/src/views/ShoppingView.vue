@@ -323,6 +323,7 @@ function save(): void {
             </tbody>
           </table>
         </template>
+        <v-skeleton-loader v-else-if="!trouble" type="table-tbody" aria-hidden="true" />
       </section>
     </main>
   </div>

@@ -182,10 +182,7 @@ function byPoint(value: number, kind: Kind, system: UnitSystem): Shown {
     case 'money':
       return { number: `${system.currency}${value.toFixed(2)}`, unit: '' };
     case 'outlay':
-      return {
-        number: `${system.currency}${value < 10 ? value.toFixed(2) : trim(value, 0)}`,
-        unit: '',
-      };
+      return { number: `${system.currency}${trim(value, 0)}`, unit: '' };
     case 'day':
       return { number: dayNumberText(value, system.dates), unit: '' };
     case 'margin': {

@@ -1,5 +1,14 @@
 import type { Page } from '@playwright/test';
-import { chooseAt, chosen, demoCount, expect as soon, openDemo, saved, tally, test } from './support.ts';
+import {
+  chooseAt,
+  chosen,
+  demoCount,
+  expect as soon,
+  openDemo,
+  saved,
+  tally,
+  test,
+} from './support.ts';
 
 /** Weighing some dozens of whole cakes takes a second, and more while other tests run beside. */
 const expect = soon.configure({ timeout: 45_000 });

@@ -9,7 +9,8 @@ import { useDay } from '../stores/day.ts';
 import { useSettings } from '../stores/settings.ts';
 import { useAnswer } from '../workers/useAnswer.ts';
 import { noPlanWords } from './no-plan.ts';
-import { barWords, spansOf, type BarKind } from './bands.ts';
+import { spansOf } from './bands.ts';
+import BarLegend from './BarLegend.vue';
 
 /** The work of a cake that has no day yet, one task under the other, counted back from serving. */
 const store = useBuild();
@@ -73,7 +74,6 @@ const rows = computed(() =>
 const allHigh = computed(() =>
   Math.max(height.value, headPx + rows.value.length * rowPx.value + footPx),
 );
-const legend: BarKind[] = ['hands', 'oven', 'fridge', 'wait'];
 const people = computed(() => {
   const count = store.build?.day.people ?? 1;
   return count === 1 ? 'one pair of hands' : `${count} pairs of hands`;
@@ -137,10 +137,7 @@ const said = computed(() => [
         </text>
       </g>
       <g class="legend" :transform="`translate(20 ${allHigh - 16})`">
-        <g v-for="(kind, i) in legend" :key="kind" :class="kind">
-          <rect :x="i * 92" y="-11" width="18" height="12" />
-          <text :x="i * 92 + 24" y="0" font-size="13.5">{{ barWords[kind] }}</text>
-        </g>
+        <BarLegend />
       </g>
     </svg>
   </div>

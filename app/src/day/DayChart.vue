@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, useTemplateRef } from 'vue';
 import { useDay } from '../stores/day.ts';
+import BarLegend from './BarLegend.vue';
 import { bandsOf, barWords, minutesOf, type Band, type Bar } from './bands.ts';
 import { ribbonsOf } from './ribbons.ts';
 import { useDrag } from './useDrag.ts';
@@ -199,14 +200,7 @@ const isPinned = (id: string): boolean =>
         class="legend when-tall"
         :transform="`translate(20 ${allHigh - 36})`"
       >
-        <g
-          v-for="(kind, i) in ['hands', 'oven', 'fridge', 'wait'] as const"
-          :key="kind"
-          :class="kind"
-        >
-          <rect :x="i * 92" y="-11" width="18" height="12" />
-          <text :x="i * 92 + 24" y="0" font-size="13.5">{{ barWords[kind] }}</text>
-        </g>
+        <BarLegend />
         <g class="hands critical">
           <rect x="368" y="-11" width="18" height="12" />
           <text x="392" y="0" font-size="13.5">sets the start</text>

@@ -1,3 +1,5 @@
+import { isObject } from '../fields/fits.ts';
+
 /*
  * Two changes of one document put together: what only one of them changed is as that one left it, what both
  * changed is as the later one says, and named, so that it can be taken back.
@@ -27,14 +29,11 @@ export function isSame(a: unknown, b: unknown): boolean {
 }
 
 type Fields = Record<string, unknown>;
-const isFields = (value: unknown): value is Fields =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
 /** By what one of a list is known again, whatever else of it changes and wherever it stands; null for nothing. */
 const keyFields = ['id', 'stepKey', 'afterLayer', 'spreadId', 'name'] as const;
 function keyOf(value: unknown): string | null {
   if (typeof value === 'string') return value;
-  if (!isFields(value)) return null;
+  if (!isObject(value)) return null;
   const field = keyFields.find((one) => Object.hasOwn(value, one));
   return field ? `${field}:${String(value[field])}` : null;
 }
@@ -77,7 +76,7 @@ export function commonOf(a: unknown, b: unknown): unknown {
       .filter(([key]) => other.has(key))
       .map(([key, value]) => commonOf(value, other.get(key)));
   }
-  if (isFields(a) && isFields(b) && a.kind === b.kind)
+  if (isObject(a) && isObject(b) && a.kind === b.kind)
     return Object.fromEntries(
       Object.keys(a)
         .filter((key) => Object.hasOwn(b, key))
@@ -138,9 +137,9 @@ function mergeValue(
   }
   // what is another kind of thing has other fields
   if (
-    isFields(base) &&
-    isFields(theirs) &&
-    isFields(mine) &&
+    isObject(base) &&
+    isObject(theirs) &&
+    isObject(mine) &&
     base.kind === theirs.kind &&
     base.kind === mine.kind
   ) {

@@ -9,4 +9,6 @@ declare module '*.vue' {
 /** The version of the program, of its package. */
 interface ImportMetaEnv {
   readonly VITE_VERSION: string;
+  /** The language that the program was built in; missing for English. */
+  readonly VITE_LANGUAGE?: string;
 }

@@ -25,6 +25,7 @@ export * from './units/parse.ts';
 export * from './units/format.ts';
 export * from './units/field.ts';
 export * from './units/phrase.ts';
+export * from './units/value-words.ts';
 export * from './units/add-up.ts';
 export * from './units/days.ts';
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueWord } from '@pyrgotect/core';
 import type { Step } from '@pyrgotect/core';
 import { onMounted, useTemplateRef } from 'vue';
 import { useSettings } from '../stores/settings.ts';
@@ -20,7 +21,7 @@ onMounted(() => list.value?.querySelector('.on')?.scrollIntoView({ block: 'cente
           <button type="button" class="go" @click="emit('go', i)">
             <i :class="{ ticked: done.has(step.key) }" aria-hidden="true" />
             <span
-              >{{ settings.words(step.title) }} <small>{{ step.chapter }}</small></span
+              >{{ settings.words(step.title) }} <small>{{ valueWord(step.chapter) }}</small></span
             >
           </button>
           <KeyButton

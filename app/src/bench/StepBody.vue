@@ -11,6 +11,7 @@ import {
   type Moved,
   type Plan,
   type Step,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed, defineAsyncComponent } from 'vue';
 import AtHandList from './AtHandList.vue';
@@ -84,7 +85,7 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
 <template>
   <div class="where">
     <button type="button" data-test="all-steps" @click="emit('steps')">
-      Step {{ bench.index.value + 1 }} of {{ steps.length }} · {{ step.chapter }}
+      Step {{ bench.index.value + 1 }} of {{ steps.length }} · {{ valueWord(step.chapter) }}
     </button>
     <span v-if="left > 0" class="left" data-test="hands-left"
       >{{ units.text(left, 'minutes') }} of hands left</span

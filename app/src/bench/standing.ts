@@ -18,7 +18,7 @@ export interface Standing {
 }
 
 /** Bodies that the section knows by other names than the picture does. */
-const outer: Partial<Record<PictureBody['kind'], string>> = {
+const outer: Partial<Record<PictureBody['kind'], 'crumb' | 'fondant' | 'veil' | 'flood'>> = {
   'crumb coat': 'crumb',
   cover: 'fondant',
   poured: 'veil',

@@ -1,3 +1,4 @@
+import { word } from '@pyrgotect/core';
 import type { CakeLoad } from '@pyrgotect/core';
 import { addMinutes, parseISO } from 'date-fns';
 import ical from 'ical-generator';
@@ -16,7 +17,7 @@ export interface DueCake {
 
 /** What is due and when hands are on it, as one iCalendar: an event for each serving and each stretch of work. */
 export function feedText(cakes: readonly DueCake[], loads: readonly CakeLoad[]): string {
-  const calendar = ical({ name: 'Cakes', prodId: '//Pyrgotect//Cakes//EN', ttl: 60 * 60 });
+  const calendar = ical({ name: word('Cakes'), prodId: '//Pyrgotect//Cakes//EN', ttl: 60 * 60 });
   const cakeOf = new Map(cakes.map((cake) => [cake.id, cake]));
   for (const { id, name, serveAt, occasion, customer, updatedAt } of cakes) {
     const start = parseISO(serveAt);

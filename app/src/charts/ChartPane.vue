@@ -22,7 +22,9 @@ const ready = ref(false);
 type Library = (typeof import('plotly.js-cartesian-dist-min'))['default'];
 let library: Library | null = null;
 
+const language = import.meta.env.VITE_LANGUAGE;
 const config: Partial<Config> = {
+  ...(language ? { locale: language } : {}),
   displayModeBar: false,
   responsive: false,
   showSendToCloud: false,
@@ -35,6 +37,7 @@ async function draw(): Promise<void> {
   if (!library) {
     await chartSheet();
     library = (await import('plotly.js-cartesian-dist-min')).default;
+    if (language) (await import('./names-of-days.ts')).nameDays(library, language);
   }
   const el = pane.value as HTMLElement | null;
   if (!el) return;

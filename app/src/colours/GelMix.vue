@@ -13,6 +13,7 @@ import {
   type Dose,
   type GelDose,
   type Tone,
+  word,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
@@ -56,8 +57,8 @@ const isTaken = computed(() => isSameMix(proposed.value, props.colour.doses));
 const stood = computed(() => stoodHex(ground.value, mix.value.doses));
 const colours = computed(() => [
   { name: 'as it is', hex: ground.value },
-  { name: 'wanted', hex: hex.value },
-  { name: 'mixed', hex: mix.value.hex },
+  { name: word('wanted'), hex: hex.value },
+  { name: word('mixed'), hex: mix.value.hex },
   { name: 'next day', hex: stood.value },
   ...(taken.value.length > 0 && !isTaken.value
     ? [{ name: 'as it is weighed', hex: mixedHex(ground.value, taken.value) }]

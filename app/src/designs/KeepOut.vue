@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { allergens, diets } from '@pyrgotect/core';
+import { allergens, diets, valueWord, valueWords } from '@pyrgotect/core';
 import { computed } from 'vue';
 import type { Asked } from './useAsked.ts';
 
@@ -25,7 +25,7 @@ const kept = computed(() => chips.value.filter(({ isOn }) => isOn).map(({ one })
 <template>
   <v-expansion-panels variant="accordion" class="diets">
     <v-expansion-panel
-      :title="kept.length === 0 ? 'Everybody eats everything' : `Keep out: ${kept.join(', ')}`"
+      :title="kept.length === 0 ? 'Everybody eats everything' : `Keep out: ${valueWords(kept)}`"
     >
       <template #text>
         <p class="chips">
@@ -36,7 +36,7 @@ const kept = computed(() => chips.value.filter(({ isOn }) => isOn).map(({ one })
             :color="isOn ? 'secondary' : undefined"
             :aria-pressed="isOn"
             @click="turn"
-            >{{ one }}</v-chip
+            >{{ valueWord(one) }}</v-chip
           >
         </p>
         <p class="lead">

@@ -1,3 +1,4 @@
+import { valueWord } from '@pyrgotect/core';
 import type { Design, Gain, Outline, ProportionId } from '@pyrgotect/core';
 
 /** What each is best in among those that are shown. */
@@ -38,10 +39,10 @@ export function designTitle({ build, kitchen }: Design, size: (mm: number) => st
   const known = sizes.every((mm) => mm !== null);
   const many = tiers.length === 1 ? 'One tier' : `${tiers.length} tiers`;
   const wide = known
-    ? `, ${kind}, ${listed(sizes.map((mm) => size(mm)))}`
+    ? `, ${valueWord(kind)}, ${listed(sizes.map((mm) => size(mm)))}`
     : kind === 'rectangle'
       ? ', a tray'
-      : `, ${kind}`;
+      : `, ${valueWord(kind)}`;
   const plain = kitchen
     ? ` and ${kitchen.count} kitchen ${kitchen.count === 1 ? 'cake' : 'cakes'}`
     : '';

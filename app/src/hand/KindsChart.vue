@@ -7,6 +7,7 @@ import {
   handRows,
   type Hand,
   type HandKind,
+  word,
 } from '@pyrgotect/core';
 import type { Data, Layout } from 'plotly.js';
 import { computed } from 'vue';
@@ -63,7 +64,7 @@ const data = computed<Data[]>(() => [
   {
     type: 'scatter',
     mode: 'markers',
-    name: 'bias',
+    name: word('bias'),
     x: rows.value.map(({ known }) => percent(handFactor(known))),
     y: names.value,
     customdata: rows.value.map(({ kind }) => kind) as never,

@@ -1,7 +1,8 @@
+import { word } from '@pyrgotect/core';
 /** A name for this device, as one would call it. */
 export function nameOfThis(): string {
-  if (!matchMedia('(pointer: coarse)').matches) return 'Desk';
-  return Math.min(screen.width, screen.height) < 600 ? 'Phone' : 'Tablet';
+  if (!matchMedia('(pointer: coarse)').matches) return word('Desk');
+  return Math.min(screen.width, screen.height) < 600 ? word('Phone') : word('Tablet');
 }
 
 const head = '#pair=';

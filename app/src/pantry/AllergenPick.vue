@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="T extends string">
+import { valueWord, valueWords } from '@pyrgotect/core';
 /** Several of a list, chosen in a menu behind a button that names them. */
 const props = defineProps<{ modelValue: T[]; of: readonly T[]; none: string; label: string }>();
 const emit = defineEmits<{ 'update:modelValue': [chosen: T[]] }>();
@@ -15,7 +16,7 @@ const toggle = (one: T): void =>
   <v-menu :close-on-content-click="false">
     <template #activator="{ props: activator }">
       <KeyButton v-bind="activator" size="small" :aria-label="label">
-        {{ modelValue.join(', ') || none }}
+        {{ valueWords(modelValue) || none }}
       </KeyButton>
     </template>
     <v-card class="pick">
@@ -24,7 +25,7 @@ const toggle = (one: T): void =>
         :key="one"
         :model-value="modelValue.includes(one)"
         @update:model-value="toggle(one)"
-        ><template #label>{{ one }}</template></v-checkbox
+        ><template #label>{{ valueWord(one) }}</template></v-checkbox
       >
     </v-card>
   </v-menu>

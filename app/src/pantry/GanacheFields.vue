@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isCream, otherFluids, type Ganache } from '@pyrgotect/core';
+import { isCream, otherFluids, type Ganache, valueWord } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
 import { usePantry } from '../stores/pantry.ts';
@@ -11,7 +11,10 @@ const props = defineProps<{ ganache: Ganache }>();
 const ganache = computed(() => props.ganache);
 const pantry = usePantry();
 const units = useUnits();
-const fluids = ['ganache' as const, ...otherFluids].map((value) => ({ value, text: value }));
+const fluids = ['ganache' as const, ...otherFluids].map((value) => ({
+  value,
+  text: valueWord(value),
+}));
 const none = { value: '', text: 'none' };
 const chocolates = computed(() => [
   none,

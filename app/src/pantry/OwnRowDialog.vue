@@ -11,6 +11,7 @@ import {
   type Spread,
   type Stiffness,
   type Tenderness,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed, ref, watch } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
@@ -38,8 +39,8 @@ const word = ref(wordOf(like.value));
 // by its id: the rows are others whenever one of them is saved
 watch(likeId, () => (word.value = wordOf(like.value)));
 const words = (isSponge ? tendernessWords : stiffnessWords).map((value) => ({
-  value: value,
-  text: value,
+  value,
+  text: valueWord(value),
 }));
 const problem = ref('');
 /** What it is called, where that will do. */

@@ -27,6 +27,7 @@ import {
   type Sponge,
   type TakenRecipe,
   measurings,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import { ValidationError } from 'yup';
@@ -58,7 +59,7 @@ const waiting = ref<TakenRecipe[]>([]);
 const tableProblems = ref<CsvProblem[]>([]);
 const problems = ref<string[]>([]);
 const measuring = ref<Measuring>(pantry.pantry.kitchen.measuring);
-const measuringChoices = measurings.map((value) => ({ value, text: value }));
+const measuringChoices = measurings.map((value) => ({ value, text: valueWord(value) }));
 /** Grams put right by hand, by the line's own text and place. */
 const byHand = ref<Record<string, number>>({});
 const keyOf = (line: ReadLine, i: number): string => `${i}/${line.text}`;

@@ -18,6 +18,7 @@ import {
   type Recipe,
   type Stock,
   type Tin,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import { ValidationError } from 'yup';
@@ -64,7 +65,7 @@ const tinWords: Record<(typeof tinForms)[number], string> = {
   drawn: 'a mould with a drawn wall',
 };
 const tinFormChoices = tinForms.map((value) => ({ value: value, text: tinWords[value] }));
-const otherFormChoices = otherForms.map((value) => ({ value: value, text: value }));
+const otherFormChoices = otherForms.map((value) => ({ value, text: valueWord(value) }));
 const dowelFormChoices = [
   { value: 'solid', text: 'solid' },
   { value: 'tube', text: 'a tube or straw' },
@@ -82,7 +83,7 @@ const food = computed(() => (props.table === 'foods' ? (draft.value as unknown a
 const ganache = computed(() =>
   props.table === 'ganaches' ? (draft.value as unknown as Ganache) : null,
 );
-const keepingChoices = keepingClasses.map((value) => ({ value, text: value }));
+const keepingChoices = keepingClasses.map((value) => ({ value, text: valueWord(value) }));
 const set = (key: string, value: unknown): void => {
   draft.value[key] = value;
 };
@@ -119,8 +120,8 @@ async function save(): Promise<void> {
     <v-card class="row" data-test="row-dialog">
       <h1>{{ isNew ? `A new ${rowNouns[table]}` : row.name }}</h1>
       <p v-if="!isNew" class="soft">
-        Starting value: {{ row.source }}. Saving makes it your own; every cake that uses it is
-        worked out anew.
+        Starting value: {{ valueWord(row.source) }}. Saving makes it your own; every cake that uses
+        it is worked out anew.
       </p>
       <v-text-field v-model="draft.name" class="named" label="name" maxlength="80" />
       <p v-if="outline" class="sentence">

@@ -11,6 +11,7 @@ import {
   type Spread,
   type Stiffness,
   type Tenderness,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../figures/ChoiceField.vue';
@@ -32,7 +33,7 @@ const numberOf = (key: string): number | null => {
   return typeof value === 'number' ? value : null;
 };
 const choices = <T extends string>(values: readonly T[]): { value: T; text: string }[] =>
-  values.map((value) => ({ value, text: value }));
+  values.map((value) => ({ value, text: valueWord(value) }));
 const spread = computed(() =>
   props.table === 'spreads' ? (props.row as unknown as Spread) : null,
 );

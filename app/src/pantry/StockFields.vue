@@ -7,6 +7,7 @@ import {
   type Outline,
   type Stock,
   type StockPlace,
+  valueWord,
 } from '@pyrgotect/core';
 import { parseISO } from 'date-fns';
 import { computed } from 'vue';
@@ -28,7 +29,7 @@ const whatChoices = [
   { value: 'layers', text: 'layers' },
   { value: 'bowl', text: 'a bowl' },
 ];
-const placeChoices = stockPlaces.map((value) => ({ value, text: value }));
+const placeChoices = stockPlaces.map((value) => ({ value, text: valueWord(value) }));
 const choices = computed(() =>
   (props.row.layer ? pantry.pantry.sponges : pantry.pantry.spreads).map(({ id, name }) => ({
     value: id,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '@pyrgotect/core';
 import {
   mdiDotsVertical,
   mdiHelpCircleOutline,
@@ -31,13 +32,13 @@ const restsMs = 1500;
 watchDebounced(
   () => store.saveState,
   (state, before) => {
-    if (state === 'saved' && before !== undefined) announce('Saved');
+    if (state === 'saved' && before !== undefined) announce(word('Saved'));
   },
   { debounce: restsMs },
 );
 const saveText = computed(
   () =>
-    ({ saved: 'Saved', saving: 'Saving…', failed: 'Not saved', gone: 'Taken off' })[
+    ({ saved: word('Saved'), saving: 'Saving…', failed: 'Not saved', gone: 'Taken off' })[
       store.saveState
     ],
 );

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useSettings } from '../stores/settings.ts';
-import { keysOf } from './keys.ts';
+import { keyPlaces, keysOf } from './keys.ts';
 
 /** What can be pressed, place by place, and whether letters alone are keys at all. */
 const props = withDefaults(defineProps<{ places?: (keyof typeof keysOf)[] }>(), {
@@ -22,7 +22,7 @@ const settings = useSettings();
     />
     <p class="soft">Off, only Tab, Enter, Esc, the arrows and those with Ctrl do something.</p>
     <template v-for="place in props.places" :key="place">
-      <h3>Keys {{ place }}</h3>
+      <h3>Keys {{ keyPlaces[place] }}</h3>
       <dl>
         <template v-for="[keys, what] in keysOf[place]" :key="keys">
           <dt>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { spoonSchools, type SpoonSchool, type UnitSystem } from '@pyrgotect/core';
+import { spoonSchools, type SpoonSchool, type UnitSystem, word, valueWord } from '@pyrgotect/core';
 import { onMounted, ref, shallowRef } from 'vue';
 import { useShelf } from '../stores/shelf.ts';
 import { isShort, roomNow, roomText, type Room } from '../storage/room.ts';
@@ -24,18 +24,19 @@ const spoonWords: Record<SpoonSchool, string> = {
   au: '20 and 5 mL',
 };
 type Choice = { value: string | number; text: string };
-const same = (...words: string[]): Choice[] => words.map((value) => ({ value, text: value }));
+const same = (...words: string[]): Choice[] =>
+  words.map((value) => ({ value, text: valueWord(value) }));
 const units: {
   key: Exclude<keyof UnitSystem, 'currency' | 'decimal'>;
   name: string;
   of: Choice[];
 }[] = [
-  { key: 'length', name: 'length', of: same('cm', 'in') },
-  { key: 'mass', name: 'weight', of: same('g', 'oz') },
-  { key: 'volume', name: 'volume', of: same('mL', 'cups') },
+  { key: 'length', name: word('length'), of: same('cm', 'in') },
+  { key: 'mass', name: word('weight'), of: same('g', 'oz') },
+  { key: 'volume', name: word('volume'), of: same('mL', 'cups') },
   {
     key: 'temperature',
-    name: 'temperature',
+    name: word('temperature'),
     of: [
       { value: 'C', text: '°C' },
       { value: 'F', text: '°F' },
@@ -56,12 +57,12 @@ const region = { value: 'auto', text: 'region' };
 const habitRows: { key: keyof OwnHabits; name: string; of: Choice[] }[] = [
   {
     key: 'clock',
-    name: 'clock',
+    name: word('clock'),
     of: [region, { value: '24', text: '16:00' }, { value: '12', text: '4:00 pm' }],
   },
   {
     key: 'dates',
-    name: 'dates',
+    name: word('dates'),
     of: [
       region,
       { value: 'dmy', text: '12 Jun' },
@@ -81,7 +82,7 @@ const habitRows: { key: keyof OwnHabits; name: string; of: Choice[] }[] = [
   },
   {
     key: 'decimal',
-    name: 'tenths',
+    name: word('tenths'),
     of: [region, { value: '.', text: '1.5' }, { value: ',', text: '1,5' }],
   },
 ];

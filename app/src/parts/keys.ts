@@ -1,7 +1,16 @@
+import { word } from '@pyrgotect/core';
 import { useSettings } from '../stores/settings.ts';
 
 /** What can be pressed at a place, and what it does there. */
 export type KeyLines = readonly (readonly [keys: string, what: string])[];
+
+/** What the places are called where their keys are listed. */
+export const keyPlaces: Record<string, string> = {
+  'in an open cake': 'in an open cake',
+  'at the bench': 'at the bench',
+  'on the shelf': 'on the shelf',
+  everywhere: 'everywhere',
+};
 
 /** Every key there is, place by place. */
 export const keysOf = {
@@ -13,11 +22,11 @@ export const keysOf = {
     ['arrow keys', 'on a boundary, a dowel, a piece or a bar of a drawing: move it'],
     ['u', 'switch units'],
     ['b', 'to the bench'],
-    ['p', 'print'],
+    ['p', word('print')],
     ['h', 'earlier versions'],
     ['/', 'find a part, a figure or an action'],
     ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
-    ['Esc', 'let go of what is chosen'],
+    [word('Esc'), 'let go of what is chosen'],
     ['?', 'this list'],
   ],
   'at the bench': [
@@ -25,7 +34,7 @@ export const keysOf = {
     ['n', 'note what came out'],
     ['u', 'switch units'],
     ['Ctrl Z, Ctrl Shift Z', 'undo, redo'],
-    ['Esc', 'back to the cake'],
+    [word('Esc'), 'back to the cake'],
   ],
   'on the shelf': [
     ['n', 'a new cake'],
@@ -33,7 +42,10 @@ export const keysOf = {
     ['u', 'switch units'],
   ],
   everywhere: [
-    ['Tab', 'to the next thing that can be pressed; first of all, past the bar to the content'],
+    [
+      word('Tab'),
+      'to the next thing that can be pressed; first of all, past the bar to the content',
+    ],
     ['↑ and ↓', 'in a figure: a step more, a step less'],
     ['Enter, Esc', 'in a field: take what is typed, give it up'],
   ],

@@ -1,6 +1,7 @@
 import 'vuetify/styles/core';
 import { createVuetify } from 'vuetify';
 import { VBtn } from 'vuetify/components/VBtn';
+import { en } from 'vuetify/locale';
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 import { schemes, type Colours } from '../styles/palette.ts';
 
@@ -14,9 +15,13 @@ const themed = (colours: Colours) => ({
   'on-surface': colours.ink,
 });
 
+const language = import.meta.env.VITE_LANGUAGE;
+
 export const vuetify = createVuetify({
   // ours in sheets and bars; what the library puts into its own parts keeps their look
   aliases: { KeyButton: VBtn },
+  // by which its calendars name the days; a build in another language has that language’s words instead of `en`
+  ...(language ? { locale: { locale: language, messages: { [language]: en } } } : {}),
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   theme: {
     defaultTheme: 'paper',

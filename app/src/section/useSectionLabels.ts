@@ -1,4 +1,4 @@
-import { type Build, type CakePlan, type SectionPart, type TierPlan } from '@pyrgotect/core';
+import { type Build, type CakePlan, type SectionPart, type TierPlan, word } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { labelOf, partName, rangeOfPart, thicknessOfPart } from '../parts/part-edits.ts';
 import { useUnits } from '../figures/units.ts';
@@ -81,7 +81,8 @@ export function useSectionLabels({ build, plan, boxes, tower, scale, edgeX, heig
       at: wanted[i]!,
       y: placed[i]!,
       text: thicknessText(part),
-      kind: part.kind === 'layer' ? `layer ${Number(part.id.split('/').at(-1)) + 1}` : 'filling',
+      kind:
+        part.kind === 'layer' ? `layer ${Number(part.id.split('/').at(-1)) + 1}` : word('filling'),
     }));
   });
   return { handles, labels };

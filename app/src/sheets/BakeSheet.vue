@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
+import { type Build, type Caution, type CakePlan, valueWord } from '@pyrgotect/core';
 import { computed, defineAsyncComponent } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import SheetTabs from '../parts/SheetTabs.vue';
@@ -46,7 +46,7 @@ const title = computed(() => {
   const n = cakes.length;
   const { stock } = tierPlan.value.bake.value;
   if (stock)
-    return `${name}${stock.count} ${stock.count === 1 ? 'layer' : 'layers'} out of the ${stock.row.keptIn}`;
+    return `${name}${stock.count} ${stock.count === 1 ? 'layer' : 'layers'} out of the ${valueWord(stock.row.keptIn)}`;
   if (n === 0) return `${name}${name ? 'n' : 'N'}othing to bake in a tin`;
   return `${name}${units.text(batterG + foldedG, 'bowl')} of batter in ${n === 1 ? 'one tin' : `${n} tins`}`;
 });

@@ -14,6 +14,7 @@ import {
   type CakePlan,
   type Portion,
   heldBy,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import CautionList from '../figures/CautionList.vue';
@@ -216,7 +217,7 @@ function toggleDiet(diet: Diet): void {
         :aria-pressed="brief.keepOut.includes(allergen)"
         @click="toggle(allergen)"
       >
-        {{ allergen }}
+        {{ valueWord(allergen) }}
       </KeyButton>
     </p>
     <p class="lead">
@@ -234,7 +235,7 @@ function toggleDiet(diet: Diet): void {
         :aria-pressed="brief.diets.includes(diet)"
         @click="toggleDiet(diet)"
       >
-        {{ diet }}
+        {{ valueWord(diet) }}
       </KeyButton>
     </p>
     <DraftDialog v-if="drafting" :build="build" @close="drafting = false" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type Build, type Caution, type CakePlan } from '@pyrgotect/core';
+import { type Build, type Caution, type CakePlan, word } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, watch } from 'vue';
 import CautionList from '../figures/CautionList.vue';
 import { partName } from '../parts/part-edits.ts';
@@ -55,7 +55,7 @@ const title = computed(() => {
   const { carve } = tierPlan.value;
   if (!carve) return `${tier.value.name} is left as it is stacked`;
   const count = carve.question.cuts.length;
-  const [cuts, take] = count === 1 ? ['1 cut', 'takes'] : [`${count} cuts`, 'take'];
+  const [cuts, take] = count === 1 ? ['1 cut', word('takes')] : [`${count} cuts`, word('take')];
   if (!carve.result) return `${cuts}, being worked out …`;
   const { stackG, leftG } = carve.result;
   return `${cuts} ${take} ${units.text(stackG - leftG, 'bowl')}, ${units.text(leftG, 'bowl')} stand`;

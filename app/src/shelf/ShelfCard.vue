@@ -6,7 +6,14 @@ import {
   mdiDownload,
   mdiTrashCanOutline,
 } from '@mdi/js';
-import { carvingKnown, planShape, type Corrections, type ShapePlan } from '@pyrgotect/core';
+import {
+  carvingKnown,
+  planShape,
+  type Corrections,
+  type ShapePlan,
+  word,
+  valueWord,
+} from '@pyrgotect/core';
 import { useIntersectionObserver, watchDebounced } from '@vueuse/core';
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue';
 import type { Build } from '@pyrgotect/core';
@@ -99,7 +106,7 @@ const stops = computed(() => plan.value?.cautions.filter((c) => c.severity === '
 const left = computed(() => timeLeft(props.entry.serveAt, props.now));
 const progress = computed(() => {
   const { done, all } = steps.value;
-  if (props.entry.finished) return 'finished';
+  if (props.entry.finished) return word('finished');
   return done > 0 && all > 0 ? `${done} of ${all} steps done` : '';
 });
 </script>
@@ -123,7 +130,7 @@ const progress = computed(() => {
       <span v-if="isExample" class="mark">example</span>
       {{ entry.occasion || (entry.isPattern ? 'a pattern' : 'no occasion yet')
       }}<template v-if="entry.customer">, for {{ entry.customer }}</template
-      ><template v-if="entry.order !== 'open'">: {{ entry.order }}</template>
+      ><template v-if="entry.order !== 'open'">: {{ valueWord(entry.order) }}</template>
     </p>
     <p v-if="entry.isPattern">
       <KeyButton size="small" @click="emit('fromPattern')">Make a cake from it</KeyButton>

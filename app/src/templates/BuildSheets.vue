@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { buildSheets, type Build, type CakePlan, type SheetKind } from '@pyrgotect/core';
+import { buildSheets, type Build, type CakePlan, type SheetKind, word } from '@pyrgotect/core';
 import { plain } from '../storage/builds.ts';
 import { useSettings } from '../stores/settings.ts';
 import FullSizeKeys from './FullSizeKeys.vue';
@@ -13,7 +13,7 @@ const words: Record<SheetKind, { what: string; how: string }> = {
     how: 'One to one, with each dowel’s number and length. Lay baking paper on the crumb coat, the sheet on it with “front” to the front, and prick through; nothing of the sheet stays on the cake.',
   },
   boards: {
-    what: 'boards',
+    what: word('boards'),
     how: 'One to one: where the foot stands on its board, the boards between tiers to cut along their line, and the hole for the rod.',
   },
   cutting: {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueWord } from '@pyrgotect/core';
 import type { Paper, Template } from '@pyrgotect/core';
 
 import { ref } from 'vue';
@@ -49,7 +50,7 @@ async function save(as: (typeof forms)[number]): Promise<void> {
       :disabled="isWorking"
       @click="save(form)"
     >
-      {{ form === 'svg' ? 'SVG' : `PDF, ${form}` }}
+      {{ form === 'svg' ? 'SVG' : `PDF, ${valueWord(form)}` }}
     </KeyButton>
     <slot />
     <span v-if="isWorking" role="status">Making it …</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { valueWord } from '@pyrgotect/core';
 import { mdiArrowCollapse, mdiArrowExpand } from '@mdi/js';
 import { useEventListener } from '@vueuse/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
@@ -260,7 +261,12 @@ const endWalk = (): void => void router.replace({ query: { ...route.query, walk:
         </div>
       </div>
       <StageRail data-walk="stages" :stage="stage" @go="go" @bench="toBench" />
-      <section class="sheet" data-walk="sheet" data-scrolls :aria-label="`${stage} sheet`">
+      <section
+        class="sheet"
+        data-walk="sheet"
+        data-scrolls
+        :aria-label="`${valueWord(stage)} sheet`"
+      >
         <HintOnce
           v-if="isHint(stage) && (stage !== 'day' || store.build.brief.serveAt)"
           :id="stage"

@@ -8,6 +8,7 @@ import {
   stiffnessOf,
   tendernessOf,
   type PantryTable,
+  valueWord,
 } from '@pyrgotect/core';
 import { parseISO } from 'date-fns';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
@@ -82,8 +83,8 @@ const headers = computed<Header[]>(() => [
   { title: 'change', key: 'actions', sortable: false, align: 'end' as const },
 ]);
 const cell = (row: Row, key: string): string => {
-  if (key === 'stiff' && 'stress21Pa' in row) return stiffnessOf(row);
-  if (key === 'tender' && 'allowableKPa' in row) return tendernessOf(row);
+  if (key === 'stiff' && 'stress21Pa' in row) return valueWord(stiffnessOf(row));
+  if (key === 'tender' && 'allowableKPa' in row) return valueWord(tendernessOf(row));
   if ('madeOn' in row) {
     if (key === 'left') return leftText(row, leftOf(row), units.text);
     if (key === 'madeOn') return dayText(parseISO(row.madeOn), 'dated');
@@ -94,7 +95,7 @@ const cell = (row: Row, key: string): string => {
   const value = (row as unknown as Record<string, unknown>)[key];
   if (key === 'outline') return units.outline(value as Outline);
   if (column && typeof value === 'number') return units.text(value, column.kind);
-  return typeof value === 'string' ? value : (column?.none ?? '–');
+  return typeof value === 'string' ? valueWord(value) : (column?.none ?? '–');
 };
 const tabs = [
   ...pantryTables.map((id) => ({ id, text: tableTitles[id] })),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { heldBy, type Step } from '@pyrgotect/core';
+import { heldBy, type Step, valueWord } from '@pyrgotect/core';
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useListText } from '../bench/listText.ts';
 import HoldsLine from '../figures/HoldsLine.vue';
@@ -33,8 +33,8 @@ const chapters = computed(() => {
   const groups: { title: string; steps: Step[] }[] = [];
   for (const step of steps.value) {
     const last = groups.at(-1);
-    if (last?.title === step.chapter) last.steps.push(step);
-    else groups.push({ title: step.chapter, steps: [step] });
+    if (last?.title === valueWord(step.chapter)) last.steps.push(step);
+    else groups.push({ title: valueWord(step.chapter), steps: [step] });
   }
   return groups;
 });

@@ -67,8 +67,9 @@ const wholeKeyOf = ({ id }: Tier, { key, kind }: Step): string | null => {
   const what = loadKinds[kind];
   return what !== undefined && key.startsWith(`${id}/${what}/`) ? `${id}/${what}` : null;
 };
+type LoadKey = 'weigh' | 'mix' | 'colour' | 'line' | 'divide' | 'bake' | 'cool';
 /** What steps of a load are called in their keys. */
-const loadKinds: Partial<Record<OperationKind, string>> = {
+const loadKinds: Partial<Record<OperationKind, LoadKey>> = {
   weigh: 'weigh',
   mix: 'mix',
   colour: 'colour',

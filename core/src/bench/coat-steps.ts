@@ -8,6 +8,7 @@ import { phrase } from '../units/phrase.ts';
 import { pressedSteps } from './cover-steps.ts';
 import type { StackContext } from './stack-context.ts';
 import { leftLabel, probeOf, step, type Step } from './steps.ts';
+import { valueWord } from '../units/value-words.ts';
 
 const inked = (spread: Spread, tint: string): string =>
   `${spread.name.toLowerCase()}${tint.trim() ? `, ${tint.trim()}` : ''}`;
@@ -101,7 +102,7 @@ export function coatSteps(context: StackContext): Step[] {
       step(`${tier.id}/crumb-chill`, 'put in', 'Coat', 'Chill the crumb coat', 1, {
         part: `${tier.id}/crumb`,
         lead: phrase(
-          `In the ${chillIn}, about {min}, until the coat and a hair of the cake are cold.`,
+          `In the ${valueWord(chillIn)}, about {min}, until the coat and a hair of the cake are cold.`,
           {
             min: [times.firmMin, 'minutes'],
           },

@@ -13,6 +13,7 @@ import { phrase } from '../units/phrase.ts';
 import { valueOf } from '../working/staged.ts';
 import { probeOf, step, type ListItem, type Step } from './steps.ts';
 import { temperNote } from './temper-note.ts';
+import { valueWord } from '../units/value-words.ts';
 
 /** What the finish of a tier is done with. */
 export interface FinishContext {
@@ -327,7 +328,7 @@ export const pipingSteps = (
           : null,
         lead: job.piped
           ? phrase(
-              `From the bowl set aside for it: ${job.piped.form}, ${job.piped.nozzle} nozzle {wide} wide.${job.piped.where === 'whole side' ? ' Row by row from the foot up, each row in the gaps of the one below, over a thin coat that still takes them.' : ''} Try the hand on a strip of {strip} first.`,
+              `From the bowl set aside for it: ${valueWord(job.piped.form)}, ${valueWord(job.piped.nozzle)} nozzle {wide} wide.${job.piped.where === 'whole side' ? ' Row by row from the foot up, each row in the gaps of the one below, over a thin coat that still takes them.' : ''} Try the hand on a strip of {strip} first.`,
               { wide: [job.piped.wideMm, 'thickness'], strip: [job.practiceMm, 'span'] },
             )
           : phrase('From the bowl set aside for it.'),

@@ -1,6 +1,7 @@
 import { foodOf } from '../pantry/find.ts';
 import type { Allergen, Food } from '../pantry/types.ts';
 import { phrase, type Phrase } from '../units/phrase.ts';
+import { valueWords } from '../units/value-words.ts';
 
 /** Said where pieces are handled: what they hold, or that nobody knows. None where they hold nothing. */
 export function holdsCaution(
@@ -16,6 +17,6 @@ export function holdsCaution(
     ];
   const held = [...new Set([...part.allergens, ...food.allergens])];
   return held.length > 0
-    ? [phrase(`${part.name}: holds ${held.join(', ')}. Own tray, own tools, washed hands.`)]
+    ? [phrase(`${part.name}: holds ${valueWords(held)}. Own tray, own tools, washed hands.`)]
     : [];
 }

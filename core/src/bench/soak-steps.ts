@@ -13,6 +13,7 @@ import { ifThere } from '../working/staged.ts';
 import { partSteps, usualDensity } from './part-steps.ts';
 import { dangerOf, holdStep, linesOf, makingKind, takenBy } from './recipe-steps.ts';
 import { step, type ListItem, type Step } from './steps.ts';
+import { valueWord } from '../units/value-words.ts';
 
 /** The batch of a soak, which no bowl of filling or frosting is made from. */
 export const soakBatch = (recipeId: string): string =>
@@ -86,7 +87,7 @@ export function soakSteps(tier: Tier, soak: readonly SoakPlan[], book: RecipeBoo
                 label: `layer ${i + 1}${each.faces === 2 ? ', each of both faces' : ', its upper face'}`,
                 value: each.faceG,
                 kind: 'small',
-                note: each.style,
+                note: valueWord(each.style),
               },
             ]
           : [],

@@ -18,6 +18,7 @@ import {
   type TierNeeds,
   type UseKind,
 } from './uses.ts';
+import { word } from '../units/value-words.ts';
 
 export interface BowlLoss {
   kind: LossKind;
@@ -79,7 +80,7 @@ function lossesOf(drawn: Drawn, kitchen: Kitchen, moved: number, vessels: string
     if (massG > 0) losses.push({ kind, label, massG: massG * moved });
   };
   lose('scrapings', 'scraped off with crumbs in it', crumbG * kitchen.scrapingsShare);
-  const vessel = drawn.uses.some((u) => u.kind === 'drip') ? vessels : 'bag';
+  const vessel = drawn.uses.some((u) => u.kind === 'drip') ? vessels : word('bag');
   lose(
     'bags',
     bags === 1 ? `stays in the ${vessel}` : `stays in ${bags} ${vessel}s`,
@@ -124,7 +125,7 @@ export function planBowls(
 ): { bowls: Bowl[]; batches: Batch[] } {
   // what drips are run from: a bag in one cake is no bottle in its words
   const tools = new Set(build.tiers.flatMap((tier) => (tier.drip ? [tier.drip.tool] : [])));
-  const vessels = tools.has('bottle') ? 'bottle' : 'bag';
+  const vessels = tools.has('bottle') ? word('bottle') : word('bag');
   const open = gatherUses(build, tiers, piping, spreadOf, kitchen, corrections).map((drawn) => {
     const losses = lossesOf(drawn, kitchen, corrections.loss?.factor ?? 1, vessels);
     const usedG = sumG(drawn.uses);

@@ -1,4 +1,5 @@
 import type { Carving, Cut, CutKind, LinePoint } from './types.ts';
+import { word } from '../units/value-words.ts';
 
 /** A tier's size, from which a new cut starts. mm. */
 export interface CutRoom {
@@ -34,7 +35,7 @@ export function newCut(kind: Exclude<CutKind, 'set' | 'target'>, id: string, roo
       return {
         ...base,
         kind,
-        name: 'Slope',
+        name: word('Slope'),
         bearingDeg: 180,
         slopeDeg: 35,
         outMm: Math.round(r * 0.6),
@@ -45,7 +46,7 @@ export function newCut(kind: Exclude<CutKind, 'set' | 'target'>, id: string, roo
       return {
         ...base,
         kind,
-        name: 'Ledge',
+        name: word('Ledge'),
         bearingDeg: 180,
         slopeDeg: 80,
         outMm: Math.round(r * 0.4),
@@ -57,7 +58,7 @@ export function newCut(kind: Exclude<CutKind, 'set' | 'target'>, id: string, roo
       return {
         ...base,
         kind,
-        name: 'Front',
+        name: word('Front'),
         seen: 'front',
         drawn: 'finished',
         points: [
@@ -71,7 +72,7 @@ export function newCut(kind: Exclude<CutKind, 'set' | 'target'>, id: string, roo
       return {
         ...base,
         kind,
-        name: 'Dome',
+        name: word('Dome'),
         points: dome(Math.round(r), Math.round(h)),
         curved: true,
         drawn: 'finished',
@@ -80,7 +81,7 @@ export function newCut(kind: Exclude<CutKind, 'set' | 'target'>, id: string, roo
       return {
         ...base,
         kind,
-        name: 'Flutes',
+        name: word('Flutes'),
         count: 12,
         depthMm: 6,
         widthMm: null,
@@ -91,7 +92,7 @@ export function newCut(kind: Exclude<CutKind, 'set' | 'target'>, id: string, roo
       return {
         ...base,
         kind,
-        name: 'Hollow',
+        name: word('Hollow'),
         bearingDeg: 180,
         outMm: Math.round(r),
         upMm: at(0.6),
@@ -101,19 +102,19 @@ export function newCut(kind: Exclude<CutKind, 'set' | 'target'>, id: string, roo
       return {
         ...base,
         kind,
-        name: 'Hole',
+        name: word('Hole'),
         bearingDeg: 0,
         outMm: 0,
         upMm: at(0.5),
         diameterMm: 40,
       };
     case 'groove':
-      return { ...base, kind, name: 'Groove', upMm: at(0.5), widthMm: 10, depthMm: 5 };
+      return { ...base, kind, name: word('Groove'), upMm: at(0.5), widthMm: 10, depthMm: 5 };
     case 'relief':
       return {
         ...base,
         kind,
-        name: 'Letters',
+        name: word('Letters'),
         motif: 'letters',
         words: 'M',
         wideMm: 40,
@@ -129,7 +130,7 @@ export function newCut(kind: Exclude<CutKind, 'set' | 'target'>, id: string, roo
         inlayTint: '',
       };
     case 'halves':
-      return { ...base, kind, name: 'Halves', upMm: at(0.5), trimMm: 3, glueMm: 2 };
+      return { ...base, kind, name: word('Halves'), upMm: at(0.5), trimMm: 3, glueMm: 2 };
     case 'lay':
       return { ...base, kind, name: 'Laid over', bearingDeg: 180, overDeg: 90 };
   }

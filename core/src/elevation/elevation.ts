@@ -18,6 +18,7 @@ import { withinWall } from '../section/mould-parts.ts';
 import { sideSeen } from '../toppings/side.ts';
 import { groupedBy } from '../working/grouped.ts';
 import { valueOf } from '../working/staged.ts';
+import { word } from '../units/value-words.ts';
 
 /** One shape of the cake as it is seen from the front; x from its axis, y up from the board, mm. */
 export interface ElevationShape {
@@ -163,7 +164,7 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
     const flutes = flutesOf(tier, tierPlan);
     if (flutes)
       valleysSeen(flutes).forEach((share, k) => {
-        add(tier.id, `flute/${k}`, 'flute', 'flute', stripes[0]!.look, [share * wide, share * wide], [from, to]); // prettier-ignore
+        add(tier.id, `flute/${k}`, 'flute', word('flute'), stripes[0]!.look, [share * wide, share * wide], [from, to]); // prettier-ignore
         shapes.at(-1)!.lines = [valleyLine(tierPlan.mould!, share, from, high)];
       });
     const flood = drip ? (tier.drip?.floodMm ?? 0) : 0;
@@ -179,7 +180,7 @@ export function drawElevation(build: Build, plan: ShapePlan, pantry: Pantry): El
         tier.id,
         'flood',
         'flood',
-        'rim',
+        word('rim'),
         tone,
         [-out, out],
         [rimMm - 2, to + Math.max(1, flood)],

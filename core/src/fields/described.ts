@@ -1,6 +1,7 @@
 import type { Kind } from '../units/kinds.ts';
 import type { Range } from '../units/field.ts';
 import type { Field } from './field.ts';
+import { valueWord } from '../units/value-words.ts';
 
 /** A figure of a record, as a form shows it. */
 export interface Described {
@@ -27,7 +28,7 @@ export function describedFigure<T>(of: Field<T>, key: keyof T & string): Describ
   const { min, max, kind } = inner.shape.range;
   return {
     key,
-    label: field.about.label ?? wordsOfName(key),
+    label: field.about.label ?? valueWord(wordsOfName(key)),
     hint: field.about.hint,
     kind,
     range: { min, max },

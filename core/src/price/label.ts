@@ -1,6 +1,7 @@
 import type { Allergen, Recipe } from '../pantry/types.ts';
 import { alcoholShareOf } from '../recipes/alcohol.ts';
 import { recipeContents, type Contents, type Larder } from '../recipes/parts.ts';
+import { valueWords } from '../units/value-words.ts';
 
 /** What is said of a cake's or a recipe's contents: what it holds, traces, and what nobody can say. */
 export interface Label {
@@ -24,11 +25,11 @@ export function labelOf({
   return {
     holds:
       allergens.length > 0
-        ? `Holds ${allergens.join(', ')}`
+        ? `Holds ${valueWords(allergens)}`
         : known
           ? 'Holds none of the allergens that are tracked'
           : 'What it holds is not known',
-    traces: mayContain.length > 0 ? `May contain traces of ${mayContain.join(', ')}` : null,
+    traces: mayContain.length > 0 ? `May contain traces of ${valueWords(mayContain)}` : null,
     unknown: known ? null : `Not known: what is in ${unknown.join(', ')}`,
   };
 }

@@ -20,6 +20,7 @@ import { boxOfLines, carvedShapes, spanAt } from './carved-parts.ts';
 import { downWall, holeLines, isUpright, overRing, withinWall } from './mould-parts.ts';
 import { pileStripes } from './pile-parts.ts';
 import { finishShapes, veilShape, type PipedTone } from './finish-parts.ts';
+import { word } from '../units/value-words.ts';
 
 export interface TierDrawing {
   tier: Tier;
@@ -316,11 +317,11 @@ function tierParts(
   if (tier.fondant) {
     const out = widthMm(finished) / 2;
     const look = lookOf(colours, tier.fondant.tint, 'ivory');
-    add('fondant', 'fondant', 'fondant', look, [-out, out], [0, stack.finishedMm]);
+    add('fondant', 'fondant', word('fondant'), look, [-out, out], [0, stack.finishedMm]);
   }
   if (coat && (coat.sideMm > 0 || coat.topMm > 0)) {
     const out = half + coat.crumbMm + coat.sideMm;
-    add('coat', 'coat', 'coat', coatTone, [-out, out], [0, stack.finishedMm - stack.fondantMm]);
+    add('coat', 'coat', word('coat'), coatTone, [-out, out], [0, stack.finishedMm - stack.fondantMm]);
   }
   if (coat && coat.sideMm > 0 && tier.coat.bands.length > 0) {
     const out = half + coat.crumbMm + coat.sideMm;
@@ -335,9 +336,9 @@ function tierParts(
   }
   if (coat && coat.crumbMm > 0) {
     const out = half + coat.crumbMm;
-    add('crumb', 'crumb', 'crumb coat', crumbTone, [-out, out], [0, stack.stackMm + coat.crumbMm]);
+    add('crumb', 'crumb', word('crumb coat'), crumbTone, [-out, out], [0, stack.stackMm + coat.crumbMm]);
   }
-  add('dab', 'dab', 'dab', coatTone, [-half, half], [0, stack.dabMm]);
+  add('dab', 'dab', word('dab'), coatTone, [-half, half], [0, stack.dabMm]);
   const spongeTone = sponge?.tone ?? 'butter';
   stack.gaps.forEach(({ fromMm, toMm }, i) => {
     const gap = tier.gaps[i]!;
@@ -395,7 +396,7 @@ function tierParts(
       stack.layers[tier.centre.fromLayer]!.fromMm,
       stack.layers[tier.centre.toLayer]!.toMm,
     ];
-    add('centre', 'centre', 'hidden centre', centreSpread?.tone ?? 'berry', [-wide, wide], span);
+    add('centre', 'centre', word('hidden centre'), centreSpread?.tone ?? 'berry', [-wide, wide], span);
   }
   if (tier.outline.kind === 'ring') {
     const hole = finished.kind === 'ring' ? finished.holeMm / 2 : 0;

@@ -8,6 +8,7 @@ import type { Work } from '../plan/work.ts';
 import type { ShapePlan } from '../plan/shape-plan.ts';
 import { metric } from '../units/kinds.ts';
 import type { SupportPlan } from './support.ts';
+import { valueWord } from '../units/value-words.ts';
 
 /** A kind of part that is not food, where it is, and whether its count is closed. */
 export interface NonFood {
@@ -88,7 +89,7 @@ export function nonFoodList(shape: ShapePlan, support: SupportPlan | null, work:
     if (i > 0 && tier.stand.card)
       add(
         `${tier.id}/card`,
-        `${tier.stand.card.material} ${sizeOf(tier.outline)}`,
+        `${valueWord(tier.stand.card.material)} ${sizeOf(tier.outline)}`,
         1,
         tier.id,
         `under ${tier.name}`,
@@ -96,7 +97,7 @@ export function nonFoodList(shape: ShapePlan, support: SupportPlan | null, work:
     tier.stand.decks.forEach((deck, k) =>
       add(
         deckKey(tier, k),
-        `${deck.card.material} ${sizeOf(tier.outline)}`,
+        `${valueWord(deck.card.material)} ${sizeOf(tier.outline)}`,
         1,
         tier.id,
         `half-way up ${tier.name}, over layer ${deck.afterLayer + 1}`,

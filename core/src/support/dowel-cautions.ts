@@ -10,6 +10,7 @@ import { pressG } from './press.ts';
 import { sayInto, type Say } from './support-words.ts';
 import type { CutFrom } from './shopping-list.ts';
 import { strengthOf } from './strength.ts';
+import { valueWord } from '../units/value-words.ts';
 
 /** Dowels without room, in the wrong place, too weak, too few, untried. */
 export function warnOfDowels(
@@ -130,7 +131,7 @@ export function warnOfBoard(
       'stop',
       lift.id,
       phrase(
-        `No board of ${card.material} this thin will do under ${above}: it gives way ${bend.where}.`,
+        `No board of ${valueWord(card.material)} this thin will do under ${above}: it gives way ${bend.where}.`,
       ),
       phrase('A drum, a board of wood or acrylic, or more dowels nearer to each other.'),
     );
@@ -141,7 +142,7 @@ export function warnOfBoard(
     phrase(`The board of ${above} bends {mm} ${bend.where}, and its coat may crack.`, {
       mm: [bend.mm, 'fine'],
     }),
-    phrase(`${capital(card.material)} of {thick}, a stiffer board, or another dowel there.`, {
+    phrase(`${capital(valueWord(card.material))} of {thick}, a stiffer board, or another dowel there.`, {
       thick: [Math.ceil(stiffEnoughMm(bend, card.thicknessMm)), 'thickness'],
     }),
   );

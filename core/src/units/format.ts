@@ -1,5 +1,6 @@
 import { dayNumberText } from './days.ts';
 import { G_PER_OZ, MM_PER_IN, OZ_PER_LB, spoonMl, type Kind, type UnitSystem } from './kinds.ts';
+import { word } from './value-words.ts';
 
 /** A figure as shown: its number and its unit apart, so that a screen can set them apart. */
 export interface Shown {
@@ -86,12 +87,12 @@ function volume(ml: number, system: UnitSystem): Shown {
     const cups = ml / system.cupMl;
     if (cups >= 0.2) {
       const number = asFraction(cups, 4);
-      return { number, unit: number === '1' || !/^\d/.test(number) || cups < 1 ? 'cup' : 'cups' };
+      return { number, unit: number === '1' || !/^\d/.test(number) || cups < 1 ? word('cup') : word('cups') };
     }
     const { tbsp, tsp } = spoonMl(system);
     // from an eighth of a teaspoon below on, which would be shown as a whole one
-    if (ml >= tbsp - tsp / 8) return { number: asFraction(ml / tbsp, 2), unit: 'tbsp' };
-    return { number: asFraction(ml / tsp, 4), unit: 'tsp' };
+    if (ml >= tbsp - tsp / 8) return { number: asFraction(ml / tbsp, 2), unit: word('tbsp') };
+    return { number: asFraction(ml / tsp, 4), unit: word('tsp') };
   }
   const rounded = ml < 100 ? Math.round(ml) : roundTo(ml, 5);
   if (rounded >= 1000) return { number: trim(rounded / 1000, 2), unit: 'L' };

@@ -13,6 +13,7 @@ import { valueOf } from '../working/staged.ts';
 import { shortGapMin, type CourseOf } from './course-events.ts';
 import { capacityOfRecipe, spreadableC } from './holds.ts';
 import { batchLine } from './operation.ts';
+import { word } from '../units/value-words.ts';
 
 /** What a tier is stacked from, and how warm that is by then. */
 export interface PartWarmth {
@@ -54,7 +55,7 @@ function layersOf(tier: Tier, plan: TierPlan, waiting: Waiting): PartWarmth[] {
   const kitchen = { ...pantry.kitchen, roomC: waiting.roomC };
   const layersG = plan.layersG ?? [];
   const ownG = layersG.reduce((sum, g, i) => sum + (tier.layers[i]?.otherId ? 0 : g), 0);
-  const own = (tempC: number): PartWarmth => ({ name: 'layers', massG: ownG, tempC, capacityKJ: spongeCapacity }); // prettier-ignore
+  const own = (tempC: number): PartWarmth => ({ name: word('layers'), massG: ownG, tempC, capacityKJ: spongeCapacity }); // prettier-ignore
   const beside = tier.layers.flatMap(({ otherId }, i): PartWarmth[] => {
     const row = otherId === null ? undefined : pantry.others.find(({ id }) => id === otherId);
     if (!row) return [];

@@ -8,6 +8,7 @@ import {
   type HeatQuestion,
   type HeatStretch,
   type CakePlan,
+  valueWord,
 } from '@pyrgotect/core';
 import type { Data, Layout } from 'plotly.js';
 import { computed, ref } from 'vue';
@@ -139,7 +140,7 @@ const layout = computed<Partial<Layout>>(() => {
           <b>{{ minutes(window.minutes) }}</b>, by <b>{{ minutes(window.toMin) }}</b>.</template
         >
         On a rack <b>{{ minutes(times.coolMin) }}</b> until it can be cut. In the
-        {{ build.day.chillIn }} <b>{{ minutes(times.firmMin) }}</b> firm the crumb coat,
+        {{ valueWord(build.day.chillIn) }} <b>{{ minutes(times.firmMin) }}</b> firm the crumb coat,
         <b>{{ minutes(times.nextCoatMin) }}</b> make it ready for the next coat or for drips,
         <b>{{ minutes(tierPlan.carve ? times.carveMin : answer.carveMin) }}</b> firm enough to
         carve, <b>{{ minutes(answer.throughMin) }}</b> cold right through. Out

@@ -11,6 +11,7 @@ import {
   type CakePlan,
   type Stock,
   type Tin,
+  valueWord,
 } from '@pyrgotect/core';
 import { parseISO } from 'date-fns';
 import { computed } from 'vue';
@@ -203,7 +204,7 @@ const fullest = computed(() => Math.max(...(bake.value?.cakes.map((c) => c.fillS
       Nothing of this tier is mixed or baked: its layers come
       {{
         bake?.stock
-          ? `out of the ${bake.stock.row.keptIn}, made ${dayText(parseISO(bake.stock.row.madeOn), 'dated')}`
+          ? `out of the ${valueWord(bake.stock.row.keptIn)}, made ${dayText(parseISO(bake.stock.row.madeOn), 'dated')}`
           : 'from what was put away'
       }}.
     </p>

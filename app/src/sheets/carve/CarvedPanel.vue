@@ -9,6 +9,7 @@ import {
   type Build,
   type Lattice,
   type CakePlan,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
@@ -115,7 +116,7 @@ const setLattice = (to: Partial<Lattice> | null): void =>
         </thead>
         <tbody>
           <tr v-for="panel in result.panels" :key="panel.name">
-            <td>{{ panel.name }}</td>
+            <td>{{ valueWord(panel.name) }}</td>
             <td class="end">{{ cm2(panel.areaMm2) }}</td>
             <td class="end">
               {{ text(panel.wideMm + 2 * panelAllowanceMm, 'size') }} ×

@@ -31,7 +31,7 @@ interface Band {
 /** Equal uses that follow each other are shown as one: three fillings, not three lines. */
 const bands = computed<Band[]>(() => {
   const groups = new Map<string, Band>();
-  const names = {
+  const names: Record<(typeof props.bowl.uses)[number]['kind'], string> = {
     dab: 'dab',
     dam: 'dams',
     gap: 'fillings',

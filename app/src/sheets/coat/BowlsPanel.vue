@@ -13,6 +13,7 @@ import {
   type CakePlan,
   type CoolPlace,
   type PlannedHold,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -274,7 +275,7 @@ function setTogether(to: boolean): void {
       :key="recipe.recipeId"
       :title="recipe.name"
       :ingredients="recipe.ingredients"
-      :note="`${recipe !== batch.recipe ? 'made first' : batch.mixes === 1 ? 'one mixing' : `each of ${batch.mixes} mixings`} of ${units.text(recipe.makesG, 'bowl')}, ${fixed(recipe.factor, 2)} times the recipe${recipe !== batch.recipe || batch.largestMixG === null ? '' : `; your ${batch.limit} takes ${units.text(batch.largestMixG, 'bowl')} at once`}`"
+      :note="`${recipe !== batch.recipe ? 'made first' : batch.mixes === 1 ? 'one mixing' : `each of ${batch.mixes} mixings`} of ${units.text(recipe.makesG, 'bowl')}, ${fixed(recipe.factor, 2)} times the recipe${recipe !== batch.recipe || batch.largestMixG === null ? '' : `; your ${valueWord(batch.limit ?? '')} takes ${units.text(batch.largestMixG, 'bowl')} at once`}`"
     />
   </div>
 </template>

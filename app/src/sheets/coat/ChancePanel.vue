@@ -8,6 +8,7 @@ import {
   type Build,
   type ChanceQuestion,
   type CakePlan,
+  word,
 } from '@pyrgotect/core';
 import type { Data, Layout } from 'plotly.js';
 import { computed, ref } from 'vue';
@@ -91,7 +92,7 @@ const layout = computed<Partial<Layout>>(() => {
     yref: 'paper' as const,
     line: { color: colours.value['warn-mark'], width: 2, dash },
   });
-  const word = (g: number, text: string, y: number) => ({
+  const mark = (g: number, text: string, y: number) => ({
     x: g * unit.value,
     y,
     yref: 'paper' as const,
@@ -109,8 +110,8 @@ const layout = computed<Partial<Layout>>(() => {
     shapes: bowl.value ? [line(bowl.value.needG, 'dot'), line(bowl.value.makeG, 'solid')] : [],
     annotations: bowl.value
       ? [
-          word(bowl.value.needG, 'planned', 1.04),
-          word(bowl.value.makeG, `made: ${mass(bowl.value.makeG)}`, 0.92),
+          mark(bowl.value.needG, word('planned'), 1.04),
+          mark(bowl.value.makeG, `made: ${mass(bowl.value.makeG)}`, 0.92),
         ]
       : [],
   };

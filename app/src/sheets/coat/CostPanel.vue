@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { diets, heldBy, type Build, type Diet, type CakePlan } from '@pyrgotect/core';
+import { diets, heldBy, type Build, type Diet, type CakePlan, valueWord } from '@pyrgotect/core';
 import { computed } from 'vue';
 import FigureValue from '../../figures/FigureValue.vue';
 import HoldsLine from '../../figures/HoldsLine.vue';
@@ -81,7 +81,7 @@ const setRate = (value: number | null): void => {
         <tr v-for="diet in diets" :key="diet" :class="{ asked: build.brief.diets.includes(diet) }">
           <td>{{ words[diet] }}</td>
           <td v-for="tier in perTier" :key="tier.name">
-            {{ tier.answers[diet] }}
+            {{ valueWord(tier.answers[diet]) }}
           </td>
         </tr>
       </tbody>

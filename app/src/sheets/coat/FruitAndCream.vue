@@ -10,6 +10,7 @@ import {
   type Bowl,
   type CompoteSetting,
   type Stabiliser,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -23,7 +24,7 @@ const units = useUnits();
 const pantry = usePantry();
 const creamG = ref(500);
 const how = ref<Stabiliser>('icing sugar');
-const howChoices = stabilisers.map((value) => ({ value, text: value }));
+const howChoices = stabilisers.map((value) => ({ value, text: valueWord(value) }));
 const dose = computed(() => stabilise(creamG.value, how.value));
 
 const fruitId = ref('raspberries');

@@ -7,6 +7,7 @@ import {
   type Fault,
   type HowMuch,
   type CakePlan,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -25,9 +26,12 @@ const chosen = ref('');
 const bowl = computed(() => bowls.value.find((b) => b.id === chosen.value) ?? bowls.value[0]);
 const bowlChoices = computed(() => bowls.value.map((b) => ({ value: b.id, text: b.name })));
 const fault = ref<Fault>('too stiff');
-const faultChoices = faults.map((value) => ({ value, text: value }));
+const faultChoices = faults.map((value) => ({ value, text: valueWord(value) }));
 const by = ref<HowMuch>('a little');
-const byChoices = (Object.keys(stiffnesses) as HowMuch[]).map((value) => ({ value, text: value }));
+const byChoices = (Object.keys(stiffnesses) as HowMuch[]).map((value) => ({
+  value,
+  text: valueWord(value),
+}));
 const typedG = ref<number | null>(null);
 const tempC = ref(21);
 const massG = computed(() => typedG.value ?? bowl.value?.makeG ?? 0);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { format } from 'date-fns';
 import { handsOfTasks, limits, type Build, type DaySettings, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -19,7 +20,8 @@ const props = defineProps<{ build: Build; plan: CakePlan }>();
 const store = useBuild();
 const day = useDay();
 const { text } = useUnits();
-const names = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+/** The days of a week from Monday on, as the calendar calls them: 1 January 2024 was one. */
+const names = Array.from({ length: 7 }, (_, i) => format(new Date(2024, 0, 1 + i), 'EEEE'));
 const set = (to: Partial<DaySettings>): void =>
   store.edit('Hours', (draft) => void Object.assign(draft.day, to));
 const clock = (minutes: number): string =>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { word } from '@pyrgotect/core';
 import type { GanacheMade } from '@pyrgotect/core';
 import { computed } from 'vue';
 import { fixed } from '../../locale/number.ts';
@@ -7,8 +8,8 @@ import { fixed } from '../../locale/number.ts';
 const props = defineProps<{ made: GanacheMade }>();
 const percent = (share: number): string => `${Math.round(share * 100)} %`;
 const parts = computed(() => [
-  { name: 'fat', share: props.made.fat, shade: 'fat' },
-  { name: 'water', share: props.made.water, shade: 'water' },
+  { name: word('fat'), share: props.made.fat, shade: 'fat' },
+  { name: word('water'), share: props.made.water, shade: 'water' },
   { name: 'cocoa, milk and sugar', share: props.made.solids, shade: 'solids' },
 ]);
 const words: Record<GanacheMade['verdicts'][number], string> = {

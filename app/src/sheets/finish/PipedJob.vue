@@ -13,6 +13,7 @@ import {
   type PipedPlace,
   type PipingJob,
   type PlannedPiping,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -54,8 +55,8 @@ const formWords: Partial<Record<PipedForm, string>> = {
   line: 'a line',
   vine: 'a vine',
 };
-const forms = pipedForms.map((value) => ({ value, text: formWords[value] ?? value }));
-const nozzles = nozzleForms.map((value) => ({ value, text: value }));
+const forms = pipedForms.map((value) => ({ value, text: formWords[value] ?? valueWord(value) }));
+const nozzles = nozzleForms.map((value) => ({ value, text: valueWord(value) }));
 const placeWords: Record<PipedPlace, string> = {
   'top edge': 'round the edge of the top',
   foot: 'round the foot',

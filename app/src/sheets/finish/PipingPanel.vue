@@ -7,6 +7,7 @@ import {
   type Build,
   type PipingJob,
   type CakePlan,
+  word,
 } from '@pyrgotect/core';
 import { useSheet } from '../useSheet.ts';
 import PipedJob from './PipedJob.vue';
@@ -19,7 +20,7 @@ const edit = (label: string, recipe: (jobs: PipingJob[]) => void): void =>
 function add(): void {
   const id = freshId('piping');
   edit('Piping', (jobs) => {
-    jobs.push({ ...newPiping(id, 0), name: 'border', piped: newPiped(tier.value.id) });
+    jobs.push({ ...newPiping(id, 0), name: word('border'), piped: newPiped(tier.value.id) });
   });
 }
 const change = (id: string, to: Partial<PipingJob>): void =>

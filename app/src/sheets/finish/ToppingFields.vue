@@ -10,6 +10,7 @@ import {
   type Tier,
   type Topping,
   type ToppingPlan,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -42,7 +43,7 @@ const pickWords: Record<Pick, string> = {
   wire: 'by a wire each',
 };
 const pickChoices = picks.map((value) => ({ value, text: pickWords[value] }));
-const toneChoices = tones.map((value) => ({ value, text: `drawn as ${value}` }));
+const toneChoices = tones.map((value) => ({ value, text: `drawn as ${valueWord(value)}` }));
 const ganaches = computed(() =>
   pantry.pantry.ganaches.map((row) => ({ value: row.id, text: row.name })),
 );

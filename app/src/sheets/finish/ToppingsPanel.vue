@@ -16,6 +16,7 @@ import {
   type CakePlan,
   type Tone,
   type Topping,
+  word,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import { useSettings } from '../../stores/settings.ts';
@@ -75,7 +76,7 @@ const starters: { text: string; of: Partial<Topping> }[] = [
   {
     text: 'A topper on a stick',
     of: {
-      name: 'topper',
+      name: word('topper'),
       tone: 'pale',
       foodId: null,
       eaten: false,

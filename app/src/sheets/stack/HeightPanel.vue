@@ -9,6 +9,7 @@ import {
   type HeightQuestion,
   type HeightWay,
   type CakePlan,
+  word,
 } from '@pyrgotect/core';
 import { proxy } from 'comlink';
 import type { Data, Layout } from 'plotly.js';
@@ -150,7 +151,7 @@ const chart = computed<Data[]>(() => {
   return [
     points(
       shown.filter((way) => !way.best && !isNow(way)),
-      'others',
+      word('others'),
       { size: 11, color: 'rgba(0,0,0,0)', line: { color: colours.value.faint, width: 1.5 } },
     ),
     points(

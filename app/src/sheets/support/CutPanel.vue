@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sawMm, type Build, type CutFrom, type CakePlan } from '@pyrgotect/core';
+import { sawMm, type Build, type CutFrom, type CakePlan, word } from '@pyrgotect/core';
 import { useSettings } from '../../stores/settings.ts';
 import { useUnits } from '../../figures/units.ts';
 
@@ -9,7 +9,7 @@ const settings = useSettings();
 const { text } = useUnits();
 const buyText = (list: CutFrom): string => {
   if (list.toBuy === 0) return `${list.row.owned} in the drawer are enough`;
-  const packs = list.packs === 1 ? 'pack' : 'packs';
+  const packs = list.packs === 1 ? word('pack') : word('packs');
   const cost = list.cost === null ? '' : `, ${text(list.cost, 'money')}`;
   return `buy ${list.packs} ${packs} of ${list.row.packCount}${cost}`;
 };

@@ -14,6 +14,7 @@ import {
   type Lift,
   type CakePlan,
   type StrengthMode,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed, ref } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -176,7 +177,7 @@ const setTested = (row: Dowel, mm: number | null): void => {
             :value="pressG(Math.max(0, ...lift.carried.worstN))"
             kind="weight"
           />
-          ({{ lift.carried.worstCase }}); one may carry
+          ({{ valueWord(lift.carried.worstCase) }}); one may carry
           <FigureValue
             :figure="`${lift.id}/allowed`"
             :value="pressG(lift.strength.allowedN)"

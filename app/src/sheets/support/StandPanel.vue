@@ -13,6 +13,7 @@ import {
   type Card,
   type Deck,
   type CakePlan,
+  valueWord,
 } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -36,7 +37,7 @@ const bend = computed(
       (lift) => lift.tierIndex === index.value - 1 && lift.deck === null,
     )?.bend ?? null,
 );
-const materials = boardMaterials.map((value) => ({ value, text: value }));
+const materials = boardMaterials.map((value) => ({ value, text: valueWord(value) }));
 const setCard = (card: Card | null): void => editTier('Board', (t) => void (t.stand.card = card));
 const setOffset = (at: 0 | 1, mm: number | null): void => {
   if (mm === null) return;

@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
-import { VitePWA } from 'vite-plugin-pwa';
+import { VitePWA, type ManifestOptions } from 'vite-plugin-pwa';
 import vuetify from 'vite-plugin-vuetify';
 import { firstWords } from './first-words.ts';
+import { manifestIn, words } from './words/plugin.ts';
 import { schemes } from './src/styles/palette.ts';
 
 const { version } = JSON.parse(
@@ -24,11 +25,71 @@ const startGroups = [
   },
 ];
 
+/** The program as it is installed. */
+const manifest: Partial<ManifestOptions> = {
+  name: 'Pyrgotect',
+  short_name: 'Pyrgotect',
+  theme_color: schemes.paper.oat,
+  background_color: schemes.paper.milk,
+  display: 'standalone',
+  start_url: './',
+  description: 'Plans the build of layer cakes.',
+  icons: [
+    { src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' },
+    { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
+    { src: 'icon-512.png', sizes: '512x512', type: 'image/png' },
+    {
+      src: 'icon-maskable-512.png',
+      sizes: '512x512',
+      type: 'image/png',
+      purpose: 'maskable',
+    },
+  ],
+  shortcuts: [
+    { name: 'New cake', url: 'new' },
+    { name: 'Shopping', url: 'shopping' },
+    { name: 'Calendar', url: 'calendar' },
+  ],
+  // what another program shares is laid aside by the worker, and read on the shelf
+  share_target: {
+    action: 'shared',
+    method: 'POST',
+    enctype: 'multipart/form-data',
+    params: {
+      title: 'title',
+      text: 'text',
+      url: 'url',
+      files: [
+        {
+          name: 'files',
+          accept: [
+            'application/json',
+            'application/zip',
+            'text/html',
+            'text/csv',
+            'text/plain',
+            '.json',
+            '.zip',
+            '.html',
+            '.csv',
+            '.txt',
+          ],
+        },
+      ],
+    },
+  },
+  // a cake or a backup that is opened with the installed program
+  file_handlers: [
+    { action: './', accept: { 'application/json': ['.json'], 'application/zip': ['.zip'] } },
+  ],
+};
+
 export default defineConfig({
   // the page says where it lies
   base: './',
   define: { 'import.meta.env.VITE_VERSION': JSON.stringify(version) },
   plugins: [
+    words(process.env.WORDS),
     vue(),
     vuetify({ autoImport: true }),
     firstWords(),
@@ -36,63 +97,7 @@ export default defineConfig({
       // a newer program waits until it is asked for
       registerType: 'prompt',
       injectRegister: null,
-      manifest: {
-        name: 'Pyrgotect',
-        short_name: 'Pyrgotect',
-        theme_color: schemes.paper.oat,
-        background_color: schemes.paper.milk,
-        display: 'standalone',
-        start_url: './',
-        description: 'Plans the build of layer cakes.',
-        icons: [
-          { src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' },
-          { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
-          { src: 'icon-512.png', sizes: '512x512', type: 'image/png' },
-          {
-            src: 'icon-maskable-512.png',
-            sizes: '512x512',
-            type: 'image/png',
-            purpose: 'maskable',
-          },
-        ],
-        shortcuts: [
-          { name: 'New cake', url: 'new' },
-          { name: 'Shopping', url: 'shopping' },
-          { name: 'Calendar', url: 'calendar' },
-        ],
-        // what another program shares is laid aside by the worker, and read on the shelf
-        share_target: {
-          action: 'shared',
-          method: 'POST',
-          enctype: 'multipart/form-data',
-          params: {
-            title: 'title',
-            text: 'text',
-            url: 'url',
-            files: [
-              {
-                name: 'files',
-                accept: [
-                  'application/json',
-                  'application/zip',
-                  'text/html',
-                  'text/csv',
-                  'text/plain',
-                  '.json',
-                  '.zip',
-                  '.html',
-                  '.csv',
-                  '.txt',
-                ],
-              },
-            ],
-          },
-        },
-        // a cake or a backup that is opened with the installed program
-        file_handlers: [
-          { action: './', accept: { 'application/json': ['.json'], 'application/zip': ['.zip'] } },
-        ],
-      },
+      manifest: manifestIn(manifest, process.env.WORDS),
       workbox: {
         globPatterns: [
           '**/*.{js,css,html,svg,png,woff2,wasm}',
@@ -107,7 +112,7 @@ export default defineConfig({
     }),
   ],
   server: { proxy: { '/api': { target: 'http://127.0.0.1:4173', ws: true } } },
-  worker: { format: 'es' },
+  worker: { format: 'es', plugins: () => [words(process.env.WORDS)] },
   build: {
     target: 'es2022',
     manifest: true,

@@ -321,7 +321,14 @@ function tierParts(
   }
   if (coat && (coat.sideMm > 0 || coat.topMm > 0)) {
     const out = half + coat.crumbMm + coat.sideMm;
-    add('coat', 'coat', word('coat'), coatTone, [-out, out], [0, stack.finishedMm - stack.fondantMm]);
+    add(
+      'coat',
+      'coat',
+      word('coat'),
+      coatTone,
+      [-out, out],
+      [0, stack.finishedMm - stack.fondantMm],
+    );
   }
   if (coat && coat.sideMm > 0 && tier.coat.bands.length > 0) {
     const out = half + coat.crumbMm + coat.sideMm;
@@ -336,7 +343,14 @@ function tierParts(
   }
   if (coat && coat.crumbMm > 0) {
     const out = half + coat.crumbMm;
-    add('crumb', 'crumb', word('crumb coat'), crumbTone, [-out, out], [0, stack.stackMm + coat.crumbMm]);
+    add(
+      'crumb',
+      'crumb',
+      word('crumb coat'),
+      crumbTone,
+      [-out, out],
+      [0, stack.stackMm + coat.crumbMm],
+    );
   }
   add('dab', 'dab', word('dab'), coatTone, [-half, half], [0, stack.dabMm]);
   const spongeTone = sponge?.tone ?? 'butter';
@@ -396,7 +410,14 @@ function tierParts(
       stack.layers[tier.centre.fromLayer]!.fromMm,
       stack.layers[tier.centre.toLayer]!.toMm,
     ];
-    add('centre', 'centre', word('hidden centre'), centreSpread?.tone ?? 'berry', [-wide, wide], span);
+    add(
+      'centre',
+      'centre',
+      word('hidden centre'),
+      centreSpread?.tone ?? 'berry',
+      [-wide, wide],
+      span,
+    );
   }
   if (tier.outline.kind === 'ring') {
     const hole = finished.kind === 'ring' ? finished.holeMm / 2 : 0;

@@ -142,9 +142,12 @@ export function warnOfBoard(
     phrase(`The board of ${above} bends {mm} ${bend.where}, and its coat may crack.`, {
       mm: [bend.mm, 'fine'],
     }),
-    phrase(`${capital(valueWord(card.material))} of {thick}, a stiffer board, or another dowel there.`, {
-      thick: [Math.ceil(stiffEnoughMm(bend, card.thicknessMm)), 'thickness'],
-    }),
+    phrase(
+      `${capital(valueWord(card.material))} of {thick}, a stiffer board, or another dowel there.`,
+      {
+        thick: [Math.ceil(stiffEnoughMm(bend, card.thicknessMm)), 'thickness'],
+      },
+    ),
   );
 }
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -87,7 +87,10 @@ function volume(ml: number, system: UnitSystem): Shown {
     const cups = ml / system.cupMl;
     if (cups >= 0.2) {
       const number = asFraction(cups, 4);
-      return { number, unit: number === '1' || !/^\d/.test(number) || cups < 1 ? word('cup') : word('cups') };
+      return {
+        number,
+        unit: number === '1' || !/^\d/.test(number) || cups < 1 ? word('cup') : word('cups'),
+      };
     }
     const { tbsp, tsp } = spoonMl(system);
     // from an eighth of a teaspoon below on, which would be shown as a whole one

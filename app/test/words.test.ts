@@ -96,6 +96,16 @@ describe('a file in another language', () => {
     )) as { text: (n: number) => string };
     expect([text(1), text(2), text(0)]).toEqual(['1 Boden', '2 Böden', '0 Böden']);
   });
+  it('has a case for each form between tags, and what has no figure to go by in its slot has one form', () => {
+    const code = '<template><p>{{ count("a") }} layers <b>cut</b></p></template>';
+    const forms = { one: '{0} Boden {1}', other: '{0} Böden {1}' };
+    const cases = said('A.vue', code, { '{0} layers {1}': { by: 0, ...forms } });
+    expect(cases).toContain("Number(count(&quot;a&quot;))) === 'one'\"");
+    expect(cases).toContain('{{ count("a") }} Boden <b>cut</b></template><template v-else>');
+    expect(cases).toContain('{{ count("a") }} Böden <b>cut</b></template></p>');
+    const single = said('A.vue', code, { '{0} layers {1}': { by: 1, ...forms } });
+    expect(single).toBe('<template><p>{{ count("a") }} Böden <b>cut</b></p></template>');
+  });
   it('keeps quotation marks out of attributes', () => {
     expect(
       said('A.vue', `<template><a title="Not yet" :alt="'No way'" /></template>`, {
@@ -167,6 +177,23 @@ describe('the catalogue', () => {
       [],
     );
   });
+  it('takes no value that a file may hold for words', () => {
+    const values = (schema: unknown): string[] => {
+      if (Array.isArray(schema)) return schema.flatMap(values);
+      if (typeof schema !== 'object' || schema === null) return [];
+      const own = schema as { enum?: unknown[]; const?: unknown };
+      return [
+        ...[...(own.enum ?? []), own.const].filter((one) => typeof one === 'string'),
+        ...Object.values(schema).flatMap(values),
+      ];
+    };
+    const ids = programValues(files);
+    const spaced = [...values(core.buildFileSchema()), ...values(core.backupSchema())].filter(
+      (one) => one.includes(' '),
+    );
+    expect(spaced.length).toBeGreaterThan(40);
+    expect(spaced.filter((one) => !ids.has(one))).toEqual([]);
+  });
   it('finds the same texts again in a program that was written anew with them', () => {
     const ids = programValues(files);
     for (const { path, code } of files.filter((_, i) => i % 7 === 0)) {
@@ -193,6 +220,9 @@ describe('the catalogue', () => {
       [],
     );
     expect(faultsOf({ app: { 'Pour {0} over': 'drüber' } }, of)[0]).toContain('slots {0}');
+    const one = 'eines drüber';
+    expect(faultsOf({ app: { 'Pour {0} over': { by: 0, one, other } } }, of)).toEqual([]);
+    expect(faultsOf({ app: { 'Pour {0} over': { by: 0, one, other: one } } }, of)).toHaveLength(2);
     expect(faultsOf({ app: { Lost: 'weg' }, core: { Save: 'x' } }, of)).toHaveLength(2);
     expect(doneOf({ app: { Save: 'Sichern' } }, of)).toEqual([1, 2]);
   });

@@ -36,15 +36,16 @@ export function faultsOf(translation: Catalogue, of: Catalogue): string[] {
     Object.entries(texts).flatMap(([text, said]) => {
       const where = `${folder}, “${text}”`;
       if (of[folder]?.[text] === undefined) return [`${where}: no text of the program`];
-      const forms =
-        typeof said === 'string'
-          ? [said]
-          : Object.values(said).filter((one) => typeof one === 'string');
-      if (typeof said !== 'string' && typeof said.other !== 'string')
-        return [`${where}: has no form “other”`];
-      return forms
-        .filter((form) => slotsOf(form) !== slotsOf(text))
-        .map((form) => `${where}: “${form}” has not the slots ${slotsOf(text) || 'none'}`);
+      const fits = (form: string): boolean => slotsOf(form) === slotsOf(text);
+      const lost = (form: string): string =>
+        `${where}: “${form}” has not the slots ${slotsOf(text) || 'none'}`;
+      if (typeof said === 'string') return fits(said) ? [] : [lost(said)];
+      const { by, other, ...forms } = said;
+      if (typeof other !== 'string') return [`${where}: has no form “other”`];
+      // "a layer" says how many without its figure
+      return [other, ...Object.values(forms).map(String)]
+        .filter((form) => !fits(form) && (form === other || !fits(`${form}{${by}}`)))
+        .map(lost);
     }),
   );
 }

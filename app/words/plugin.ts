@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import type { Plugin } from 'vite';
 import { english, faultsOf, folderOf, type Catalogue } from './catalogue.ts';
 import { pageIn } from './page.ts';
@@ -13,6 +13,7 @@ const pseudoLanguage = 'en-XA';
 function translation(language: string): (path: string) => Translate {
   if (language === pseudoLanguage) return () => pseudo;
   const file = new URL(`./${language}.json`, import.meta.url);
+  if (!existsSync(file)) throw new Error(`There is no translation app/words/${language}.json`);
   const texts = JSON.parse(readFileSync(file, 'utf8')) as Catalogue;
   const faults = faultsOf(texts, english());
   if (faults.length > 0) throw new Error(`${language}.json: ${faults.slice(0, 20).join('; ')}`);

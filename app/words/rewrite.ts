@@ -90,10 +90,32 @@ function written(
     );
     return message.isQuoted ? value.replace(/"/g, '&quot;') : value;
   }
-  const text = typeof said === 'string' ? said : said.other;
-  if (message.as === 'attribute')
+  if (message.as === 'attribute') {
+    const text = typeof said === 'string' ? said : said.other;
     return `"${around(text).replace(/&/g, '&amp;').replace(/"/g, '&quot;')}"`;
-  return around(filled(text, slots.length, escaped, (k) => slots[k]!));
+  }
+  const one = (text: string): string =>
+    around(filled(text, slots.length, escaped, (k) => slots[k]!));
+  return typeof said === 'string' ? one(said) : inCases(said, slots, language, one);
+}
+
+/** What stands between tags in the forms of a plural: a case for each, by the figure that stands in a slot. */
+function inCases(
+  { by, other, ...forms }: Forms,
+  slots: readonly string[],
+  language: string,
+  one: (text: string) => string,
+): string {
+  const figure = /^\{\{([^]*)\}\}$/.exec(slots[by] ?? '')?.[1]?.trim();
+  if (figure === undefined) return one(other);
+  const chosen = `new Intl.PluralRules('${language}').select(Number(${figure}))`;
+  const cases = Object.entries(forms).map(
+    ([category, text], i) =>
+      `<template v-${i === 0 ? 'if' : 'else-if'}="${`${chosen} === '${category}'`.replace(/"/g, '&quot;')}">${one(String(text))}</template>`,
+  );
+  return cases.length === 0
+    ? one(other)
+    : `${cases.join('')}<template v-else>${one(other)}</template>`;
 }
 
 /** A file of the program with its words in another language; what has no translation stays as it is. */

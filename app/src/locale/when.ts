@@ -18,6 +18,10 @@ export type DayForm = keyof typeof days;
 export const dayText = (at: Date | number, form: DayForm): string =>
   format(at, days[form][habits.dates]);
 
+/** The days of a week as the calendar calls them, from Sunday (0) or Monday (1) on: 7 January 2024 was a Sunday. */
+export const dayNames = (form: 'EEE' | 'EEEE', from: 0 | 1): string[] =>
+  Array.from({ length: 7 }, (_, i) => format(new Date(2024, 0, 7 + from + i), form));
+
 /** An hour by the clock of the region: "16:00", "4:00 pm". */
 export const hourText = (at: Date | number): string =>
   format(at, habits.clock === '12' ? 'h:mm aaa' : 'HH:mm');

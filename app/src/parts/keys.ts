@@ -4,14 +4,6 @@ import { useSettings } from '../stores/settings.ts';
 /** What can be pressed at a place, and what it does there. */
 export type KeyLines = readonly (readonly [keys: string, what: string])[];
 
-/** What the places are called where their keys are listed. */
-export const keyPlaces: Record<string, string> = {
-  'in an open cake': 'in an open cake',
-  'at the bench': 'at the bench',
-  'on the shelf': 'on the shelf',
-  everywhere: 'everywhere',
-};
-
 /** Every key there is, place by place. */
 export const keysOf = {
   'in an open cake': [
@@ -50,6 +42,14 @@ export const keysOf = {
     ['Enter, Esc', 'in a field: take what is typed, give it up'],
   ],
 } as const satisfies Record<string, KeyLines>;
+
+/** What the places are called where their keys are listed. */
+export const keyPlaces: Record<keyof typeof keysOf, string> = {
+  'in an open cake': 'in an open cake',
+  'at the bench': 'at the bench',
+  'on the shelf': 'on the shelf',
+  everywhere: 'everywhere',
+};
 
 const typedInto = 'input, select, textarea, [contenteditable], [role="combobox"]';
 

@@ -125,7 +125,7 @@ watch(
 );
 watch(
   () => [store.build?.name, stage.value] as const,
-  ([name, at]) => (document.title = name ? `${name}: ${at}, Pyrgotect` : 'Pyrgotect'),
+  ([name, at]) => (document.title = name ? `${name}: ${valueWord(at)}, Pyrgotect` : 'Pyrgotect'),
   { immediate: true },
 );
 

@@ -30,11 +30,11 @@ watch(
 );
 const steps = computed<Step[]>(() => (store.plan?.steps.ok ? store.plan.steps.value : []));
 const chapters = computed(() => {
-  const groups: { title: string; steps: Step[] }[] = [];
+  const groups: { chapter: Step['chapter']; title: string; steps: Step[] }[] = [];
   for (const step of steps.value) {
     const last = groups.at(-1);
-    if (last?.title === valueWord(step.chapter)) last.steps.push(step);
-    else groups.push({ title: valueWord(step.chapter), steps: [step] });
+    if (last?.chapter === step.chapter) last.steps.push(step);
+    else groups.push({ chapter: step.chapter, title: valueWord(step.chapter), steps: [step] });
   }
   return groups;
 });

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { format } from 'date-fns';
 import { handsOfTasks, limits, type Build, type DaySettings, type CakePlan } from '@pyrgotect/core';
 import { computed } from 'vue';
 import ChoiceField from '../../figures/ChoiceField.vue';
@@ -10,7 +9,7 @@ import { useBuild } from '../../stores/build.ts';
 import { useKitchen } from '../../stores/kitchen.ts';
 import { useDay } from '../../stores/day.ts';
 import { useUnits } from '../../figures/units.ts';
-import { dayAndHour, servedText } from '../../locale/when.ts';
+import { dayAndHour, servedText, dayNames } from '../../locale/when.ts';
 import { download } from '../../parts/download.ts';
 import { fileName } from '../../parts/file-name.ts';
 import WhenField from '../../figures/WhenField.vue';
@@ -20,8 +19,7 @@ const props = defineProps<{ build: Build; plan: CakePlan }>();
 const store = useBuild();
 const day = useDay();
 const { text } = useUnits();
-/** The days of a week from Monday on, as the calendar calls them: 1 January 2024 was one. */
-const names = Array.from({ length: 7 }, (_, i) => format(new Date(2024, 0, 1 + i), 'EEEE'));
+const names = dayNames('EEEE', 1);
 const set = (to: Partial<DaySettings>): void =>
   store.edit('Hours', (draft) => void Object.assign(draft.day, to));
 const clock = (minutes: number): string =>

@@ -4,22 +4,15 @@ declare module 'clipper-lib' {
     Y: number;
   }
   const ClipperLib: {
-    ClipperOffset: new (
-      miterLimit: number,
-      arcTolerance: number,
-    ) => {
-      AddPath(path: IntPoint[], join: number, end: number): void;
-      Execute(solution: IntPoint[][], delta: number): void;
-    };
-    Clipper: new () => {
+    Clipper: (new () => {
+      ReverseSolution: boolean;
+      AddPath(path: IntPoint[], type: number, closed: boolean): void;
       AddPaths(paths: IntPoint[][], type: number, closed: boolean): void;
       Execute(clipType: number, solution: IntPoint[][], subject: number, clip: number): boolean;
-    };
-    ClipType: { ctDifference: number; ctIntersection: number };
+    }) & { CleanPolygon(path: IntPoint[], distance: number): IntPoint[] };
+    ClipType: { ctDifference: number; ctIntersection: number; ctUnion: number };
     PolyType: { ptSubject: number; ptClip: number };
-    PolyFillType: { pftNonZero: number };
-    JoinType: { jtRound: number };
-    EndType: { etClosedPolygon: number };
+    PolyFillType: { pftNonZero: number; pftPositive: number; pftNegative: number };
   };
   export default ClipperLib;
 }

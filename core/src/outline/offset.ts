@@ -1,24 +1,136 @@
 /* eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the library has no types of its own */
 /// <reference path="./clipper-lib.d.ts" />
 import ClipperLib from 'clipper-lib';
+import { polygonAreaMm2 } from './clip.ts';
 import type { Point } from './point.ts';
 
 /** The clipping works in whole numbers: a micrometre is fine enough for cake. */
 const perMm = 1000;
+/** How far a round join may be off its arc, mm. */
+const arcMm = 0.01;
+/** What is smaller on a line is not seen on a cake, mm. */
+const fineMm = 0.01;
+
+const distance = (a: Point, b: Point): number => Math.hypot(b.x - a.x, b.y - a.y);
+
+type Whole = { X: number; Y: number };
+const whole = (x: number, y: number): Whole => ({
+  X: Math.round(x * perMm),
+  Y: Math.round(y * perMm),
+});
+
+/**
+ * The line counter-clockwise, without points and spikes of less than `fineMm`: a line that was moved several times
+ * has them by the hundred, and each would be moved as far as the line.
+ */
+function tidied(points: readonly Point[]): Point[] {
+  const clean = ClipperLib.Clipper.CleanPolygon(
+    points.map(({ x, y }) => whole(x, y)),
+    fineMm * perMm,
+  );
+  const line = clean.map(({ X, Y }) => ({ x: X / perMm, y: Y / perMm }));
+  return polygonAreaMm2(line) < 0 ? line.reverse() : line;
+}
+
+/**
+ * Each edge moved along its normal, and how one goes on to the next: by an arc where the turn opens them, straight on
+ * where a smooth line closes them and both have length left. Elsewhere the line goes back to its point, which keeps
+ * the count of turns right where edges come to lie the wrong way round, but crosses itself at each such point.
+ */
+function movedEdges(line: readonly Point[], byMm: number): Whole[] {
+  const count = line.length;
+  const lengths = line.map((p, i) => distance(p, line[(i + 1) % count]!));
+  const normals = line.map((p, i): Point => {
+    const next = line[(i + 1) % count]!;
+    return { x: (next.y - p.y) / lengths[i]!, y: (p.x - next.x) / lengths[i]! };
+  });
+  const step = 2 * Math.acos(1 - Math.min(arcMm / Math.abs(byMm), 0.25));
+  return line.flatMap((p, i) => {
+    const a = normals.at(i - 1)!;
+    const b = normals[i]!;
+    const along = a.x * b.x + a.y * b.y;
+    const turn = Math.atan2(a.x * b.y - a.y * b.x, along);
+    const between = (scale: number): Whole[] => [
+      whole(p.x + (a.x + b.x) * scale, p.y + (a.y + b.y) * scale),
+    ];
+    if (turn * byMm > 0) {
+      const steps = Math.ceil(Math.abs(turn) / step);
+      if (steps <= 1) return between(byMm / Math.sqrt(2 + 2 * along));
+      const from = Math.atan2(a.y, a.x);
+      return Array.from({ length: steps + 1 }, (_, k) => {
+        const at = from + (turn * k) / steps;
+        return whole(p.x + byMm * Math.cos(at), p.y + byMm * Math.sin(at));
+      });
+    }
+    const taken = Math.abs(byMm) * Math.tan(Math.abs(turn) / 2);
+    if (taken < Math.min(lengths.at(i - 1)!, lengths[i]!) / 2) return between(byMm / (1 + along));
+    return [
+      whole(p.x + a.x * byMm, p.y + a.y * byMm),
+      whole(p.x, p.y),
+      whole(p.x + b.x * byMm, p.y + b.y * byMm),
+    ];
+  });
+}
+
+/** Least and greatest across and deep. */
+function boundsOf(line: readonly Whole[]): [number, number, number, number] {
+  let [left, right, low, high] = [Infinity, -Infinity, Infinity, -Infinity];
+  for (const { X, Y } of line) {
+    [left, right] = [Math.min(left, X), Math.max(right, X)];
+    [low, high] = [Math.min(low, Y), Math.max(high, Y)];
+  }
+  return [left, right, low, high];
+}
+
+/** A rectangle round a line, with room. */
+function frameOf(line: readonly Whole[]): Whole[] {
+  const [left, right, low, high] = boundsOf(line);
+  return [
+    { X: left - 10, Y: high + 10 },
+    { X: right + 10, Y: high + 10 },
+    { X: right + 10, Y: low - 10 },
+    { X: left - 10, Y: low - 10 },
+  ];
+}
+
+/** A line without spikes moved in one go. */
+function movedOnce(line: readonly Point[], byMm: number): Point[][] {
+  const moved = movedEdges(line, byMm);
+  const clipper = new ClipperLib.Clipper();
+  const { pftPositive, pftNegative } = ClipperLib.PolyFillType;
+  clipper.AddPath(moved, ClipperLib.PolyType.ptSubject, true);
+  const solution: Whole[][] = [];
+  if (byMm > 0) clipper.Execute(ClipperLib.ClipType.ctUnion, solution, pftPositive, pftPositive);
+  else {
+    // inside out: what the moved line goes round backwards is what a frame has left of it
+    clipper.AddPath(frameOf(moved), ClipperLib.PolyType.ptSubject, true);
+    clipper.ReverseSolution = true;
+    clipper.Execute(ClipperLib.ClipType.ctUnion, solution, pftNegative, pftNegative);
+    solution.shift();
+  }
+  return solution.map((piece) => piece.map(({ X, Y }) => ({ x: X / perMm, y: Y / perMm })));
+}
+
+/** A line of more points than these is moved in by steps of such a share of its lesser width: far ones cross most of it. */
+const fewPoints = 64;
+const stepShare = 1 / 24;
+
+/** Sides of the rectangle that a line fills, mm. */
+const sidesOf = (line: readonly Point[]): [number, number] => {
+  const [left, right, low, high] = boundsOf(line.map(({ x, y }) => ({ X: x, Y: y })));
+  return [right - left, high - low];
+};
 
 /**
  * The closed line moved outward by `byMm` with round joins, or inward where it is negative; pieces
- * and holes that result are each a line of their own. By a polygon clipper, so it is right where
- * the line is not convex.
+ * and holes that result are each a line of their own. What of the moved edges bounds the result, a polygon clipper
+ * finds by how often they go round it, so it is right where the line is not convex.
  */
 export function offsetLine(points: readonly Point[], byMm: number): Point[][] {
-  const offset = new ClipperLib.ClipperOffset(2, 0.05 * perMm);
-  offset.AddPath(
-    points.map((p) => ({ X: Math.round(p.x * perMm), Y: Math.round(p.y * perMm) })),
-    ClipperLib.JoinType.jtRound,
-    ClipperLib.EndType.etClosedPolygon,
-  );
-  const solution: { X: number; Y: number }[][] = [];
-  offset.Execute(solution, byMm * perMm);
-  return solution.map((line) => line.map(({ X, Y }) => ({ x: X / perMm, y: Y / perMm })));
+  const line = tidied(points);
+  if (line.length < 3) return [];
+  if (Math.abs(byMm) * perMm < 1) return [line];
+  const stepMm = Math.min(...sidesOf(line)) * stepShare;
+  if (-byMm <= stepMm || line.length <= fewPoints) return movedOnce(line, byMm);
+  return movedOnce(line, -stepMm).flatMap((piece) => offsetLine(piece, byMm + stepMm));
 }

@@ -270,7 +270,8 @@ export {
   type GanacheShares,
   type PourPlan,
 } from './finish/drips.ts';
-export type { PlannedPiping, PipedMark } from './finish/piping.ts';
+export type { PlannedPiping, PipedRow } from './finish/piping.ts';
+export { isDrawnByRow, placesFromAbove } from './finish/piping.ts';
 export type { ToppingPlan } from './finish/toppings.ts';
 export type { FinishPlan } from './finish/finish-plan.ts';
 export * from './brief/flavours.ts';

@@ -17,6 +17,7 @@ import {
   type Piped,
   type Plan,
   type Topping,
+  type PipedRow,
 } from '../src/index.ts';
 import { anyBuild, drawnOutline, pantry } from './arbitrary.ts';
 
@@ -45,12 +46,13 @@ describe('piping fitted round a tier', () => {
       fc.property(drawnOutline, (outline) => {
         const job = piped({ where: 'side', upMm: 10 }, outline).piping[0]!;
         fc.pre(!job.noRoom && job.pieces > 3);
-        expect(job.marks).toHaveLength(job.pieces);
+        const [{ places }] = job.rows as [PipedRow];
+        expect(places).toHaveLength(job.pieces);
         const pitch = perimeterMm(job.line!) / job.pieces;
-        job.marks.forEach((mark, i) => {
-          const next = job.marks[(i + 1) % job.marks.length]!;
+        places.forEach((place, i) => {
+          const next = places[(i + 1) % places.length]!;
           // never further apart along a chord than along the line
-          expect(Math.hypot(next.x - mark.x, next.y - mark.y)).toBeLessThanOrEqual(pitch * 1.01);
+          expect(Math.hypot(next.x - place.x, next.y - place.y)).toBeLessThanOrEqual(pitch * 1.01);
         });
       }),
       { numRuns: 25 },

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
   drawElevation,
+  drawPicture,
   modelledG,
   mostRound,
   newBuild,
@@ -19,6 +20,7 @@ import {
   sideSeen,
   type Build,
   type OnSide,
+  type PlannedPiping,
   type Outline,
   toppingLook,
   type Topping,
@@ -273,16 +275,38 @@ describe('a side piped all over', () => {
     const each = Math.floor(perimeterMm(finished) / 40 + 1e-9);
     expect(job!.pieces).toBe(rows * each);
     expect(job!.massG).toBeCloseTo(job!.pieces * job!.pieceG!, 9);
-    const ups = [...new Set(job!.marks.map(({ upMm }) => upMm))];
+    const ups = job!.rows.map(({ upMm }) => upMm);
     expect(ups).toHaveLength(rows);
     expect(ups[0]).toBeCloseTo(stack.finishedMm / rows / 2, 9);
-    const [first, second] = [0, each].map((i) => job!.marks[i]!);
+    for (const { places } of job!.rows) expect(places).toHaveLength(each);
+    const [first, second] = job!.rows.map(({ places }) => places[0]);
     const turn = (Math.atan2(second!.y, second!.x) - Math.atan2(first!.y, first!.x)) * each;
     expect(Math.abs(turn)).toBeCloseTo(Math.PI, 6);
   });
+  it('is drawn by the row where thousands would hold the page, and piece by piece where not', () => {
+    const fine = piped(1);
+    const coarse = piped(20);
+    const drawn = (
+      build: Build,
+    ): { job: PlannedPiping; seen: number; groups: number; runs: number } => {
+      const plan = planBuild(build, pantry);
+      const picture = drawPicture(build, plan, pantry);
+      const seen = drawElevation(build, plan, pantry).shapes.filter(
+        ({ kind }) => kind === 'piping',
+      );
+      return { job: plan.piping[0]!, seen: seen.length, groups: picture.groups.length, runs: picture.runs.length }; // prettier-ignore
+    };
+    const { job, seen, groups, runs } = drawn(fine);
+    expect(job.pieces).toBeGreaterThan(4000);
+    expect(job.rows).toHaveLength(seen);
+    expect([groups, runs]).toEqual([0, seen]);
+    const few = drawn(coarse);
+    expect(few.seen).toBeGreaterThan(few.job.rows.length);
+    expect([few.groups, few.runs]).toEqual([1, 0]);
+  });
   it('is one row on a side lower than a piece, and its bowl takes all of it', () => {
     const low = planBuild(piped(60), pantry);
-    expect(new Set(low.piping[0]!.marks.map(({ upMm }) => upMm)).size).toBe(1);
+    expect(low.piping[0]!.rows).toHaveLength(1);
     const plan = planBuild(piped(20), pantry);
     if (!plan.bowls.ok) throw new Error(plan.bowls.problem);
     const use = plan.bowls.value.flatMap(({ uses }) => uses).find(({ kind }) => kind === 'piping')!;

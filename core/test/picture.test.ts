@@ -91,10 +91,13 @@ describe('the picture of every cake of the observatory', () => {
         const pieces = own.flatMap((group) => group.pieces);
         if (planned.piped && planned.pieces > 0) {
           expect(pieces).toHaveLength(planned.pieces);
+          const marks = planned.rows.flatMap(({ upMm, places }) =>
+            places.map(({ x }) => ({ x, upMm })),
+          );
           pieces.forEach(({ at }, k) => {
             const foot = picture.tiers.find(({ id }) => id === planned.piped!.tierId)!;
-            expect(at.x - foot.axis.x).toBeCloseTo(planned.marks[k]!.x, 6);
-            expect(at.z - foot.fromMm).toBeCloseTo(planned.marks[k]!.upMm, 6);
+            expect(at.x - foot.axis.x).toBeCloseTo(marks[k]!.x, 6);
+            expect(at.z - foot.fromMm).toBeCloseTo(marks[k]!.upMm, 6);
           });
         }
       }

@@ -3,6 +3,7 @@ import {
   flutedLine,
   flutesOf,
   lookOf,
+  placesFromAbove,
   polygon,
   topSeen,
   toppingLook,
@@ -82,10 +83,10 @@ const tiers = computed(() =>
       />
       <template v-for="{ job, tone, r } in tier.piping" :key="job.id">
         <circle
-          v-for="(mark, k) in job.marks"
+          v-for="(place, k) in placesFromAbove(job)"
           :key="k"
-          :cx="X(mark.x)"
-          :cy="Y(mark.y)"
+          :cx="X(place.x)"
+          :cy="Y(place.y)"
           :r="r"
           :fill="fillOf(tone)"
           :class="job.pieces > 0 ? 'piece' : 'line'"

@@ -7,8 +7,10 @@ import type { Lines } from '../carve/result.ts';
 import { insetOf } from '../carve/stock.ts';
 import { grownLines } from '../section/carved-parts.ts';
 import type { Flutes, Pantry, Look } from '../pantry/types.ts';
-import { coarse, grow, widthMm, type Point } from '../outline/outline.ts';
+import { coarse, grow, widthMm } from '../outline/outline.ts';
 import { placesAlong } from '../piping/shapes.ts';
+import { addPiped } from './piped.ts';
+import { fromBehind, seenFrom } from './seen.ts';
 import type { ShapePlan } from '../plan/shape-plan.ts';
 import type { TierPlan } from '../plan/tier-plan.ts';
 import { foodOf } from '../pantry/find.ts';
@@ -16,7 +18,6 @@ import { toneOfPoured } from '../section/finish-parts.ts';
 import type { SectionPart } from '../section/parts.ts';
 import { withinWall } from '../section/mould-parts.ts';
 import { sideSeen } from '../toppings/side.ts';
-import { groupedBy } from '../working/grouped.ts';
 import { valueOf } from '../working/staged.ts';
 import { word } from '../units/value-words.ts';
 
@@ -45,33 +46,6 @@ export interface Elevation {
   heightMm: number;
   boardMm: number;
 }
-
-/** A place on an outline with how much of what hangs there faces the front: 1 in front, 0 at the edge. */
-interface Facing extends Point {
-  i: number;
-  facing: number;
-}
-
-/** Places that are seen from the front, from the outside inwards: the middle is drawn last. */
-function seenFrom(places: readonly Point[]): Facing[] {
-  const count = places.length;
-  return places
-    .map((place, i): Facing => {
-      const next = places[(i + 1) % count]!;
-      const before = places[(i + count - 1) % count]!;
-      const along = Math.hypot(next.x - before.x, next.y - before.y);
-      // the round runs to the right along the front
-      const facing =
-        count < 3 ? (place.y <= 0 ? 1 : 0) : (next.x - before.x) / Math.max(1e-9, along);
-      return { ...place, i, facing };
-    })
-    .filter(({ facing }) => facing > 0.05)
-    .sort((a, b) => a.facing - b.facing);
-}
-
-/** Behind first. */
-const fromBehind = <T extends { y: number }>(some: readonly T[]): T[] =>
-  [...some].sort((a, b) => b.y - a.y);
 
 /**
  * The cake as it is seen from the front, true to scale: sides in their colours, drips at the lengths
@@ -294,51 +268,6 @@ function seenLayers(
     if (kind !== 'layer' && kind !== 'gap') return [];
     const dam = own.find((part) => part.id === `${id}/dam-right`);
     return [{ name: label, tone: dam?.tone ?? tone, y: [y0, y1] as [number, number] }];
-  });
-}
-
-type Add = (
-  tierId: string,
-  id: string,
-  kind: 'piping',
-  label: string,
-  tone: Look,
-  x: [number, number],
-  y: [number, number],
-) => void;
-
-function addPiped(
-  plan: ShapePlan,
-  build: Build,
-  tierId: string,
-  from: number,
-  high: number,
-  add: Add,
-  toneOfSpread: (id: string) => Look,
-): void {
-  plan.piping.forEach((job, i) => {
-    if (job.piped?.tierId !== tierId) return;
-    const tone = lookOf(build.colours, job.tint, toneOfSpread(job.spread));
-    const onTop = job.piped.where === 'on top' || job.piped.where === 'top edge';
-    const onSide = job.piped.where === 'side' || job.piped.where === 'whole side';
-    const rows = [...groupedBy(job.marks, ({ upMm }) => upMm).values()];
-    const marks = onTop
-      ? fromBehind(job.marks)
-      : rows.flatMap((row) => seenFrom(row).map(({ i: k }) => row[k]!));
-    marks.forEach((mark, k) => {
-      // on a side it stands out towards us, as high as it is across
-      const [low, tall] = onSide ? [job.acrossMm / 2, job.acrossMm] : [0, job.highMm];
-      const y = from + Math.min(mark.upMm, high) - low;
-      add(
-        tierId,
-        `piping/${build.piping.findIndex((each) => each.id === job.id)}/${k}`,
-        'piping',
-        plan.piping[i]!.name,
-        tone,
-        [mark.x - job.acrossMm / 2, mark.x + job.acrossMm / 2],
-        [y, y + tall],
-      );
-    });
   });
 }
 

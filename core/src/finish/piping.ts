@@ -1,6 +1,7 @@
 import { downAt, type Rim } from '../mould/rim.ts';
 import type { Piped } from '../document/finish-types.ts';
 import type { PipingJob } from '../document/types.ts';
+import type { Point } from '../outline/point.ts';
 import { coarse, grow, perimeterMm, widthMm, type Outline } from '../outline/outline.ts';
 import {
   fitCount,
@@ -20,11 +21,10 @@ export interface PipedOn {
   heightMm: number;
 }
 
-/** A piped piece, or a point along a line: its middle from the tier's axis, and its foot above the tier's. */
-export interface PipedMark {
-  x: number;
-  y: number;
+/** Pieces that stand in one row, or points along a line: their feet above the tier's, their middles from its axis. */
+export interface PipedRow {
   upMm: number;
+  places: readonly Point[];
 }
 
 /** A job with its grams, pieces and length as computed, and where every piece sits. */
@@ -36,7 +36,8 @@ export interface PlannedPiping extends PipingJob {
   pieceG: number | null;
   /** The line it goes round; null for what is piped apart or by weight. */
   line: Outline | null;
-  marks: PipedMark[];
+  /** From the lowest up; a line that is piped in one go has one. */
+  rows: PipedRow[];
   /** Pieces that would fit the line. */
   most: number | null;
   /** A strip to try the hand on before. */
@@ -68,7 +69,7 @@ const lineOf = (piped: Piped, on: PipedOn, acrossMm: number): Outline | null => 
  * Heights at which it goes round, mm above the foot: one, or rows that fill a side from foot to edge, each as
  * high as a piece is across. Rows that do not come out even are drawn a little closer or apart.
  */
-const rowsOf = (piped: Piped, on: PipedOn, line: Outline | null, acrossMm: number): number[] => {
+const rowsUpMm = (piped: Piped, on: PipedOn, line: Outline | null, acrossMm: number): number[] => {
   switch (piped.where) {
     case 'foot':
       return [0];
@@ -99,7 +100,7 @@ export function planPiping(
       highMm: 0,
       pieceG: null,
       line: null,
-      marks: [],
+      rows: [],
       most: null,
       practiceMm: 0,
       noRoom: piped !== null,
@@ -108,17 +109,17 @@ export function planPiping(
   const stands = standsBy(form, wideMm, radiusMm);
   const line = lineOf(piped, tier, stands.acrossMm);
   const noRoom = line === null && piped.where !== 'apart';
-  const rows = rowsOf(piped, tier, line, stands.acrossMm);
+  const ups = rowsUpMm(piped, tier, line, stands.acrossMm);
   // every other row stands in the gaps of the one below
-  const marksOf = (count: number): PipedMark[] => {
-    if (!line) return [];
-    const turns = rows.length > 1 ? [0, 1 / 2] : [0];
+  const rowsOf = (count: number): PipedRow[] => {
+    if (!line || count === 0) return [];
+    const turns = ups.length > 1 ? [0, 1 / 2] : [0];
     const around = turns.map((shift) => placesAlong(line, count, shift));
-    return rows.flatMap((upMm, k) => around[k % 2]!.map(({ x, y }) => ({ x, y, upMm })));
+    return ups.map((upMm, k) => ({ upMm, places: around[k % 2]! }));
   };
   const common = { ...job, spread, ...stands, line, noRoom };
   if (lengthForms.includes(form)) {
-    const along = line ? perimeterMm(line) * rows.length : piped.lengthMm;
+    const along = line ? perimeterMm(line) * ups.length : piped.lengthMm;
     const lineMm = noRoom ? 0 : form === 'writing' ? writingMm(piped.text, piped.letterMm) : along;
     const ml = lengthMl(form, nozzle, wideMm, lineMm);
     return {
@@ -127,7 +128,7 @@ export function planPiping(
       pieces: 0,
       lineMm,
       pieceG: null,
-      marks: form === 'writing' ? [] : marksOf(lineMarks),
+      rows: form === 'writing' ? [] : rowsOf(lineMarks),
       most: null,
       practiceMm: Math.max(150, lineMm / 10),
     };
@@ -141,21 +142,31 @@ export function planPiping(
   const count = noRoom ? 0 : Math.min(piped.count ?? fitted, most ?? Infinity);
   return {
     ...common,
-    massG: pieceG * count * rows.length,
-    pieces: count * rows.length,
+    massG: pieceG * count * ups.length,
+    pieces: count * ups.length,
     lineMm: 0,
     pieceG,
-    marks: marksOf(count),
+    rows: rowsOf(count),
     most,
     practiceMm: 10 * piece.pitchMm,
   };
 }
 
+/** From so many pieces on each is smaller than a pen's line, and that many would hold a page. */
+const mostPiecesDrawn = 4000;
+/** Whether a drawing shows a row in one instead of piece by piece. */
+export const isDrawnByRow = ({ pieces }: Pick<PlannedPiping, 'pieces'>): boolean =>
+  pieces > mostPiecesDrawn;
+
+/** Where pieces stand seen from above: rows from the third on stand over those below them. */
+export const placesFromAbove = ({ rows }: Pick<PlannedPiping, 'rows'>): Point[] =>
+  rows.slice(0, 2).flatMap(({ places }) => places);
+
 const topOf = (
   { where, upMm }: Piped,
   acrossMm: number,
   highMm: number,
-  marks: readonly PipedMark[],
+  rows: readonly PipedRow[],
 ): number => {
   switch (where) {
     case 'foot':
@@ -163,7 +174,7 @@ const topOf = (
     case 'side':
       return upMm + acrossMm / 2;
     case 'whole side':
-      return (marks.at(-1)?.upMm ?? 0) + acrossMm / 2;
+      return (rows.at(-1)?.upMm ?? 0) + acrossMm / 2;
     default:
       return 0;
   }
@@ -173,6 +184,6 @@ const topOf = (
 export function borderTopMm(jobs: readonly PlannedPiping[], tierId: string): number {
   const tops = jobs
     .filter(({ piped, noRoom }) => piped?.tierId === tierId && !noRoom)
-    .map(({ piped, highMm, acrossMm, marks }) => topOf(piped!, acrossMm, highMm, marks));
+    .map(({ piped, highMm, acrossMm, rows }) => topOf(piped!, acrossMm, highMm, rows));
   return Math.max(0, ...tops);
 }

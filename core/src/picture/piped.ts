@@ -1,10 +1,10 @@
 import { lookOf } from '../colour/colour.ts';
-import type { PlannedPiping } from '../finish/piping.ts';
+import { isDrawnByRow, type PlannedPiping } from '../finish/piping.ts';
 import { widthMm } from '../outline/outline.ts';
+import type { Point } from '../outline/point.ts';
 import type { Look } from '../pantry/types.ts';
 import { lengthForms, placesAlong } from '../piping/shapes.ts';
 import { toneOfPoured } from '../section/finish-parts.ts';
-import { groupedBy } from '../working/grouped.ts';
 import { valueOf } from '../working/staged.ts';
 import type { TierScene } from './bodies.ts';
 import { facing, upward } from './facing.ts';
@@ -36,6 +36,9 @@ export function dripsOf(scene: TierScene, step: number): PictureDrip[] {
   }));
 }
 
+/** Points of a row that is drawn in one. */
+const mostRunPoints = 240;
+
 /** What is piped on a tier: pieces at their marks, lines along theirs, and words. */
 export function pipedOf(
   scene: TierScene,
@@ -56,10 +59,10 @@ export function pipedOf(
     step,
   };
   const onSide = piped.where === 'side' || piped.where === 'whole side';
-  const placeOf = (mark: { x: number; y: number; upMm: number }): Place => ({
-    x: mark.x + foot.x,
-    y: mark.y + foot.y,
-    z: fromMm + mark.upMm,
+  const placeOf = (place: Point, upMm: number): Place => ({
+    x: place.x + foot.x,
+    y: place.y + foot.y,
+    z: fromMm + upMm,
   });
   if (piped.form === 'writing') {
     const front = -widthMm(plan.finished) / 2;
@@ -74,21 +77,22 @@ export function pipedOf(
     };
     return { ...none, words: piped.text.trim() === '' ? [] : [words] };
   }
-  // rows one above the other each run once round
-  const rows = groupedBy(job.marks, ({ upMm }) => upMm);
-  if (lengthForms.includes(piped.form)) {
+  if (lengthForms.includes(piped.form) || isDrawnByRow(job)) {
     const wave = (i: number): number =>
       piped.form === 'vine' ? Math.sin((i * Math.PI) / 3) * job.acrossMm * 0.7 : 0;
-    const runs = [...rows.values()].map((row): PictureRun => {
-      const out = facing(row);
+    // rows one above the other each run once round
+    const runs = job.rows.map(({ upMm, places: all }): PictureRun => {
+      const every = Math.ceil(all.length / mostRunPoints);
+      const places = all.filter((_, i) => i % every === 0);
+      const out = facing(places);
       return {
         ...own,
         wideMm: job.acrossMm,
         highMm: job.highMm,
         closed: true,
         isRope: piped.form === 'rope',
-        points: row.map((mark, i) => {
-          const at = placeOf(mark);
+        points: places.map((place, i) => {
+          const at = placeOf(place, upMm);
           const off = wave(i);
           return onSide
             ? { ...at, z: at.z + off }
@@ -98,10 +102,10 @@ export function pipedOf(
     });
     return { ...none, runs };
   }
-  const pieces = [...rows.values()].flatMap((row) => {
-    const out = facing(row);
-    return row.map((mark, i) => ({
-      at: placeOf(mark),
+  const pieces = job.rows.flatMap(({ upMm, places }) => {
+    const out = facing(places);
+    return places.map((place, i) => ({
+      at: placeOf(place, upMm),
       up: onSide ? { ...out[i]!, z: 0 } : upward,
       along: { x: -out[i]!.y, y: out[i]!.x },
     }));

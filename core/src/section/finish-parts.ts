@@ -9,7 +9,6 @@ import type { Look, Tone } from '../pantry/types.ts';
 import { placesAlong } from '../piping/shapes.ts';
 import { chocolateOf, kindOfChocolate } from '../ganache/chocolates.ts';
 import type { Food, Ganache } from '../pantry/types.ts';
-import { groupedBy } from '../working/grouped.ts';
 import { valueOf } from '../working/staged.ts';
 
 /** A job of the build with the hatch of what it is piped with. */
@@ -147,8 +146,8 @@ export function finishShapes(
   piping.forEach(({ job, tone }, i) => {
     if (job.piped?.tierId !== tierId) return;
     const onSide = job.piped.where === 'side' || job.piped.where === 'whole side';
-    [...groupedBy(job.marks, ({ upMm }) => upMm).values()].forEach((row, k) => {
-      const { right, left } = atCut(row);
+    job.rows.forEach(({ upMm, places }, k) => {
+      const { right, left } = atCut(places);
       for (const mark of [right, left]) {
         if (!mark) continue;
         const out = mark === right ? job.highMm : -job.highMm;
@@ -162,7 +161,7 @@ export function finishShapes(
           x: onSide
             ? [Math.min(mark.x, mark.x + out), Math.max(mark.x, mark.x + out)]
             : [mark.x - half, mark.x + half],
-          y: onSide ? [mark.upMm - half, mark.upMm + half] : [mark.upMm, mark.upMm + job.highMm],
+          y: onSide ? [upMm - half, upMm + half] : [upMm, upMm + job.highMm],
         });
       }
     });

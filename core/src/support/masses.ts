@@ -83,7 +83,7 @@ export function bodiesOf(
   return [
     ...bodies,
     onAxis(plan.finish.massG, stack.finishedMm),
-    ...piping.map((job) => onAxis(job.massG, job.marks[0]?.upMm ?? stack.finishedMm)),
+    ...piping.map((job) => onAxis(job.massG, job.rows[0]?.upMm ?? stack.finishedMm)),
   ].filter((body) => body.massG > 0);
 }
 

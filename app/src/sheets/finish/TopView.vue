@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import {
+  placesFromAbove,
   polygon,
   toppingLook,
   type Colour,
@@ -104,10 +105,10 @@ const placed = computed(() =>
       </text>
       <template v-for="{ job, tone } in piping" :key="job.id">
         <circle
-          v-for="(mark, k) in job.marks"
+          v-for="(place, k) in placesFromAbove(job)"
           :key="k"
-          :cx="X(mark.x)"
-          :cy="Y(mark.y)"
+          :cx="X(place.x)"
+          :cy="Y(place.y)"
           :r="(job.acrossMm / 2) * px"
           :fill="fillOf(tone)"
           class="piped"

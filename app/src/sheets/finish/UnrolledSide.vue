@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import {
   MM_PER_IN,
+  isDrawnByRow,
   placesAlong,
   type DripPlan,
   type DripRun,
@@ -51,9 +52,9 @@ const Y = (mm: number): number => top + mm * px.value;
 
 const borders = computed(() =>
   props.piping.flatMap(({ job, tone }) => {
-    const isLine = job.pieces === 0;
+    const isLine = job.pieces === 0 || isDrawnByRow(job);
     const onSide = job.piped?.where === 'side' || job.piped?.where === 'whole side';
-    const ups = [...new Set(job.marks.map(({ upMm }) => upMm))];
+    const ups = job.rows.map(({ upMm }) => upMm);
     const count = isLine ? 1 : job.pieces / Math.max(1, ups.length);
     return ups.map((atMm, row) => ({
       job,

@@ -128,13 +128,13 @@ test('a torn layer is left out and put back; a filling that runs says what to do
   const all = await steps();
   await goTo(page, /Fill layer 1 and set layer 2/);
   await page.getByTestId('something-wrong').click();
-  await page.getByRole('button', { name: /A layer is torn/ }).click();
+  await page.getByRole('option', { name: /A layer is torn/ }).click();
   await page.getByRole('button', { name: 'Leave layer 2 out' }).click();
   await expect.poll(steps).toBeLessThan(all);
   await page.keyboard.press('Control+z');
   await expect.poll(steps).toBe(all);
   await page.getByTestId('something-wrong').click();
-  await page.getByRole('button', { name: /The filling runs/ }).click();
+  await page.getByRole('option', { name: /The filling runs/ }).click();
   await expect(page.getByTestId('mend')).toContainText('Chill bowl and stack');
   await page.getByTestId('note-fault').click();
   await expect(page.getByTestId('note')).toContainText('noted here');

@@ -178,7 +178,7 @@ test('keys: the list, the finder, the history', async ({ page }) => {
   const find = page.getByRole('searchbox', { name: 'Find' });
   await find.fill('coat to');
   await find.fill('crumb');
-  await page.getByRole('button', { name: /Crumb coat part of the cake/ }).click();
+  await page.getByRole('option', { name: /Crumb coat part of the cake/ }).click();
   await expect(page).toHaveURL(/\/coat$/);
   await page.keyboard.press('Escape');
   await page.keyboard.press('2');
@@ -186,7 +186,7 @@ test('keys: the list, the finder, the history', async ({ page }) => {
   await page.keyboard.press('ArrowUp');
   await saved(page);
   await page.getByRole('button', { name: 'History' }).click();
-  await page.getByRole('button', { name: /^1 From a file/ }).click();
+  await page.getByRole('option', { name: /^1 From a file/ }).click();
   await page.getByRole('button', { name: 'Go back to version 1' }).click();
   await expect(handle(page, 'Layer 1, thickness')).toHaveAttribute('aria-valuenow', '22');
   await page.keyboard.press('Control+z');

@@ -22,7 +22,7 @@ class Hands {
     await this.page
       .getByRole('navigation', { name: 'Stages' })
       .getByRole('button', { name: new RegExp(`^${name}`) })
-      .click({ timeout: 15_000 });
+      .click();
     await expect(this.page.getByTestId('sheet-title')).toBeVisible();
   }
   async choose(label: string, option: string): Promise<void> {

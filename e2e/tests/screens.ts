@@ -9,6 +9,7 @@ export const screens: readonly string[] = [
     '/',
     '/new',
     '/calendar',
+    '/calendar?by=week',
     '/shopping',
     '/learnt',
     '/learnt?turn=practice',
@@ -37,6 +38,8 @@ export const screens: readonly string[] = [
 export async function openScreen(page: Page, path: string): Promise<void> {
   await page.goto(path);
   await page.locator('h1').first().waitFor();
+  const turn = new URL(path, page.url()).searchParams.get('turn');
+  if (turn) await expect(page.getByTestId(`tab-${turn}`)).toHaveAttribute('aria-selected', 'true');
   // parts of it are fetched when it opens: until two looks in turn find as much of it
   let before = -1;
   await expect

@@ -41,20 +41,20 @@ const notesHere = computed(
         <b>{{ clock(timer.left) }}</b>
         <span>{{ timer.label }}{{ timer.left <= 0 ? ', time is up' : '' }}</span>
         <span class="timer-keys">
-          <button
-            type="button"
+          <KeyButton
+            size="small"
             :aria-label="`Five minutes more for ${timer.label}`"
             @click="bench.addMinutes(timer.id, 5)"
           >
             +5
-          </button>
-          <button
-            type="button"
+          </KeyButton>
+          <KeyButton
+            size="small"
             :aria-label="`Stop ${timer.label}`"
             @click="bench.stopTimer(timer.id)"
           >
             stop
-          </button>
+          </KeyButton>
         </span>
       </div>
       <div
@@ -112,23 +112,23 @@ const notesHere = computed(
         <template v-else>no timer running</template>
       </div>
     </div>
-    <button
-      type="button"
+    <KeyButton
+      variant="text"
       class="back"
       aria-label="Previous step"
       :disabled="bench.index.value === 0"
       @click="bench.goTo(bench.index.value - 1)"
     >
       ←
-    </button>
-    <button type="button" class="note" data-test="note" @click="emit('notes')">
+    </KeyButton>
+    <KeyButton variant="text" class="note" data-test="note" @click="emit('notes')">
       <b>Note what happened</b>
       <span>{{
         notesHere > 0 ? `${notesHere} noted here` : step?.record ? step.record.label : 'words'
       }}</span>
-    </button>
-    <button
-      type="button"
+    </KeyButton>
+    <KeyButton
+      variant="text"
       class="next"
       data-test="next"
       :disabled="!step || (allDone && openCounts > 0)"
@@ -143,7 +143,7 @@ const notesHere = computed(
               ? 'Take it up again'
               : 'All done: into the log'
       }}
-    </button>
+    </KeyButton>
   </footer>
 </template>
 
@@ -161,7 +161,22 @@ footer > * {
   text-align: left;
   min-width: 0;
 }
-footer button:focus-visible {
+/* three of them are fields of the foot, as wide and high as their place */
+footer > .key {
+  border: 0;
+  border-left: 1px solid var(--foot-line);
+  border-radius: 0;
+  display: grid;
+  gap: 0;
+  padding-inline: 20px;
+  align-content: center;
+  justify-content: stretch;
+  white-space: normal;
+}
+footer > .key:hover:not(:disabled) {
+  background: var(--foot-line);
+}
+footer .key:focus-visible {
   outline-color: var(--foot-ink);
   outline-offset: -4px;
 }
@@ -193,11 +208,13 @@ footer button:focus-visible {
   display: flex;
   gap: 6px;
 }
-.timer-keys button {
+.timer-keys .key {
   padding: 3px 12px;
-  border: 1.5px solid var(--foot-line);
-  border-radius: 4px;
+  border-color: var(--foot-line);
   color: var(--foot-ink);
+}
+.timer-keys .key:hover:not(:disabled) {
+  background: var(--foot-line);
 }
 .none {
   padding: 16px 20px;
@@ -209,18 +226,16 @@ footer button:focus-visible {
   display: block;
   color: var(--foot-ink);
 }
-.back {
+footer > .back {
   font: 600 var(--size-head) var(--heading);
   text-align: center;
-}
-.back:disabled {
-  color: var(--foot-line);
 }
 .note b {
   font: 600 var(--size-title)/1.1 var(--heading);
   display: block;
 }
 .note span {
+  font-weight: 400;
   font-size: var(--size-text);
   color: var(--foot-soft);
   display: block;
@@ -228,13 +243,17 @@ footer button:focus-visible {
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-.next {
+footer > .next,
+footer > .next:hover:not(:disabled) {
   background: var(--accent);
   color: var(--on-accent);
+}
+footer > .next {
   font: 700 var(--size-head)/1.1 var(--heading);
   text-align: center;
 }
-.next:disabled {
+footer > .next:disabled {
+  opacity: 1;
   background: var(--foot-line);
   color: var(--foot-soft);
 }
@@ -247,7 +266,7 @@ footer button:focus-visible {
     border-bottom: 1px solid var(--foot-line);
     min-height: 84px;
   }
-  footer > button {
+  footer > .key {
     min-height: 92px;
   }
 }
@@ -262,10 +281,10 @@ footer button:focus-visible {
     overflow: auto;
     border-bottom: 1px solid var(--foot-line);
   }
-  footer > button {
+  footer > .key {
     min-height: 64px;
   }
-  .next {
+  footer > .next {
     grid-column: 1 / -1;
     min-height: 92px;
   }
@@ -274,7 +293,8 @@ footer button:focus-visible {
   footer {
     grid-template-columns: 56px minmax(0, 1fr) minmax(0, 1.2fr);
   }
-  footer > * {
+  footer > *,
+  footer > .key {
     padding: 8px 12px;
   }
   .timers {
@@ -283,13 +303,13 @@ footer button:focus-visible {
   .none {
     padding: 8px 16px;
   }
-  footer > button {
+  footer > .key {
     min-height: 72px;
   }
   .note b {
     font-size: var(--size-title);
   }
-  .next {
+  footer > .next {
     font-size: var(--size-title);
   }
 }

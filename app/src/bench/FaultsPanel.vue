@@ -111,18 +111,24 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
       Something is wrong
     </KeyButton>
     <template v-if="open">
-      <ul>
-        <li v-for="fault in found" :key="fault.id">
-          <button
-            type="button"
-            :class="{ on: chosen?.id === fault.id }"
-            :aria-pressed="chosen?.id === fault.id"
-            @click="choose(fault)"
-          >
-            <b>{{ fault.name }}</b><small>{{ fault.sign }}</small>
-          </button>
-        </li>
-      </ul>
+      <v-list
+        class="lines"
+        aria-label="What is wrong"
+        selectable
+        mandatory
+        select-strategy="single-independent"
+        :selected="chosen ? [chosen.id] : []"
+      >
+        <v-list-item
+          v-for="fault in found"
+          :key="fault.id"
+          :value="fault.id"
+          :title="fault.name"
+          :subtitle="fault.sign"
+          lines="three"
+          @click="choose(fault)"
+        />
+      </v-list>
       <div v-if="chosen" class="mend" data-test="mend">
         <p>{{ chosen.mend }}</p>
         <p v-if="chosen.desk === 'tear' && tier" class="row">
@@ -195,33 +201,15 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
   min-height: 50px;
   font-size: var(--size-lead);
 }
-ul {
-  list-style: none;
-  margin: 10px 0 0;
-  padding: 0;
+.lines {
+  margin-top: 10px;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(260px, 1fr));
   gap: 8px;
 }
-li button {
-  width: 100%;
+.lines > .v-list-item {
   min-height: 62px;
-  text-align: left;
-  border: 1.5px solid var(--line);
-  border-radius: 5px;
-  padding: 6px 12px;
-}
-li button.on {
-  border-color: var(--accent);
-  background: var(--accent-wash);
-}
-li b,
-li small {
-  display: block;
-}
-li small {
-  color: var(--soft);
-  font-size: var(--size-text);
+  margin: 0;
 }
 .mend {
   border-left: 4px solid var(--accent);

@@ -94,7 +94,12 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
     <span class="grow" />
     <span v-if="isForGrownUps(step)" class="who grown">not for children</span>
     <span v-if="isForHelper(step)" class="who">a helper can take it</span>
-    <button v-if="settings.devices" type="button" data-test="open-devices" @click="emit('devices')">
+    <KeyButton
+      v-if="settings.devices"
+      variant="text"
+      data-test="open-devices"
+      @click="emit('devices')"
+    >
       {{
         devices.scaleIsThere
           ? devices.probeIsThere
@@ -102,7 +107,7 @@ const running = computed(() => props.bench.timers.value.some((t) => t.stepKey ==
             : 'scale there'
           : 'no scale: type it'
       }}
-    </button>
+    </KeyButton>
   </div>
   <h1 data-test="step-title">{{ settings.words(step.title) }}</h1>
   <AtHandList v-if="!opened" :step="step" :bench="bench" />

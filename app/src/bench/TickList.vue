@@ -10,19 +10,17 @@ const emit = defineEmits<{ tick: [key: string] }>();
 <template>
   <ul>
     <li v-for="row in rows" :key="row.key">
-      <button
-        type="button"
-        role="checkbox"
-        :aria-checked="ticked.includes(row.key)"
-        :class="{ on: ticked.includes(row.key) }"
-        @click="emit('tick', row.key)"
+      <v-checkbox
+        :model-value="ticked.includes(row.key)"
+        @update:model-value="emit('tick', row.key)"
       >
-        <i aria-hidden="true" />
-        <span
-          >{{ row.text }} <small v-if="row.note">{{ row.note }}</small></span
-        >
-        <b v-if="row.value">{{ row.value }}</b>
-      </button>
+        <template #label>
+          <span
+            >{{ row.text }} <small v-if="row.note">{{ row.note }}</small></span
+          >
+          <b v-if="row.value">{{ row.value }}</b>
+        </template>
+      </v-checkbox>
     </li>
   </ul>
 </template>
@@ -36,14 +34,17 @@ ul {
 li {
   border-top: 1.5px solid var(--line);
 }
-button {
-  width: 100%;
+li :deep(.v-selection-control) {
   min-height: 54px;
-  text-align: left;
+}
+/* all of the line is pressed, not the words alone */
+li :deep(.v-label) {
+  flex: 1;
+  align-self: stretch;
   display: flex;
   gap: 16px;
   align-items: center;
-  padding: 8px 4px;
+  font: inherit;
 }
 span {
   flex: 1;
@@ -54,16 +55,5 @@ b {
 }
 small {
   color: var(--soft);
-}
-i {
-  width: 24px;
-  height: 24px;
-  flex: none;
-  border: 2.4px solid var(--ink);
-  border-radius: 3px;
-}
-.on i {
-  background: var(--accent);
-  border-color: var(--accent);
 }
 </style>

@@ -70,9 +70,15 @@ const go = (by: number): void => {
 <template>
   <section v-if="target && devices.scaleIsThere" class="weigh" data-test="weigh" aria-label="Scale">
     <div class="what">
-      <button v-if="targets.length > 1" type="button" aria-label="The one before" @click="go(-1)">
+      <KeyButton
+        v-if="targets.length > 1"
+        variant="text"
+        class="turn"
+        aria-label="The one before"
+        @click="go(-1)"
+      >
         ←
-      </button>
+      </KeyButton>
       <span>
         <b>{{ target.label }}</b>
         <small>
@@ -83,9 +89,15 @@ const go = (by: number): void => {
           >
         </small>
       </span>
-      <button v-if="targets.length > 1" type="button" aria-label="The next one" @click="go(1)">
+      <KeyButton
+        v-if="targets.length > 1"
+        variant="text"
+        class="turn"
+        aria-label="The next one"
+        @click="go(1)"
+      >
         →
-      </button>
+      </KeyButton>
     </div>
     <div class="live" :class="state.replace(' ', '-')">
       <output data-test="grams">{{ text(grams ?? 0) }}</output>
@@ -142,12 +154,6 @@ const go = (by: number): void => {
   color: var(--soft);
   font-size: var(--size-text);
 }
-.what button {
-  width: 48px;
-  min-height: 48px;
-  font: 600 var(--size-head) var(--text);
-  flex: none;
-}
 .live output {
   font: 700 var(--size-big)/1 var(--heading);
   white-space: nowrap;
@@ -191,6 +197,14 @@ const go = (by: number): void => {
 .key {
   min-height: 56px;
   font-size: var(--size-title);
+}
+.key.turn {
+  width: 48px;
+  min-height: 48px;
+  padding: 0;
+  justify-content: center;
+  font-size: var(--size-head);
+  flex: none;
 }
 @media (max-width: 1100px) {
   .weigh {

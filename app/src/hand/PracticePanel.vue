@@ -39,7 +39,7 @@ const chosen = computed<Drill>(
 const why = (drill: Drill): string => {
   const found = suggested.value.find((one) => one.drill.id === drill.id);
   return found
-    ? `${handRows[found.kind].title.toLowerCase()} scatter by ${Math.round(100 * found.scatter)} %`
+    ? `${handRows[found.kind].title.toLowerCase()}, a scatter of ${Math.round(100 * found.scatter)} %`
     : '';
 };
 const mine = computed(() => tries.value.filter(({ drill }) => drill === chosen.value.id));
@@ -88,21 +88,25 @@ const layout: Partial<Layout> = {
 
 <template>
   <div class="practice" data-test="practice">
-    <ul>
-      <li v-for="drill in drills" :key="drill.id">
-        <button
-          type="button"
-          :class="{ on: chosen.id === drill.id }"
-          :aria-pressed="chosen.id === drill.id"
-          @click="chosenId = drill.id"
-        >
-          <b>{{ drill.title }}</b>
-          <small :class="{ worth: why(drill) }">{{
-            why(drill) ? `worth it: ${why(drill)}` : 'nothing asks for it yet'
-          }}</small>
-        </button>
-      </li>
-    </ul>
+    <v-list
+      class="lines"
+      aria-label="What can be practised"
+      selectable
+      mandatory
+      select-strategy="single-independent"
+      :selected="[chosen.id]"
+    >
+      <v-list-item
+        v-for="drill in drills"
+        :key="drill.id"
+        :value="drill.id"
+        :title="drill.title"
+        :subtitle="why(drill) ? `worth it: ${why(drill)}` : 'nothing asks for it yet'"
+        :class="{ worth: why(drill) }"
+        lines="two"
+        @click="chosenId = drill.id"
+      />
+    </v-list>
     <section>
       <h2>{{ chosen.title }}: {{ text(chosen.target) }}, {{ chosen.tries }} times</h2>
       <p class="lead">{{ chosen.how }}</p>
@@ -118,13 +122,13 @@ const layout: Partial<Layout> = {
             {{ devices.settledG === null ? 'wait …' : 'Take it' }}
           </KeyButton>
         </template>
-        or typed
+        {{ isWeighed && devices.scaleIsThere ? 'or typed' : 'A try, typed' }}
         <QuantityField
           v-model="typed"
           :of="{ kind: chosen.show, min: 0.1, max: rangeOf(chosen).max }"
           label="One try"
           nullable
-          auto="a try"
+          auto="–"
         />
         <KeyButton
           data-test="add-try"
@@ -166,32 +170,7 @@ const layout: Partial<Layout> = {
   grid-template-columns: 290px minmax(0, 1fr);
   gap: 30px;
 }
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-}
-li button {
-  width: 100%;
-  text-align: left;
-  padding: 10px 12px;
-  border-left: 3px solid var(--line);
-}
-li button.on {
-  border-color: var(--accent);
-  background: var(--accent-wash);
-}
-b,
-small {
-  display: block;
-}
-.said b {
-  display: inline;
-}
-small {
-  color: var(--soft);
-}
-small.worth {
+.worth :deep(.v-list-item-subtitle) {
   color: var(--accent);
   font-weight: 600;
 }

@@ -31,6 +31,12 @@ interface Entry {
   more: string;
   run: () => void;
 }
+/** Of several tiers each has its coat and its layers: which one a part or a figure is of. */
+function ofTier(id: string, more: string): string {
+  const tiers = store.build?.tiers ?? [];
+  const tier = tiers.length > 1 ? tiers.find((each) => id.startsWith(`${each.id}/`)) : undefined;
+  return tier ? `${tier.name}, ${more}` : more;
+}
 const entries = computed<Entry[]>(() => [
   ...sheetStages.map((stage) => ({
     key: `stage/${stage}`,
@@ -45,13 +51,13 @@ const entries = computed<Entry[]>(() => [
   ...walkable(props.plan).map((id) => ({
     key: `part/${id}`,
     title: labelOf(id),
-    more: 'part of the cake',
+    more: ofTier(id, 'part of the cake'),
     run: () => emit('select', id),
   })),
   ...(store.plan?.figures.all() ?? []).map((figure) => ({
     key: `figure/${figure.id}`,
     title: figure.label,
-    more: units.text(figure.value, figure.kind),
+    more: ofTier(figure.id, units.text(figure.value, figure.kind)),
     run: () => working.open(figure.id),
   })),
 ]);
@@ -73,7 +79,7 @@ const move = (by: number): void => {
 
 <template>
   <DialogBox max-width="520" @update:model-value="emit('close')">
-    <v-card class="finder">
+    <v-card class="finder choices">
       <SearchField
         v-model="text"
         autofocus
@@ -84,14 +90,27 @@ const move = (by: number): void => {
         @keydown.up.prevent="move(-1)"
         @keydown.enter.prevent="pick(found[at])"
       />
-      <ul>
-        <li v-for="(entry, i) in found" :key="entry.key">
-          <button type="button" :class="{ on: i === at }" @click="pick(entry)">
-            {{ entry.title }} <small>{{ entry.more }}</small>
-          </button>
-        </li>
-        <li v-if="found.length === 0" class="soft none">Nothing by that name in this build.</li>
-      </ul>
+      <v-list
+        v-if="found.length > 0"
+        aria-label="Found"
+        selectable
+        mandatory
+        select-strategy="single-independent"
+        :selected="[found[at]?.key]"
+      >
+        <v-list-item
+          v-for="entry in found"
+          :key="entry.key"
+          :value="entry.key"
+          :title="entry.title"
+          @click="pick(entry)"
+        >
+          <template #append>
+            <small>{{ entry.more }}</small>
+          </template>
+        </v-list-item>
+      </v-list>
+      <p v-else class="soft none">Nothing by that name in this build.</p>
     </v-card>
   </DialogBox>
 </template>
@@ -100,30 +119,16 @@ const move = (by: number): void => {
 .finder {
   padding: 14px;
 }
-ul {
-  list-style: none;
-  margin: 8px 0 0;
-  padding: 0;
+.v-list,
+.none {
   height: 340px;
-  overflow: auto;
+  margin: 8px 0 0;
 }
-button {
-  width: 100%;
-  display: flex;
-  justify-content: space-between;
-  gap: 16px;
-  padding: 7px 8px;
-  text-align: left;
-}
-button.on,
-button:hover {
-  background: var(--accent-wash);
+.none {
+  padding: 8px;
 }
 small {
   color: var(--soft);
   white-space: nowrap;
-}
-.none {
-  padding: 8px;
 }
 </style>

@@ -48,21 +48,23 @@ function restore(): void {
         undone.
       </p>
       <div class="both">
-        <ol>
-          <li v-for="revision in revisions" :key="revision.key">
-            <button
-              type="button"
-              :class="{ on: revision.key === chosen?.key }"
-              @click="chosen = revision"
-            >
-              <b>{{ revision.revision }}</b> {{ revision.label }}
-              <small
-                >{{ dayText(parseISO(revision.at), 'plain') }},
-                {{ secondText(parseISO(revision.at)) }}</small
-              >
-            </button>
-          </li>
-        </ol>
+        <v-list
+          class="lines"
+          aria-label="Earlier versions"
+          selectable
+          mandatory
+          select-strategy="single-independent"
+          :selected="chosen ? [chosen.key] : []"
+        >
+          <v-list-item
+            v-for="revision in revisions"
+            :key="revision.key"
+            :value="revision.key"
+            :title="`${revision.revision} ${revision.label}`"
+            :subtitle="`${dayText(parseISO(revision.at), 'plain')}, ${secondText(parseISO(revision.at))}`"
+            @click="chosen = revision"
+          />
+        </v-list>
         <div class="drawing">
           <SectionThumb v-if="section" :section="section" :width="300" :height="260" />
         </div>
@@ -91,25 +93,8 @@ h2 {
   gap: 16px;
   margin-top: 12px;
 }
-ol {
-  list-style: none;
-  margin: 0;
-  padding: 0;
+.v-list {
   max-height: 300px;
-  overflow: auto;
-}
-li button {
-  width: 100%;
-  text-align: left;
-  padding: 6px 10px;
-  border-top: 1px solid var(--line);
-}
-li button.on {
-  background: var(--accent-wash);
-}
-small {
-  display: block;
-  color: var(--soft);
 }
 .row {
   display: flex;

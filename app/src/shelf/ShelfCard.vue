@@ -151,40 +151,40 @@ const progress = computed(() => {
     </p>
     <p v-else-if="progress" class="soft">{{ progress }}</p>
     <div class="actions">
-      <button
+      <KeyButton
         v-tip="`${entry.name} for another number of guests`"
-        type="button"
+        variant="text"
         :aria-label="`${entry.name} for another number of guests`"
         @click="emit('resize')"
       >
         <IconPath :path="mdiAccountGroupOutline" />
-      </button>
-      <button
+      </KeyButton>
+      <KeyButton
         v-tip="`Copy ${entry.name}`"
-        type="button"
+        variant="text"
         :aria-label="`Copy ${entry.name}`"
         @click="emit('duplicate')"
       >
         <IconPath :path="mdiContentCopy" />
-      </button>
-      <button
+      </KeyButton>
+      <KeyButton
         v-tip="`Save ${entry.name} as a file`"
-        type="button"
+        variant="text"
         :aria-label="`Save ${entry.name} as a file`"
         @click="emit('saveFile')"
       >
         <IconPath :path="mdiDownload" />
-      </button>
+      </KeyButton>
       <v-menu location="bottom end">
         <template #activator="{ props: opener }">
-          <button
+          <KeyButton
             v-tip="`More of ${entry.name}`"
-            type="button"
+            variant="text"
             v-bind="opener"
             :aria-label="`More of ${entry.name}`"
           >
             <IconPath :path="mdiDotsVertical" />
-          </button>
+          </KeyButton>
         </template>
         <v-list>
           <v-list-item
@@ -205,14 +205,14 @@ const progress = computed(() => {
           />
         </v-list>
       </v-menu>
-      <button
+      <KeyButton
         v-tip="`Take ${entry.name} off the shelf`"
-        type="button"
+        variant="text"
         :aria-label="`Take ${entry.name} off the shelf`"
         @click="emit('remove')"
       >
         <IconPath :path="mdiTrashCanOutline" />
-      </button>
+      </KeyButton>
     </div>
   </article>
 </template>
@@ -275,9 +275,9 @@ p {
   background: var(--milk);
   opacity: 0.6;
 }
-.actions button {
+.actions .key {
   padding: 7px;
-  border-radius: 4px;
+  border: 0;
   color: var(--soft);
   line-height: 0;
 }
@@ -291,12 +291,11 @@ p {
     opacity: 1;
     margin-left: -12px;
   }
-  .actions button {
-    display: grid;
-    place-items: center;
+  .actions .key {
+    justify-content: center;
   }
 }
-.actions button:hover {
+.actions .key:hover {
   color: var(--ink);
   background: var(--oat);
 }

@@ -26,6 +26,7 @@ import { useLoads } from '../calendar/useLoads.ts';
 import TroubleLine from '../figures/TroubleLine.vue';
 import { useUnits } from '../figures/units.ts';
 import CarvingNote from '../parts/CarvingNote.vue';
+import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import TopBar from '../parts/TopBar.vue';
 import { useShelf } from '../stores/shelf.ts';
 
@@ -38,7 +39,7 @@ onMounted(() => void shelf.load());
 
 /** A week of seven columns needs the room of a tablet. */
 const isNarrow = useMediaQuery('(max-width: 760px)');
-const span = ref<'month' | 'week'>('month');
+const span = useQueryChoice('by', ['month', 'week'] as const, 'month');
 const at = ref(new Date());
 const weekStartsOn = computed(() => weekdayNumber[habits.week]);
 const from = computed(() =>

@@ -8,6 +8,7 @@ import PracticePanel from '../hand/PracticePanel.vue';
 import { biasWords } from '../hand/bias-words.ts';
 import SheetTabs from '../parts/SheetTabs.vue';
 import TopBar from '../parts/TopBar.vue';
+import { useQueryChoice } from '../parts/useQueryChoice.ts';
 import TermWord from '../help/TermWord.vue';
 import { useHand } from '../stores/hand.ts';
 
@@ -18,7 +19,7 @@ const turns = [
   { id: 'records' as const, text: 'what the records say' },
   { id: 'practice' as const, text: 'practice' },
 ];
-const turn = ref<'records' | 'practice'>('records');
+const turn = useQueryChoice('turn', ['records', 'practice'] as const, 'records');
 const picked = ref<HandKind | null>(null);
 const known = computed(() =>
   handKinds.filter((kind) => hand.records.some((record) => record.kind === kind)),

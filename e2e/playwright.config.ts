@@ -42,7 +42,14 @@ export default defineConfig({
   },
   projects: [
     { name: 'demo', testMatch: 'demo.setup.ts' },
-    { name: 'interface', dependencies: ['demo'], use: { storageState: demoState } },
+    // the longest of them, and the only one that needs no demo: it begins first
+    { name: 'words', testMatch: 'words.spec.ts' },
+    {
+      name: 'interface',
+      dependencies: ['demo'],
+      testIgnore: 'words.spec.ts',
+      use: { storageState: demoState },
+    },
   ],
   webServer: {
     command: 'node --import tsx server/src/main.ts',

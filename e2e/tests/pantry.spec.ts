@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import { expectReadable } from './readable.ts';
 import {
   choose,
   chooseAt,
@@ -62,22 +61,6 @@ test('an own tin is added, used and refused without a name', async ({ page }) =>
   );
   await expect(tally(page, 'servings')).toHaveText('38');
 });
-
-for (const [name, path] of [
-  ['shelf', '/'],
-  ['brief', '/build/meridian/brief'],
-  ['stack', '/build/meridian/stack'],
-  ['bake', '/build/meridian/bake'],
-  ['coat', '/build/meridian/coat'],
-  ['bench', '/build/meridian/bench'],
-  ['pantry', '/pantry'],
-  ['shopping', '/shopping'],
-] as const)
-  test(`${name} can be read and operated by all`, async ({ page }) => {
-    await page.goto(path);
-    await expect(page.locator('h1').first()).toBeVisible();
-    await expectReadable(page, name);
-  });
 
 test('a pasted cake is read with its method, bakes like the sponge it is most like, and is mixed as written', async ({
   page,

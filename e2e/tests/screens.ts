@@ -50,6 +50,29 @@ export async function openScreen(page: Page, path: string): Promise<void> {
       return stands;
     })
     .toBe(true);
+  await expect(page.locator('.chart:not([data-ready=true])')).toHaveCount(0);
+  await expect(page.getByTestId('carving-note')).toHaveCount(0, { timeout: 60_000 });
+}
+
+/** A sheet that runs off its place, in either unit system; the units are as before then. */
+export async function beyondSheet(page: Page): Promise<string[]> {
+  const sheet = page.locator('.sheet');
+  if ((await sheet.count()) === 0) return [];
+  const found: string[] = [];
+  for (let system = 0; system < 2; system += 1) {
+    const [wide, room, units] = await sheet.evaluate(
+      (e) =>
+        [
+          e.scrollWidth,
+          e.clientWidth,
+          document.querySelector<HTMLElement>('.units')?.innerText,
+        ] as const,
+    );
+    if (wide > room) found.push(`runs off its sheet by ${wide - room} px in ${units}`);
+    await page.getByTestId('units').click();
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(done)));
+  }
+  return found;
 }
 
 /** What is wider than the screen and cannot be reached by scrolling in a place of its own. */

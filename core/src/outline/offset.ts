@@ -45,31 +45,33 @@ function movedEdges(line: readonly Point[], byMm: number): Whole[] {
     return { x: (next.y - p.y) / lengths[i]!, y: (p.x - next.x) / lengths[i]! };
   });
   const step = 2 * Math.acos(1 - Math.min(arcMm / Math.abs(byMm), 0.25));
-  return line.flatMap((p, i) => {
-    const a = normals.at(i - 1)!;
+  const moved: Whole[] = [];
+  for (let i = 0; i < count; i += 1) {
+    const p = line[i]!;
+    const a = normals[(i + count - 1) % count]!;
     const b = normals[i]!;
     const along = a.x * b.x + a.y * b.y;
     const turn = Math.atan2(a.x * b.y - a.y * b.x, along);
-    const between = (scale: number): Whole[] => [
-      whole(p.x + (a.x + b.x) * scale, p.y + (a.y + b.y) * scale),
-    ];
-    if (turn * byMm > 0) {
-      const steps = Math.ceil(Math.abs(turn) / step);
-      if (steps <= 1) return between(byMm / Math.sqrt(2 + 2 * along));
-      const from = Math.atan2(a.y, a.x);
-      return Array.from({ length: steps + 1 }, (_, k) => {
-        const at = from + (turn * k) / steps;
-        return whole(p.x + byMm * Math.cos(at), p.y + byMm * Math.sin(at));
-      });
-    }
+    const opens = turn * byMm > 0;
+    const steps = opens ? Math.ceil(Math.abs(turn) / step) : 0;
     const taken = Math.abs(byMm) * Math.tan(Math.abs(turn) / 2);
-    if (taken < Math.min(lengths.at(i - 1)!, lengths[i]!) / 2) return between(byMm / (1 + along));
-    return [
-      whole(p.x + a.x * byMm, p.y + a.y * byMm),
-      whole(p.x, p.y),
-      whole(p.x + b.x * byMm, p.y + b.y * byMm),
-    ];
-  });
+    const [before, after] = [lengths[(i + count - 1) % count]!, lengths[i]!];
+    if (opens ? steps <= 1 : taken < Math.min(before, after) / 2) {
+      // on the arc, or where the edges meet
+      const scale = byMm / (opens ? Math.sqrt(2 + 2 * along) : 1 + along);
+      moved.push(whole(p.x + (a.x + b.x) * scale, p.y + (a.y + b.y) * scale));
+      continue;
+    }
+    const from = Math.atan2(a.y, a.x);
+    moved.push(whole(p.x + a.x * byMm, p.y + a.y * byMm));
+    for (let k = 1; k < steps; k += 1) {
+      const at = from + (turn * k) / steps;
+      moved.push(whole(p.x + byMm * Math.cos(at), p.y + byMm * Math.sin(at)));
+    }
+    if (!opens) moved.push(whole(p.x, p.y));
+    moved.push(whole(p.x + b.x * byMm, p.y + b.y * byMm));
+  }
+  return moved;
 }
 
 /** Least and greatest across and deep. */
@@ -121,16 +123,37 @@ const sidesOf = (line: readonly Point[]): [number, number] => {
   return [right - left, high - low];
 };
 
+/** A line without spikes, and what it is a step further in. */
+interface Inward {
+  line: Point[];
+  stepMm: number;
+  /** Made when it is first gone through. */
+  inner: Point[][] | null;
+}
+/** A line is moved in by many amounts, all through the same steps. */
+const inwards = new WeakMap<readonly Point[], Inward>();
+
+function inwardOf(points: readonly Point[]): Inward {
+  const known = inwards.get(points);
+  if (known) return known;
+  const line = tidied(points);
+  const stepMm = line.length < 3 ? 0 : Math.min(...sidesOf(line)) * stepShare;
+  const made: Inward = { line, stepMm, inner: null };
+  inwards.set(points, made);
+  return made;
+}
+
 /**
  * The closed line moved outward by `byMm` with round joins, or inward where it is negative; pieces
- * and holes that result are each a line of their own. What of the moved edges bounds the result, a polygon clipper
+ * and holes that result are each a line of their own. A line that was given is never changed afterwards. What of the moved edges bounds the result, a polygon clipper
  * finds by how often they go round it, so it is right where the line is not convex.
  */
 export function offsetLine(points: readonly Point[], byMm: number): Point[][] {
-  const line = tidied(points);
+  const known = inwardOf(points);
+  const { line, stepMm } = known;
   if (line.length < 3) return [];
   if (Math.abs(byMm) * perMm < 1) return [line];
-  const stepMm = Math.min(...sidesOf(line)) * stepShare;
   if (-byMm <= stepMm || line.length <= fewPoints) return movedOnce(line, byMm);
-  return movedOnce(line, -stepMm).flatMap((piece) => offsetLine(piece, byMm + stepMm));
+  known.inner ??= movedOnce(line, -stepMm);
+  return known.inner.flatMap((piece) => offsetLine(piece, byMm + stepMm));
 }

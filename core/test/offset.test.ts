@@ -40,6 +40,22 @@ const cornered: fc.Arbitrary<Point[]> = fc
   );
 
 describe('a line that is moved', () => {
+  it('comes to lie where a fresh one does, whatever it was asked before', () => {
+    fc.assert(
+      fc.property(
+        drawnOutline,
+        fc.array(fc.double({ min: 1, max: 60, noNaN: true }), { minLength: 2, maxLength: 5 }),
+        (outline, amounts) => {
+          const asked = polygon(outline);
+          const before = structuredClone(asked);
+          for (const mm of amounts)
+            expect(offsetLine(asked, -mm)).toEqual(offsetLine(structuredClone(before), -mm));
+          expect(asked).toEqual(before);
+        },
+      ),
+      { seed: 15, numRuns: 60 },
+    );
+  });
   it('outward has the area A + P·t + pi·t² where it is convex', () => {
     const square = pathOf([[0, 0], [100, 0], [100, 100], [0, 100]]); // prettier-ignore
     const [area] = areasOf(offsetLine(square, 10));

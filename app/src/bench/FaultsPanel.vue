@@ -111,14 +111,7 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
       Something is wrong
     </KeyButton>
     <template v-if="open">
-      <v-list
-        class="lines"
-        aria-label="What is wrong"
-        selectable
-        mandatory
-        select-strategy="single-independent"
-        :selected="chosen ? [chosen.id] : []"
-      >
+      <PickList class="lines" aria-label="What is wrong" :selected="chosen ? [chosen.id] : []">
         <v-list-item
           v-for="fault in found"
           :key="fault.id"
@@ -128,7 +121,7 @@ const note = (words: string): unknown => props.bench.addNote(props.step, null, n
           lines="three"
           @click="choose(fault)"
         />
-      </v-list>
+      </PickList>
       <div v-if="chosen" class="mend" data-test="mend">
         <p>{{ chosen.mend }}</p>
         <p v-if="chosen.desk === 'tear' && tier" class="row">

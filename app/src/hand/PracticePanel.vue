@@ -88,14 +88,7 @@ const layout: Partial<Layout> = {
 
 <template>
   <div class="practice" data-test="practice">
-    <v-list
-      class="lines"
-      aria-label="What can be practised"
-      selectable
-      mandatory
-      select-strategy="single-independent"
-      :selected="[chosen.id]"
-    >
+    <PickList class="lines" aria-label="What can be practised" :selected="[chosen.id]">
       <v-list-item
         v-for="drill in drills"
         :key="drill.id"
@@ -106,7 +99,7 @@ const layout: Partial<Layout> = {
         lines="two"
         @click="chosenId = drill.id"
       />
-    </v-list>
+    </PickList>
     <section>
       <h2>{{ chosen.title }}: {{ text(chosen.target) }}, {{ chosen.tries }} times</h2>
       <p class="lead">{{ chosen.how }}</p>

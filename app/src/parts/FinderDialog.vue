@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { type CakePlan } from '@pyrgotect/core';
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref, useTemplateRef } from 'vue';
 import { useWorking } from '../figures/working.ts';
 import { useBuild } from '../stores/build.ts';
 import { useSettings } from '../stores/settings.ts';
@@ -72,9 +72,12 @@ function pick(entry: Entry | undefined): void {
   emit('close');
   entry.run();
 }
-const move = (by: number): void => {
+const list = useTemplateRef<{ $el: HTMLElement }>('list');
+async function move(by: number): Promise<void> {
   at.value = Math.min(found.value.length - 1, Math.max(0, at.value + by));
-};
+  await nextTick();
+  list.value?.$el.querySelector('.v-list-item--active')?.scrollIntoView({ block: 'nearest' });
+}
 </script>
 
 <template>
@@ -90,14 +93,7 @@ const move = (by: number): void => {
         @keydown.up.prevent="move(-1)"
         @keydown.enter.prevent="pick(found[at])"
       />
-      <v-list
-        v-if="found.length > 0"
-        aria-label="Found"
-        selectable
-        mandatory
-        select-strategy="single-independent"
-        :selected="[found[at]?.key]"
-      >
+      <PickList v-if="found.length > 0" ref="list" aria-label="Found" :selected="[found[at]?.key]">
         <v-list-item
           v-for="entry in found"
           :key="entry.key"
@@ -109,7 +105,7 @@ const move = (by: number): void => {
             <small>{{ entry.more }}</small>
           </template>
         </v-list-item>
-      </v-list>
+      </PickList>
       <p v-else class="soft none">Nothing by that name in this build.</p>
     </v-card>
   </DialogBox>

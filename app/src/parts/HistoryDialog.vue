@@ -48,12 +48,9 @@ function restore(): void {
         undone.
       </p>
       <div class="both">
-        <v-list
+        <PickList
           class="lines"
           aria-label="Earlier versions"
-          selectable
-          mandatory
-          select-strategy="single-independent"
           :selected="chosen ? [chosen.key] : []"
         >
           <v-list-item
@@ -64,7 +61,7 @@ function restore(): void {
             :subtitle="`${dayText(parseISO(revision.at), 'plain')}, ${secondText(parseISO(revision.at))}`"
             @click="chosen = revision"
           />
-        </v-list>
+        </PickList>
         <div class="drawing">
           <SectionThumb v-if="section" :section="section" :width="300" :height="260" />
         </div>
